@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
+import { NuxtPage } from '#components'
+import { useHead, useRoute, useRouter } from '#imports'
+import { chosenOption } from '#core/plan'
+import { useArranging } from '~/components/arrange/arranging'
+import { useChosenDecoration } from '~/components/arrange/chosen'
+import CakeStand from '~/components/stand/CakeStand.vue'
+import KeysDialog from '~/components/KeysDialog.vue'
+import LeafTabs from '~/components/LeafTabs.vue'
+import StudioHeader from '~/components/StudioHeader.vue'
+import TallyBar from '~/components/tally/TallyBar.vue'
+import WorkingPanel from '~/components/working/WorkingPanel.vue'
+import { useStudioKeys } from '~/composables/studioKeys'
+import FileDialogs from '~/files/FileDialogs.vue'
+import { usePreferences } from '~/stores/preferences'
+import { useStudio } from '~/stores/studio'
+
+const studio = useStudio()
+const preferences = usePreferences()
+const route = useRoute()
+const decorations = useChosenDecoration(() => chosenOption(studio.commission!))
+const arranging = useArranging()
+const router = useRouter()
+const keysShown = ref(false)
+
+/** Leaves on which a phone still shows the stand; at the bench the leaf needs the room. */
+const STAND_ON_PHONE = ['/brief', '/tiers', '/arrange']
+
+useHead({ title: () => studio.commission ? `${studio.commission.brief.name} · Lamellon` : 'Lamellon', htmlAttrs: { 'data-theme': () => preferences.theme } })
+useStudioKeys(() => { keysShown.value = true })
+onMounted(() => studio.begin())
+
+watch(() => studio.plan?.tally, () => { document.documentElement.dataset.planned = 'yes' })
+
+/** Opens on the leaf what was touched on the stand. */
+function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): void {
+  const { plan } = studio
+  if (!plan) return
+  if (kind === 'sail') {
+    decorations.choose('sails')
+    arranging.pick(plan.arrangement.sails[index]!.element.index)
+  }
+  if (kind === 'element') {
+    let before = 0
+    const found = plan.paperwork.find(({ elements }) => { before += elements.length; return index < before })
+    if (found) {
+      decorations.choose(found.id)
+      arranging.pick(found.elements[index - (before - found.elements.length)]!.index)
+    }
+  }
+  void router.push(kind === 'tier' ? '/tiers' : '/arrange')
+}
+</script>
+
+<template>
+  <div class="grid h-full grid-rows-[auto_1fr_auto] lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]">
+    <aside class="no-print flex min-h-0 flex-col" :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''" aria-label="The cake">
+      <StudioHeader @keys="keysShown = true" />
+      <p v-if="studio.commission?.id === 'quillfinch-press'" class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]">
+        This is a demo; change anything. <button type="button" class="figure-link" data-testid="start-own" @click="studio.startNew().then(() => router.push('/brief'))">Start your own</button>
+      </p>
+      <div class="min-h-0 flex-1 px-4" :class="STAND_ON_PHONE.includes(route.path) ? '' : 'max-lg:hidden'">
+        <CakeStand :arranging="route.path === '/arrange'" @touch="touched" />
+      </div>
+    </aside>
+    <div class="flex min-h-0 min-w-0 flex-col lg:pr-4">
+      <LeafTabs class="no-print" />
+      <main class="leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl rounded-tl-none px-5 py-5 sm:px-7 lg:mb-3" tabindex="-1">
+        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">{{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button></p>
+        <NuxtPage v-if="studio.plan && studio.commission" :key="`${route.path} ${studio.commission.id}`" />
+        <p v-else class="text-ink-soft" role="status">Opening the studio…</p>
+      </main>
+    </div>
+    <TallyBar class="no-print lg:col-span-2" />
+    <WorkingPanel />
+    <FileDialogs />
+    <KeysDialog :open="keysShown" @close="keysShown = false" />
+  </div>
+</template>

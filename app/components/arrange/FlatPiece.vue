@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PieceClass } from '#core/plan'
+import { flipMove } from '#core/geometry'
+import { pathData } from '#core/format/svg'
+import FigureLink from '~/components/working/FigureLink.vue'
+
+const props = defineProps<{ piece: PieceClass, colour: string }>()
+
+/** Seen box of the outline, for the picture's window, mm. */
+const box = computed(() => {
+  const { segments } = props.piece.outline
+  const points = [props.piece.outline, ...props.piece.flaps].flatMap((outline) => [outline.start, ...outline.segments.map(({ to }) => to)])
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
+  const bulge = segments.some(({ kind }) => kind === 'arc') ? props.piece.height.value / 2 : 0
+  return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys) - bulge, high: Math.max(...ys) + bulge }
+})
+const EDGE = 0.06
+const view = computed(() => {
+  const [width, height] = [box.value.right - box.value.left, box.value.high - box.value.low]
+  const margin = EDGE * Math.max(width, height)
+  return `${box.value.left - margin} ${-box.value.high - margin} ${width + 2 * margin} ${height + 2 * margin}`
+})
+const line = computed(() => Math.max(box.value.right - box.value.left, box.value.high - box.value.low) / 90)
+</script>
+
+<template>
+  <figure class="grid w-full max-w-36 justify-items-center gap-1">
+    <svg class="h-20 w-full" :viewBox="view" role="img" :aria-label="`${piece.name}, flat`">
+      <path v-for="(flap, at) in piece.flaps" :key="`flap${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="var(--line)" fill-opacity="0.6" stroke="var(--ink)" stroke-opacity="0.6" :stroke-width="line * 0.6" />
+      <path :d="[piece.outline, ...piece.holes].map((each) => pathData(flipMove(each, 0, 0))).join('')" fill-rule="evenodd" :fill="colour" fill-opacity="0.5" stroke="var(--ink)" :stroke-width="line" stroke-linejoin="round" />
+      <path v-for="(flap, at) in piece.flaps" :key="`glue${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="none" stroke="var(--ink)" stroke-opacity="0.45" :stroke-width="line * 0.6" :stroke-dasharray="`${line} ${line}`" />
+      <path v-for="(fold, at) in piece.folds" :key="at" :d="pathData(flipMove(fold, 0, 0))" fill="none" stroke="var(--ink)" :stroke-width="line * 0.8" :stroke-dasharray="`${line * 3} ${line * 2}`" />
+    </svg>
+    <figcaption class="text-center text-[0.86rem]"><FigureLink :working="piece.needed" /> {{ piece.name }}{{ piece.needed.value === 1 ? '' : 's' }} + <FigureLink :working="piece.spares" /><span class="block text-ink-soft"><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span></figcaption>
+  </figure>
+</template>

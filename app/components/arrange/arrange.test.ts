@@ -1,0 +1,74 @@
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { demoCommission, demoWorkshop } from '#core/demo'
+import { chosenOption, derivePlan } from '#core/plan'
+import { knownMeshes } from '~/components/stand/standScene'
+import { useChosenDecoration } from './chosen'
+import FlatPiece from './FlatPiece.vue'
+import { sideMapOf } from './sideMap'
+import { unrolledOutline } from './unrolled'
+
+const commission = demoCommission(0)
+const option = chosenOption(commission)
+const plan = derivePlan({ commission, workshop: demoWorkshop(), now: 0, units: 'metric' })
+const { stack } = plan.arrangement
+const map = sideMapOf(stack)
+
+beforeEach(() => {
+  localStorage.clear()
+  setActivePinia(createPinia())
+})
+
+describe('elements on the unrolled side', () => {
+  it.each(plan.paperwork.map((made) => [made.name, made] as const))('%s lies where it stands', (_, made) => {
+    const decoration = option.paperwork.find(({ id }) => id === made.id)!
+    const meshes = knownMeshes({ decoration, elements: made.elements, stack })
+    made.elements.forEach((element, at) => {
+      const outline = unrolledOutline(element, meshes[at]!, stack[element.tier]!, map)
+      if (element.on === 'top') {
+        expect(outline).toBe('')
+        return
+      }
+      const corners = outline.split(' ').map((corner) => corner.split(',').map(Number) as [number, number])
+      expect(corners.length).toBeGreaterThan(2)
+      const middle = map.toMap(element.angleDeg, element.heightMm)
+      const [xs, band] = [corners.map(([x]) => x), map.bands[element.tier]!]
+      expect(Math.min(...xs)).toBeLessThanOrEqual(middle.x + 30)
+      expect(Math.max(...xs)).toBeGreaterThanOrEqual(middle.x - 30)
+      corners.forEach(([, y]) => {
+        expect(y).toBeGreaterThanOrEqual(band.top - 0.2)
+        expect(y).toBeLessThanOrEqual(band.top + band.height + 0.2)
+      })
+    })
+  })
+})
+
+describe('which decoration is open', () => {
+  it('is the sails until another is chosen, and never one that is gone', () => {
+    let current = option
+    const { open, choose } = useChosenDecoration(() => current)
+    expect(open.value).toBe('sails')
+    choose('lace')
+    expect(open.value).toBe('lace')
+    choose('nowhere')
+    expect(open.value).toBe('sails')
+    current = { ...option, decorations: [] }
+    const bare = useChosenDecoration(() => current)
+    expect(bare.open.value).toBe(option.paperwork[0]!.id)
+    expect(useChosenDecoration(() => ({ ...option, decorations: [], paperwork: [] })).open.value).toBe('sails')
+  })
+})
+
+describe('a flat piece', () => {
+  it.each(plan.paperwork.map((made) => [made.name, made] as const))('of %s is drawn whole, with its folds, count, spares and size', (_, made) => {
+    const [piece] = made.classes
+    const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour } })
+    expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
+    expect(mounted.text()).toContain(piece!.face)
+    expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)
+    const [, , width, height] = mounted.get('svg').attributes('viewBox')!.split(' ').map(Number)
+    expect(width).toBeGreaterThanOrEqual(piece!.width.value - 0.01)
+    expect(height).toBeGreaterThanOrEqual(piece!.height.value * 0.8)
+  })
+})

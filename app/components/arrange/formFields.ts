@@ -1,0 +1,26 @@
+import type { z } from 'zod'
+
+/** A field of a form, as its schema declares it. */
+export type FormField = { readonly key: string, readonly label: string } & (
+  | { readonly kind: 'number', readonly schema: z.ZodNumber }
+  | { readonly kind: 'choice', readonly options: readonly { readonly value: string, readonly name: string }[] }
+  | { readonly kind: 'tick' }
+)
+
+type Meta = { readonly label?: string, readonly options?: Readonly<Record<string, string>> }
+
+/** Never shown as fields: what a composition is, where it stands, and its seed, have places of their own. */
+const APART = ['kind', 'seed', 'tier']
+
+/** The fields that a schema makes, in its order; what is neither number, choice nor tick has an editor of its own. */
+export function formFields(schema: z.ZodObject): readonly FormField[] {
+  return Object.entries(schema.shape).flatMap(([key, field]): readonly FormField[] => {
+    if (APART.includes(key)) return []
+    const { type } = (field as z.ZodType)._zod.def
+    const { label = key, options = {} } = ((field as z.ZodType).meta() ?? {}) as Meta
+    if (type === 'number') return [{ key, label, kind: 'number', schema: field as unknown as z.ZodNumber }]
+    if (type === 'boolean') return [{ key, label, kind: 'tick' }]
+    if (type === 'enum') return [{ key, label, kind: 'choice', options: Object.values((field as unknown as z.ZodEnum).enum).map((value) => ({ value: String(value), name: options[String(value)] ?? String(value) })) }]
+    return []
+  })
+}

@@ -1,0 +1,20 @@
+import { computed, ref, shallowRef } from 'vue'
+import { straightMm, type Touched } from '#core/draw'
+
+const dimensionsShown = ref(false)
+const measuring = ref(false)
+const ends = shallowRef<readonly Touched[]>([])
+
+/** Dimension lines and the tape measure of the stand, shared by all that show or switch them. */
+export const useStandTools = () => ({
+  dimensionsShown,
+  measuring,
+  ends,
+  measuredMm: computed(() => ends.value.length === 2 ? straightMm(ends.value[0]!.point, ends.value[1]!.point) : null),
+  toggleTape: (): void => {
+    measuring.value = !measuring.value
+    ends.value = []
+  },
+  /** Puts the tape to a point: the first end, then the other, then begins anew. */
+  putTape: (touched: Touched): void => { ends.value = ends.value.length === 1 ? [...ends.value, touched] : [touched] },
+})

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { z } from 'zod'
+import { computed, ref, useId, watch } from 'vue'
+import { printQuantity } from '#core/quantity'
+import { usePreferences } from '~/stores/preferences'
+import { arrowStep, fieldRules, readTyped } from './fieldRules'
+
+const props = defineProps<{ schema: z.ZodNumber, modelValue: number, label?: string, hideHelp?: boolean, inline?: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
+
+const preferences = usePreferences()
+const id = useId()
+const rules = computed(() => fieldRules(props.schema))
+const shown = computed(() => printQuantity(props.modelValue, rules.value.kind, preferences.units))
+const text = ref(shown.value)
+const problem = ref('')
+
+watch(shown, (next) => {
+  text.value = next
+  problem.value = ''
+})
+
+/** Takes what was typed, or says why not and keeps what was there. */
+function commit(): void {
+  if (text.value === shown.value) {
+    problem.value = ''
+    return
+  }
+  const typed = readTyped(text.value, rules.value, preferences.units)
+  problem.value = typed.ok ? '' : typed.sentence
+  if (!typed.ok) return
+  if (typed.value === props.modelValue) text.value = shown.value
+  else emit('update:modelValue', typed.value)
+}
+
+function nudge(direction: 1 | -1, many: boolean): void {
+  const step = arrowStep(rules.value.kind, preferences.units) * (many ? 10 : 1)
+  const { min, max } = rules.value
+  emit('update:modelValue', Math.min(max, Math.max(min, props.modelValue + direction * step)))
+}
+
+function giveUp(): void {
+  text.value = shown.value
+  problem.value = ''
+}
+</script>
+
+<template>
+  <div class="min-w-0" :class="inline ? 'grid grid-cols-[1fr_5.2rem] items-baseline gap-x-2' : ''">
+    <label :for="id" class="block text-ink-soft" :class="inline ? 'text-[0.88rem]' : 'text-[0.8rem]'">{{ label ?? rules.label }}</label>
+    <input
+      :id="id"
+      v-model="text"
+      class="field-input"
+      :class="inline ? 'text-right' : ''"
+      autocomplete="off"
+      inputmode="text"
+      :aria-invalid="problem !== ''"
+      :aria-describedby="problem ? `${id}-problem` : undefined"
+      @change="commit"
+      @keydown.enter="commit"
+      @keydown.esc="giveUp"
+      @keydown.up.prevent="nudge(1, $event.shiftKey)"
+      @keydown.down.prevent="nudge(-1, $event.shiftKey)"
+    >
+    <p v-if="problem" :id="`${id}-problem`" class="col-span-2 mt-1 text-[0.8rem] font-medium text-stop" role="alert">{{ problem }}</p>
+    <p v-else-if="rules.help && !hideHelp" class="mt-0.5 text-[0.75rem] text-ink-soft">{{ rules.help }}</p>
+  </div>
+</template>

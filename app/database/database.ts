@@ -1,0 +1,34 @@
+import Dexie, { type EntityTable, type Table } from 'dexie'
+import type { Patch } from 'immer'
+import { commissionFrom1, workshopFrom1 } from '#core/format/upgrade'
+import type { Commission, Workshop } from '#core/plan'
+
+/** A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are taken back. */
+export type KeptCommission = { id: string, revision: number, savedAt: number, undone: number, archived: 0 | 1, commission: Commission }
+
+/** A commission that was deleted, with its history, until the next one is. */
+export type RemovedCommission = { id: string, kept: KeptCommission, edits: KeptEdit[] }
+
+export type KeptWorkshop = { id: 'workshop', revision: number, workshop: Workshop }
+
+/** One edit, as what to do and how to take it back. */
+export type KeptEdit = { id?: number, commissionId: string, label: string, patches: Patch[], inverse: Patch[] }
+
+/** The studio's data in this browser. Versions are only ever added, so that every studio can be opened by every later Lamellon. */
+export class StudioDatabase extends Dexie {
+  commissions!: EntityTable<KeptCommission, 'id'>
+  workshop!: EntityTable<KeptWorkshop, 'id'>
+  edits!: Table<KeptEdit, number>
+  removed!: EntityTable<RemovedCommission, 'id'>
+
+  constructor(name = 'lamellon') {
+    super(name)
+    this.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+    // Edits of version 1 speak of a commission that is built otherwise; they cannot be taken back any more.
+    this.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' }).upgrade(async (transaction) => {
+      await transaction.table('commissions').toCollection().modify((kept: { commission: unknown, undone: number }) => { Object.assign(kept, { commission: commissionFrom1(kept.commission), undone: 0, archived: 0 }) })
+      await transaction.table('workshop').toCollection().modify((kept: { workshop: unknown }) => { kept.workshop = workshopFrom1(kept.workshop) })
+      await transaction.table('edits').clear()
+    })
+  }
+}

@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { useChosenDecoration } from '~/components/arrange/chosen'
+import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
+import PaperLeaf from '~/components/arrange/PaperLeaf.vue'
+import SweepLeaf from '~/components/arrange/SweepLeaf.vue'
+import { usePlanned } from '~/composables/planned'
+
+const { option } = usePlanned()
+const { open } = useChosenDecoration(() => option.value)
+</script>
+
+<template>
+  <div>
+    <DecorationTabs />
+    <SweepLeaf v-if="open === 'sails'" />
+    <PaperLeaf v-else :id="open" :key="open" />
+  </div>
+</template>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { discSheet } from '#core/draw'
+import { discStockSchema } from '#core/supply'
+import { sameCuts } from '#core/cut'
+import { formatOf, paperOf } from '#core/material'
+import FlatPiece from '~/components/arrange/FlatPiece.vue'
+import PieceTable from '~/components/cut/PieceTable.vue'
+import DiscDrawing from '~/components/cut/DiscDrawing.vue'
+import CautionList from '~/components/ui/CautionList.vue'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
+import QuantityField from '~/components/ui/QuantityField.vue'
+import SheetPrint from '~/components/ui/SheetPrint.vue'
+import FigureLink from '~/components/working/FigureLink.vue'
+import { usePlanned } from '~/composables/planned'
+
+const { studio, commission, workshop, plan, decoration, cautionsOn } = usePlanned()
+const cautions = cautionsOn('cut')
+const MM_PER_REM = 33
+/** Sizes drawn of one decoration; all are in the list. */
+const MOST_DRAWN = 6
+
+const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predictedHex ?? '#efece2'
+const byDiameter = computed(() => [280, 220, 160].map((diameterMm) => ({ diameterMm, discs: plan.value.discs.filter((disc) => disc.diameterMm === diameterMm) })).filter(({ discs }) => discs.length > 0))
+const total = computed(() => plan.value.tally.find(({ id }) => id === 'discs')!.working!)
+
+/** One sheet for each different cut, named by the discs it is for. */
+const sheets = computed(() => sameCuts(plan.value.discs).map(({ pattern, discs }) => {
+  const numbers = discs.map((disc) => disc.number).join(', ')
+  const title = `${commission.value.brief.name}: disc ${numbers}, ${pattern.diameterMm} mm, ${pattern.sectors.map(({ piece }) => piece.portion).join(' + ')}. Check: the ruler reads 100 mm.`
+  return discSheet(pattern, tint, title, discs.length === 1)
+}))
+
+function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[number]) => void): void {
+  studio.edit(`shelf ${diameterMm} mm`, (draft) => { change(draft.workshop.discs.find((disc) => disc.diameterMm === diameterMm)!) })
+}
+</script>
+
+<template>
+  <div>
+    <LeafHeading v-if="plan.discs.length > 0" :title="`${plan.discs.length} discs of rice film`">
+      <FigureLink :working="plan.cutList.total" after=" pieces" /> with spares on <FigureLink :working="total" after=" discs" />, <FigureLink :working="plan.strokes" after=" cuts" />. Cut dry; number each piece at its foot.
+    </LeafHeading>
+    <LeafHeading v-else title="Nothing to cut yet">{{ decoration ? 'No disc size is in use. Tick one on the shelf below.' : 'Lay a sweep of sails in Arrange, and its discs appear here with every cut.' }}</LeafHeading>
+    <div class="grid gap-x-8 gap-y-6 xl:grid-cols-[1fr_17.5rem]">
+      <div class="flex flex-wrap content-start gap-x-9 gap-y-5">
+        <section v-for="{ diameterMm, discs } in byDiameter" :key="diameterMm" :aria-label="`Discs of ${diameterMm} mm`">
+          <h2 class="part-title mb-2">{{ discs.length }} of {{ diameterMm }} mm</h2>
+          <div class="flex flex-wrap gap-x-4 gap-y-3"><DiscDrawing v-for="disc in discs" :key="disc.number" :disc="disc" :tint="tint" :mm-per-rem="MM_PER_REM" /></div>
+        </section>
+        <p v-if="plan.discs.length > 0" class="w-full text-[0.88rem] text-ink-soft">A dashed ring marks a spare.<template v-if="plan.discs.some(({ freeDeg }) => freeDeg > 0)"> Parts with a dashed edge stay whole: keep them dry for test strips and the next job.</template></p>
+      </div>
+      <section v-if="plan.paperwork.length > 0" class="xl:col-start-1" aria-labelledby="from-sheets">
+        <h2 id="from-sheets" class="part-title mb-1">From sheets</h2>
+        <div v-for="made in plan.paperwork" :key="made.id" class="mb-4">
+          <p class="text-[0.94rem]"><b>{{ made.name }}</b>: <FigureLink :working="made.pieces" after=" pieces" /> of {{ paperOf(made.paper).name }} on <FigureLink :working="made.sheets" :after="`${made.sheets.value === 1 ? ' sheet' : ' sheets'} of ${formatOf(made.format).name}`" />, laid in rows</p>
+          <div class="mt-1 flex flex-wrap gap-3"><FlatPiece v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)" :key="at" :piece="piece" :colour="piece.colour" /></div>
+          <p v-if="made.classes.length > MOST_DRAWN" class="text-[0.86rem] text-ink-soft">and {{ made.classes.length - MOST_DRAWN }} more sizes, in the list below</p>
+        </div>
+      </section>
+      <aside class="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1" aria-label="Sizes, shelf and print">
+        <section v-if="plan.cutList.sizeClasses.length > 0">
+          <h2 class="part-title mb-1">Sizes and spares</h2>
+          <table class="w-full text-[0.92rem]">
+            <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">portion</th><th class="text-right font-normal">for sails</th><th class="text-right font-normal">spare</th></tr></thead>
+            <tbody><tr v-for="each in plan.cutList.sizeClasses" :key="`${each.portion}${each.discMm}`"><td class="py-0.5">{{ each.portion }} of {{ each.discMm }}</td><td class="text-right"><FigureLink :working="each.needed" /></td><td class="text-right"><FigureLink :working="each.spares" /></td></tr></tbody>
+          </table>
+        </section>
+        <section>
+          <h2 class="part-title mb-1">On the shelf</h2>
+          <ul class="grid gap-1.5">
+            <li v-for="disc in workshop.discs" :key="disc.diameterMm" class="grid grid-cols-[1fr_9rem] items-baseline gap-3">
+              <label class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="disc.inUse" @change="setDisc(disc.diameterMm, (each) => { each.inUse = ($event.target as HTMLInputElement).checked })">{{ disc.diameterMm }} mm</label>
+              <QuantityField :schema="discStockSchema.shape.onHand" inline label="on hand" :model-value="disc.onHand" @update:model-value="setDisc(disc.diameterMm, (each) => { each.onHand = $event })" />
+            </li>
+          </ul>
+          <ul class="mt-2 text-[0.92rem]"><template v-for="supply in plan.supplies" :key="supply.diameterMm"><li v-if="supply.packsToBuy.value > 0">Buy <FigureLink :working="supply.packsToBuy" :after="supply.packsToBuy.value === 1 ? ' pack' : ' packs'" /> of {{ supply.diameterMm }} mm</li></template></ul>
+        </section>
+        <section v-if="plan.discs.length > 0">
+          <h2 class="part-title mb-2">Print at true size</h2>
+          <SheetPrint :sheets="sheets" :title="`${commission.brief.name}: cuts`" :name="commission.brief.name" ending="-cuts" />
+        </section>
+        <CautionList :cautions="cautions" />
+      </aside>
+      <section v-if="plan.paperwork.length > 0 || plan.discs.length > 0" class="xl:col-span-2" aria-labelledby="all-pieces">
+        <h2 id="all-pieces" class="part-title mb-1">Every piece</h2>
+        <PieceTable />
+        <p v-if="plan.accents.length > 0" class="mt-2 text-[0.92rem]">With them: <template v-for="(accent, at) in plan.accents" :key="accent.id">{{ at > 0 ? ', ' : '' }}<FigureLink :working="accent.count" :after="` ${accent.many}`" />{{ accent.edible ? '' : ' (for show)' }}</template>.</p>
+      </section>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { onMounted, shallowRef } from 'vue'
+import { roundTier, type Cake } from '#core/cake'
+import { chosenOption, newCommission, startingPaperwork, startingSweep, type Commission, type Plan } from '#core/plan'
+import { soakedSail, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
+import FlatPiece from '~/components/arrange/FlatPiece.vue'
+import CakeStill from '~/components/stand/CakeStill.vue'
+import { sceneOf } from '~/components/stand/standScene'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
+import { useStudio } from '~/stores/studio'
+
+/** Every technique on a tier and flat, for looking at them side by side. */
+const studio = useStudio()
+const VIEW = { left: -135, top: -222, width: 270, height: 262 }
+const MOST_PIECES = 2
+
+type Shown = { readonly id: string, readonly name: string, readonly commission: Commission, readonly plan: Plan }
+const shown = shallowRef<readonly Shown[]>([])
+
+const round: Cake = { board: { outline: 'round', acrossMm: 250, thicknessMm: 10 }, tiers: [{ ...roundTier('tier', 190, 120), colour: '#efe6d8' }] }
+const square: Cake = { ...round, tiers: [{ ...round.tiers[0]!, shape: { kind: 'square', sideMm: 160, cornerMm: 3 }, turnDeg: 28 }] }
+
+/** What shows a technique best: few elements in front, or the whole band. */
+const ARRANGED: Readonly<Partial<Record<TechniqueId, { readonly kind?: CompositionKind, readonly composition: object, readonly parameters?: object }>>> = {
+  formedSail: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.2 } },
+  panSail: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.1 } },
+  steamedSpire: { composition: { spanDeg: 160 }, parameters: { seenMm: 84, widthMm: 26 } },
+  gatheredFan: { kind: 'band', composition: { fromMm: 10, toMm: 80, overlap: 0.15 } },
+  formedWrap: { composition: { fromMm: 0, toMm: 110 }, parameters: { heightMm: 100 } },
+  flatPanel: { composition: { fromMm: 0, toMm: 110 }, parameters: { panelHeightMm: 90, panelLengthMm: 140 } },
+  boxPanels: { composition: { fromMm: 0, toMm: 120 } },
+  castMesh: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 80, overlap: 0.1 } },
+  layeredWings: { composition: { upMm: 18, apartDeg: 14 }, parameters: { seenMm: 84 } },
+  butterfly: { composition: { count: 5, middleDeg: 0, spanDeg: 120 }, parameters: { seenMm: 52 } },
+  fabricBow: { composition: { upMm: 8 } },
+  silhouette: { kind: 'crown', composition: { count: 3, spanDeg: 110, reach: 0.5 } },
+  puff: { composition: { on: 'shoulder', middleDeg: -10, wideMm: 150, highMm: 70 } },
+}
+
+function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
+  const base = newCommission(`gallery-${technique}`, studio.now)
+  const cake = technique === 'boxPanels' ? square : round
+  const changed = technique === 'soakedSail' ? null : ARRANGED[technique]
+  const decoration = technique === 'soakedSail' ? null : startingPaperwork(technique, technique, cake.tiers, changed?.kind)
+  return {
+    ...base,
+    options: [{
+      ...base.options[0]!, cake,
+      decorations: technique === 'soakedSail' ? [startingSweep(150)] : [],
+      paperwork: decoration ? [{ ...decoration, parameters: { ...decoration.parameters, ...changed?.parameters }, composition: { ...decoration.composition, ...changed?.composition } } as typeof decoration] : [],
+    }],
+  }
+}
+
+onMounted(async () => {
+  for (const { id, name } of [soakedSail, ...TECHNIQUES]) {
+    const commission = commissionFor(id as TechniqueId | 'soakedSail')
+    shown.value = [...shown.value, { id, name, commission, plan: await studio.planOf(commission) }]
+  }
+})
+</script>
+
+<template>
+  <div>
+    <LeafHeading title="Every technique">On a tier and flat, as it begins.</LeafHeading>
+    <ul class="grid grid-cols-2 gap-x-4 gap-y-5 md:grid-cols-3" data-testid="gallery">
+      <li v-for="each in shown" :key="each.id" :data-technique="each.id">
+        <CakeStill class="rounded-2xl bg-paper-deep/60" :scene="sceneOf(chosenOption(each.commission), each.plan)" :view="VIEW" :turn-deg="12" :says="each.name" />
+        <h2 class="part-title mt-1">{{ each.name }}</h2>
+        <div class="grid grid-cols-2 justify-items-center gap-x-1"><FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
+      </li>
+    </ul>
+  </div>
+</template>

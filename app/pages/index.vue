@@ -1,0 +1,9 @@
+<script setup lang="ts">
+import { definePageMeta } from '#imports'
+
+definePageMeta({ redirect: '/arrange' })
+</script>
+
+<template>
+  <div />
+</template>

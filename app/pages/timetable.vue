@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { CalendarDays } from '@lucide/vue'
+import { computed } from 'vue'
+import { clockText, dateText, printDuration } from '#core/quantity'
+import { paceSchema, type Pace } from '#core/schedule'
+import { pricesSchema, type Prices } from '#core/supply'
+import { agendaOf } from '~/components/timetable/axis'
+import HoursEditor from '~/components/timetable/HoursEditor.vue'
+import TimeLanes from '~/components/timetable/TimeLanes.vue'
+import CautionList from '~/components/ui/CautionList.vue'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
+import QuantityField from '~/components/ui/QuantityField.vue'
+import FigureLink from '~/components/working/FigureLink.vue'
+import { usePlanned } from '~/composables/planned'
+import { download, fileNameFor } from '~/files/download'
+
+const { studio, commission, workshop, plan, cautionsOn } = usePlanned()
+const cautions = cautionsOn('timetable')
+const dryCautions = cautionsOn('dry')
+
+const timetable = computed(() => plan.value.timetable.ok ? plan.value.timetable.value : null)
+const startBy = computed(() => plan.value.tally.find(({ id }) => id === 'startBy')?.working ?? null)
+const agenda = computed(() => timetable.value ? agendaOf(timetable.value.slots) : [])
+const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
+const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
+const stopping = computed(() => [...cautions.value, ...dryCautions.value.filter(({ severity }) => severity === 'stop')])
+
+async function saveCalendar(): Promise<void> {
+  if (!timetable.value) return
+  const { writeCalendar } = await import('#core/format/calendar')
+  download(writeCalendar(timetable.value.slots, commission.value.id, commission.value.brief.name, studio.now), fileNameFor(commission.value.brief.name, '.ics'), 'text/calendar')
+}
+</script>
+
+<template>
+  <div>
+    <LeafHeading v-if="timetable && startBy" :title="`Start by ${dateText(timetable.startBy)}, ${clockText(timetable.startBy)}`">
+      The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
+    </LeafHeading>
+    <LeafHeading v-else :title="plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{ plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'As it stands the work cannot be ready in time. What stops it:' : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.' }}</LeafHeading>
+    <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
+    <TimeLanes v-if="timetable" :timetable="timetable" :hours="workshop.hours" />
+    <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
+      <section v-if="timetable" class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
+        <div v-for="{ day, slots } in agenda" :key="day">
+          <h2 class="part-title mb-1">{{ dateText(day) }}</h2>
+          <ol>
+            <li v-for="slot in slots" :key="slot.id" class="grid grid-cols-[3.4rem_1fr_auto] gap-x-2 py-0.5 text-[0.94rem]">
+              <span class="font-semibold">{{ clockText(slot.from) }}</span><span>{{ slot.name }}</span><span class="text-ink-soft">{{ slot.to > slot.from ? printDuration(slot.to - slot.from) : '' }}</span>
+            </li>
+          </ol>
+        </div>
+      </section>
+      <p v-else />
+      <aside class="grid content-start gap-6" aria-label="Hours and pace">
+        <button v-if="timetable" type="button" class="button button-go justify-self-start" data-testid="save-calendar" @click="saveCalendar"><CalendarDays class="size-4.5" aria-hidden="true" />Save for a calendar</button>
+        <HoursEditor />
+        <details>
+          <summary class="font-display text-[1.05rem] font-semibold">Your pace and prices</summary>
+          <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>
+          <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
+            <QuantityField v-for="key in paces" :key="key" :schema="paceSchema.shape[key]" :model-value="workshop.pace[key]" @update:model-value="studio.edit('pace', (draft) => { draft.workshop.pace[key] = $event })" />
+            <QuantityField v-for="key in prices" :key="key" :schema="pricesSchema.shape[key]" :model-value="workshop.prices[key]" @update:model-value="studio.edit('prices', (draft) => { draft.workshop.prices[key] = $event })" />
+          </div>
+        </details>
+      </aside>
+    </div>
+  </div>
+</template>

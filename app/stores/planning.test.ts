@@ -1,0 +1,69 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { demoCommission, demoWorkshop } from '#core/demo'
+import type { Plan, PlanInputs } from '#core/plan'
+import { planner } from './planning'
+
+type Asked = { readonly inputs: PlanInputs, readonly answer: (plan: Plan) => void, readonly fail: (reason: unknown) => void }
+const asked: Asked[] = []
+
+vi.mock('comlink', () => ({
+  wrap: () => ({
+    derive: (inputs: PlanInputs) => new Promise((resolve, reject) => {
+      asked.push({ inputs, answer: (plan) => resolve({ plan, tookMs: 1 }), fail: reject })
+    }),
+  }),
+}))
+
+const inputsAt = (now: number): PlanInputs => ({ commission: demoCommission(0), workshop: demoWorkshop(), now, units: 'metric' })
+const planNamed = (name: string): Plan => ({ name }) as unknown as Plan
+const settled = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve, 0) })
+
+beforeEach(() => {
+  asked.length = 0
+  vi.stubGlobal('Worker', class { postMessage(): void { /* nothing listens */ } })
+})
+
+afterEach(() => vi.unstubAllGlobals())
+
+describe('asking for plans', () => {
+  it('gives each answer on, and says when there is none', async () => {
+    const [received, failed] = [vi.fn(), vi.fn()]
+    const { ask } = planner(received, failed)
+    ask(inputsAt(1))
+    asked[0]!.answer(planNamed('first'))
+    await settled()
+    expect(received).toHaveBeenCalledWith(planNamed('first'))
+    ask(inputsAt(2))
+    asked[1]!.fail(new Error('no'))
+    await settled()
+    expect(failed).toHaveBeenCalledTimes(1)
+  })
+
+  it('while it is busy keeps only the newest question, and never shows an old answer', async () => {
+    const received = vi.fn()
+    const { ask } = planner(received, vi.fn())
+    ask(inputsAt(1))
+    ask(inputsAt(2))
+    ask(inputsAt(3))
+    expect(asked).toHaveLength(1)
+    asked[0]!.answer(planNamed('old'))
+    await settled()
+    expect(received).not.toHaveBeenCalled()
+    expect(asked.map(({ inputs }) => inputs.now)).toEqual([1, 3])
+    asked[1]!.answer(planNamed('new'))
+    await settled()
+    expect(received).toHaveBeenCalledExactlyOnceWith(planNamed('new'))
+  })
+
+  it('leaves pictures and notes behind, and asks beside without showing', async () => {
+    const received = vi.fn()
+    const { once } = planner(received, vi.fn())
+    const inputs = inputsAt(1)
+    inputs.commission.brief.photos.push({ id: 'a', name: 'a', dataUrl: 'data:image/png;base64,AA==', widthPx: 1, heightPx: 1 })
+    const answer = once(inputs)
+    expect(asked[0]!.inputs.commission.brief).toMatchObject({ photos: [], notes: '' })
+    asked[0]!.answer(planNamed('beside'))
+    expect(await answer).toEqual(planNamed('beside'))
+    expect(received).not.toHaveBeenCalled()
+  })
+})

@@ -1,0 +1,40 @@
+import { wrap, type Remote } from 'comlink'
+import type { Plan, PlanInputs } from '#core/plan'
+import type { PlanWorker } from '~/workers/plan'
+
+/** Pictures and notes have no part in a plan and would only be copied to the worker. */
+const withoutPictures = (inputs: PlanInputs): PlanInputs => ({ ...inputs, commission: { ...inputs.commission, brief: { ...inputs.commission.brief, photos: [], notes: '' } } })
+
+/**
+ * Asks the worker for plans, one at a time: while it is busy only the newest question waits, so edits are never blocked and old answers never arrive late.
+ *
+ * `once` asks beside that, for a plan that is not the one shown.
+ *
+ * @param receive called with each answer
+ * @param failed called when the worker could not answer
+ */
+export function planner(receive: (plan: Plan) => void, failed: (reason: unknown) => void): { readonly ask: (inputs: PlanInputs) => void, readonly once: (inputs: PlanInputs) => Promise<Plan> } {
+  const remote: Remote<PlanWorker> = wrap(new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }))
+  let busy = false
+  let waiting: PlanInputs | null = null
+  const ask = async (inputs: PlanInputs): Promise<void> => {
+    if (busy) {
+      waiting = inputs
+      return
+    }
+    busy = true
+    try {
+      const { plan } = await remote.derive(inputs)
+      if (!waiting) receive(plan)
+    } catch (reason) {
+      failed(reason)
+    }
+    busy = false
+    if (waiting) {
+      const next = waiting
+      waiting = null
+      void ask(next)
+    }
+  }
+  return { ask: (inputs) => void ask(withoutPictures(inputs)), once: async (inputs) => (await remote.derive(withoutPictures(inputs))).plan }
+}

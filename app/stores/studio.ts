@@ -1,0 +1,222 @@
+import { applyPatches, produceWithPatches } from 'immer'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { demoCommission, demoWorkshop } from '#core/demo'
+import type { CommissionFile } from '#core/format/commissionFile'
+import { newCommission, type Commission, type Plan, type TallyId, type Workshop } from '#core/plan'
+import type { Moment } from '#core/quantity'
+import { StudioDatabase, type KeptEdit } from '~/database/database'
+import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Listed } from '~/database/keeping'
+import { differencesBetween, type Difference } from './differences'
+import { planner } from './planning'
+import { usePreferences } from './preferences'
+
+/** What an edit may change. */
+export type Studio = { commission: Commission, workshop: Workshop }
+
+const DEMO_ID = 'quillfinch-press'
+const DIFFERENCE_SHOWN_MS = 6000
+const SAME_EDIT_MS = 900
+
+/** The hour on this machine's wall clock. */
+const wallClock = (): Moment => {
+  const now = new Date()
+  return Math.floor((now.getTime() - now.getTimezoneOffset() * 60000) / 60000)
+}
+
+export const useStudio = defineStore('studio', () => {
+  const preferences = usePreferences()
+  const database = new StudioDatabase()
+  const tabs = new BroadcastChannel('lamellon')
+  const state = shallowRef<Studio | null>(null)
+  const plan = shallowRef<Plan | null>(null)
+  const listed = shallowRef<readonly Listed[]>([])
+  const edits = shallowRef<readonly KeptEdit[]>([])
+  const undone = ref(0)
+  const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
+  const notice = ref('')
+  const now = ref(wallClock())
+  let revision = 0
+  let workshopRevision = 0
+  let lastEdit = { merge: '', at: 0 }
+  let saving = Promise.resolve()
+  let differenceTimer = 0
+  let editedSincePlan = false
+
+  const { ask, once } = planner((answer) => {
+    if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
+    editedSincePlan = false
+    plan.value = answer
+  }, (reason) => { notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.` })
+
+  watch([state, now, () => preferences.units], () => {
+    if (state.value) ask({ ...state.value, now: now.value, units: preferences.units })
+  })
+
+  function showDifferences(before: Plan, after: Plan): void {
+    differences.value = differencesBetween(before.tally, after.tally, preferences.units)
+    window.clearTimeout(differenceTimer)
+    differenceTimer = window.setTimeout(() => { differences.value = {} }, DIFFERENCE_SHOWN_MS)
+  }
+
+  async function open(id: string): Promise<boolean> {
+    await saving
+    const opened = await openCommission(database, id, demoWorkshop())
+    if (!opened) return false
+    ;({ revision, workshopRevision } = opened)
+    edits.value = opened.edits
+    undone.value = opened.undone
+    if (state.value?.commission.id !== id) plan.value = null
+    differences.value = {}
+    lastEdit = { merge: '', at: 0 }
+    state.value = { commission: opened.commission, workshop: opened.workshop }
+    preferences.lastCommission = id
+    listed.value = await listCommissions(database)
+    return true
+  }
+
+  /** Opens the studio where it was left; the first time with the demo. */
+  async function begin(): Promise<void> {
+    window.setInterval(() => { now.value = wallClock() }, 60000)
+    tabs.onmessage = ({ data }: MessageEvent<{ id: string }>) => {
+      if (state.value && (data.id === state.value.commission.id || data.id === '')) void open(state.value.commission.id)
+    }
+    if (preferences.lastCommission && await open(preferences.lastCommission)) return
+    const [latest] = await listCommissions(database)
+    if (latest && await open(latest.id)) return
+    await openDemo()
+  }
+
+  /** Opens the demo, fresh if it is not in the studio. */
+  async function openDemo(): Promise<void> {
+    if (await open(DEMO_ID)) return
+    await addCommission(database, demoCommission(now.value), Date.now())
+    await open(DEMO_ID)
+  }
+
+  async function startNew(): Promise<void> {
+    const id = crypto.randomUUID()
+    await addCommission(database, newCommission(id, now.value), Date.now())
+    await open(id)
+  }
+
+  /** Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back. */
+  async function take(file: CommissionFile, withWorkshop: boolean): Promise<void> {
+    if (!await openCommission(database, file.commission.id, demoWorkshop())) await addCommission(database, file.commission, Date.now())
+    await open(file.commission.id)
+    edit('open file', (studio) => {
+      studio.commission = file.commission
+      if (withWorkshop) studio.workshop = file.workshop
+    })
+    await saving
+  }
+
+  /** The plan of a commission with this workshop, beside the one that is shown. */
+  const planOf = (commission: Commission): Promise<Plan> => once({ commission, workshop: state.value!.workshop, now: now.value, units: preferences.units })
+
+  const refreshList = async (): Promise<void> => { listed.value = await listCommissions(database) }
+
+  /** Puts a copy of a commission beside it, with a name that says so. */
+  async function copy(id: string): Promise<void> {
+    const original = await peek(id)
+    if (!original) return
+    await addCommission(database, { ...original, id: crypto.randomUUID(), brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` } }, Date.now())
+    await refreshList()
+  }
+
+  async function archive(id: string, archived: boolean): Promise<void> {
+    await archiveCommission(database, id, archived)
+    await refreshList()
+  }
+
+  /** Brings back the commission that was removed last. */
+  async function bringBack(): Promise<void> {
+    const id = await restoreCommission(database)
+    if (id) await open(id)
+  }
+
+  /** A commission as the studio keeps it, without opening it. */
+  const peek = async (id: string): Promise<Commission | null> => (await openCommission(database, id, demoWorkshop()))?.commission ?? null
+
+  async function remove(id: string): Promise<void> {
+    await removeCommission(database, id)
+    await refreshList()
+    if (state.value?.commission.id !== id) return
+    const next = listed.value[0]
+    if (next) await open(next.id)
+    else await openDemo()
+  }
+
+  /**
+   * Changes commission or workshop. The change is saved and can be taken back.
+   * @param label what was done, for undo
+   * @param merge edits with the same mark in quick succession, such as a slider's, are taken back together
+   */
+  function edit(label: string, recipe: (studio: Studio) => void, merge = ''): void {
+    if (!state.value) return
+    const [next, patches, inverse] = produceWithPatches(state.value, (draft) => { recipe(draft as Studio) })
+    if (patches.length === 0) return
+    const at = Date.now()
+    const kept = edits.value.slice(0, edits.value.length - undone.value)
+    const last = kept.at(-1)
+    const goesOn = merge !== '' && merge === lastEdit.merge && at - lastEdit.at < SAME_EDIT_MS && undone.value === 0 && last !== undefined
+    const made: KeptEdit = goesOn
+      ? { ...last, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] }
+      : { commissionId: state.value.commission.id, label, patches, inverse }
+    const forgotten = edits.value.slice(edits.value.length - undone.value)
+    lastEdit = { merge, at }
+    edits.value = goesOn ? [...kept.slice(0, -1), made] : [...kept, made]
+    undone.value = 0
+    moveTo(next, edits.value.length - 1, forgotten)
+  }
+
+  /** Shows a new state and saves it. Saves follow one another; each takes up the key its edit was given. */
+  function moveTo(next: Studio, savedEdit: number | null, forgotten: readonly KeptEdit[] = []): void {
+    editedSincePlan = true
+    state.value = next
+    const undoneNow = undone.value
+    saving = saving.then(async () => {
+      if (forgotten.length > 0) await forgetEdits(database, forgotten)
+      const edit = savedEdit === null ? null : edits.value[savedEdit] ?? null
+      const saved = await saveEdit(database, { ...next, revision, workshopRevision, edit, undone: undoneNow, now: Date.now() })
+      if ('code' in saved) {
+        notice.value = 'This commission was changed in another tab; that version is shown now, and the last edit here was not kept.'
+        saving = Promise.resolve()
+        await open(next.commission.id)
+        return
+      }
+      revision += 1
+      workshopRevision += 1
+      if (saved.edit && savedEdit !== null) edits.value = edits.value.map((each, at) => at === savedEdit ? { ...each, id: saved.edit!.id } : each)
+      tabs.postMessage({ id: next.commission.id })
+    }).catch((reason: unknown) => { notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.` })
+  }
+
+  const canUndo = computed(() => edits.value.length > undone.value)
+  const canRedo = computed(() => undone.value > 0)
+
+  function undo(): void {
+    const last = edits.value[edits.value.length - undone.value - 1]
+    if (!last || !state.value) return
+    undone.value += 1
+    lastEdit = { merge: '', at: 0 }
+    moveTo(applyPatches(state.value, last.inverse), null)
+  }
+
+  function redo(): void {
+    const next = edits.value[edits.value.length - undone.value]
+    if (!next || !state.value) return
+    undone.value -= 1
+    lastEdit = { merge: '', at: 0 }
+    moveTo(applyPatches(state.value, next.patches), null)
+  }
+
+  return {
+    state, plan, listed, differences, notice, now, canUndo, canRedo,
+    commission: computed(() => state.value?.commission ?? null),
+    workshop: computed(() => state.value?.workshop ?? null),
+    undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
+    redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
+    begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+  }
+})

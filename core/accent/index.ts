@@ -1,0 +1,2 @@
+export { accentMesh, accentOf, accentSchema, followed, startingAccent, type AccentId, type Anchor, type FollowingAccent } from './follow'
+export { ACCENTS } from './kinds'

@@ -1,0 +1,1 @@
+export { sameCuts, shareDiscs, strokesOn, type CutDisc, type LaidSector } from './sector/shareDiscs'

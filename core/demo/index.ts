@@ -1,0 +1,1 @@
+export { demoCommission, demoEvent, demoWorkshop } from './quillfinchPress'

@@ -1,0 +1,77 @@
+import { startingAccent } from '../accent'
+import { roundTier, type Cake } from '../cake'
+import { STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
+import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
+
+const SATURDAY = 6
+
+/** The Saturday between nine and fifteen days from a moment, at half past six in the evening. */
+export function demoEvent(now: Moment): Moment {
+  const earliest = dayOf(now) + 9 * MINUTES_PER_DAY
+  return earliest + ((SATURDAY - weekdayOf(earliest) + 7) % 7) * MINUTES_PER_DAY + 18 * 60 + 30
+}
+
+const threeTiers: Cake = {
+  board: { outline: 'round', acrossMm: 340, thicknessMm: 12 },
+  tiers: [
+    { ...roundTier('bottom', 260, 110), colour: '#f6efe4' },
+    { ...roundTier('middle', 196, 150), shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 196, cornerMm: 4 }, covering: 'setButtercream', colour: '#343a63', chilled: true },
+    { ...roundTier('top', 128, 118), covering: 'ganache', colour: '#f3e4cd' },
+  ],
+}
+
+/** Taller, with a scalloped tier: it stands too high for the box. */
+const fourTiers: Cake = {
+  board: { outline: 'round', acrossMm: 360, thicknessMm: 12 },
+  tiers: [
+    { ...roundTier('bottom', 280, 110), colour: '#f6efe4' },
+    { ...roundTier('second', 220, 120), shape: { kind: 'scalloped', lobes: 12, marksMm: 208, cutterMm: 54 }, colour: '#f3dfc2' },
+    { ...roundTier('third', 164, 130), shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 160, cornerMm: 4 }, covering: 'setButtercream', colour: '#343a63', chilled: true },
+    { ...roundTier('top', 110, 120), covering: 'ganache', colour: '#f3e4cd', taperDeg: 4 },
+  ],
+}
+
+/** A torn collar at the foot, lace on the top tier, moths on the hexagon, globes on top. */
+function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
+  const begin = (id: string, technique: PaperDecoration['technique']): PaperDecoration => startingPaperwork(id, technique, tiers)
+  const [moths, globes] = [begin('moths', 'butterfly'), begin('globes', 'foldedGlobe')]
+  return [
+    begin('collar', 'tornRuffle'), begin('lace', 'stripScroll'),
+    { ...moths, finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }], composition: { ...moths.composition, seed: 24 } } as PaperDecoration,
+    { ...globes, parameters: { ...globes.parameters, seenMm: 36 }, composition: { ...globes.composition, spanDeg: 200, reach: 0.62 } } as PaperDecoration,
+  ]
+}
+
+/** The commission that a new studio opens with. */
+export function demoCommission(now: Moment): Commission {
+  const sweep = startingSweep(378)
+  const climbing = { ...sweep, sweep: { ...sweep.sweep, fromAngleDeg: -50, fromHeightMm: 22, toAngleDeg: 62, toHeightMm: 338, seenHeightMm: 118, overlap: 0.6, taper: 0.52, heart: 0.45, seed: 30 } }
+  return {
+    id: 'quillfinch-press',
+    brief: {
+      ...STARTING_BRIEF,
+      name: 'Quillfinch Press',
+      occasion: 'Supper for its thirtieth year',
+      eventAt: momentText(demoEvent(now)),
+      driveMin: 40,
+      completion: 'atVenue',
+      venueOpensMin: 15 * 60 + 30,
+      workroom: { airC: 21, humidity: 0.58 },
+      venue: { airC: 22, humidity: 0.55 },
+      transport: { airC: 18, humidity: 0.5, coolCar: true },
+      box: { widthMm: 420, depthMm: 420, heightMm: 460 },
+      limits: { ...STARTING_BRIEF.limits, noGelatine: true },
+      portions: 70,
+      notes: 'The sweep should read as pages lifting off a pile, turning paler as they go up.',
+    },
+    palette: STARTING_PALETTE,
+    options: [
+      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...paperwork(threeTiers)], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], tiersApart: 0 },
+      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], accents: [], tiersApart: 0 },
+    ],
+    chosen: 'a',
+  }
+}
+
+/** The workshop of the demo: a small studio with two mats. */
+export const demoWorkshop = (): Workshop => STARTING_WORKSHOP

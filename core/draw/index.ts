@@ -1,0 +1,8 @@
+export { discSheet, discShapes, rulerShapes } from './discPicture'
+export { darken, lighten } from './shading'
+export { SHADOW, standLayers, type StandLayer, type StandScene } from './standPicture'
+export { viewAt } from './view'
+export type { Fade, Paint, Picture, Shape } from './shape'
+export { dimensionsOf, type Dimension } from './dimensions'
+export { facesViewer, pointOfSpot, spotAt, straightMm, touchedAt, type Touched } from './tape'
+export { guideSheet } from './guidePicture'

@@ -1,0 +1,31 @@
+import { convertLrgbToOklab, convertOklabToRgb, convertRgbToLrgb, formatHex, parseHex } from 'culori/fn'
+
+/** Moves a colour's lightness in OKLab towards white (share above 0) or black (below), keeping its hue. */
+function shift(hex: string, share: number): string {
+  const rgb = parseHex(hex)
+  if (!rgb) throw new Error(`Expected a colour such as #d9572b, got ${hex}.`)
+  const { l, a, b } = convertLrgbToOklab(convertRgbToLrgb(rgb))
+  const fade = 1 - Math.abs(share)
+  return formatHex(convertOklabToRgb({ l: share > 0 ? l + (1 - l) * share : l * (1 + share), a: (a ?? 0) * fade, b: (b ?? 0) * fade }))
+}
+
+const HUNDREDTHS = 100
+const MOST_COLOURS = 300
+/** For each colour its shades, from black at 0 over itself at 100 to white at 200. */
+const known = new Map<string, (string | undefined)[]>()
+
+/** Shading asks for few colours many times over: rounds the share to a hundredth and keeps what was worked out. */
+function shiftOnce(hex: string, share: number): string {
+  const place = Math.round(share * HUNDREDTHS) + HUNDREDTHS
+  let shades = known.get(hex)
+  if (!shades) {
+    if (known.size > MOST_COLOURS) known.clear()
+    known.set(hex, shades = [])
+  }
+  return shades[place] ??= shift(hex, (place - HUNDREDTHS) / HUNDREDTHS)
+}
+
+/** @param share 0 leaves it, 1 makes it white */
+export const lighten = (hex: string, share: number): string => shiftOnce(hex, Math.min(1, Math.max(0, share)))
+/** @param share 0 leaves it, 1 makes it black */
+export const darken = (hex: string, share: number): string => shiftOnce(hex, -Math.min(1, Math.max(0, share)))

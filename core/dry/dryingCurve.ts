@@ -1,0 +1,153 @@
+/**
+ * Drying of one thin starch sheet: free water leaves at the air's pace, bound water ever more slowly, and water that crept in while the sheet was wet creeps out for hours.
+ * Two-stage (diffusion and relaxation) sorption of a glassy polymer, one sheet lumped.
+ */
+import { kelvin, latentHeatJkg, radiationWm2K, saturationPa, vapourConductance, type Surroundings } from './air'
+import { moistureOf, READINESS, type Readiness } from './readiness'
+import { activityAt, moistureAt, REWETTING_SHARE } from './sorption'
+
+/** A sheet of paper as the drying sees it. `porosity` multiplies how easily vapour passes: 1 for clear film, 30 for porous wafer. */
+export type Sheet = { readonly thicknessMm: number, readonly densityKgM3: number, readonly porosity: number }
+
+/** A point of the curve: minutes since it began, water in g per g dry starch. */
+export type CurvePoint = { readonly minute: number, readonly moisture: number }
+
+export type DryingCurve = {
+  readonly points: readonly CurvePoint[]
+  /** Minutes until each state, median; null where this air never brings it there. */
+  readonly reachedMin: Readonly<Record<Readiness, number | null>>
+}
+
+export type DryingCase = {
+  readonly sheet: Sheet
+  readonly startMoisture: number
+  readonly surroundings: Surroundings
+  /** Room in which stiffness is judged, °C (a tray is judged when it has cooled). */
+  readonly roomC: number
+  /** Stop looking after this many hours. */
+  readonly horizonH: number
+}
+
+const PERMEABILITY = 2.5e-13
+const MOISTURE_SLOPE = 15
+const SLOW_SHARE = 0.45
+const SLOW_HOURS = 13
+const PERMEABILITY_KELVIN = 4800
+const SLOW_KELVIN = 8000
+const ROOM_KELVIN = 295
+/** Water in the paper as it comes from the packet: in balance with half-humid air. */
+export const PACKET_MOISTURE = 0.12
+
+/** Water held by the sheet: all of it, and the slow part by itself. */
+export type SheetWater = { readonly moisture: number, readonly slow: number }
+
+const dryMassKgM2 = ({ thicknessMm, densityKgM3 }: Sheet): number => densityKgM3 * thicknessMm / 1000
+
+/** How the sheet's water is spread at a temperature: activity at its face, and whether water stands free on it. */
+function faceOf({ moisture, slow }: SheetWater, celsius: number, heldShare: number): { activity: number, wet: boolean, bound: number } {
+  const quick = (moisture - SLOW_SHARE * slow) / (1 - SLOW_SHARE)
+  const full = heldShare * moistureAt(1, celsius)
+  const wet = quick >= full
+  const held = wet ? full : Math.max(quick, 0)
+  return { activity: wet ? 1 : activityAt(held / heldShare, celsius), wet, bound: (1 - SLOW_SHARE) * held + SLOW_SHARE * slow }
+}
+
+/** How much faster water moves in moist, warm starch than at 0.13 g/g and 22 °C. */
+const quickening = (bound: number, celsius: number, activationKelvin: number): number =>
+  Math.exp(MOISTURE_SLOPE * (bound - 0.13) + activationKelvin * (1 / ROOM_KELVIN - 1 / kelvin(celsius)))
+
+/** Resistance of the sheet itself to vapour, per open face, m² s Pa/kg. */
+const sheetResistance = (sheet: Sheet, openFaces: number, bound: number, celsius: number): number =>
+  sheet.thicknessMm / 1000 / (3 * openFaces) / (PERMEABILITY * sheet.porosity * quickening(bound, celsius, PERMEABILITY_KELVIN))
+
+/** Vapour leaving each open face, kg/(m² s), at the surface temperature where the heat that comes in pays for it. */
+export function faceFlux(sheet: Sheet, water: SheetWater, air: Surroundings, heldShare = 1): { fluxKgM2s: number, surfaceC: number } {
+  const conductance = vapourConductance(air.convectionWm2K, air.airC)
+  const heatWm2K = air.openFaces * (air.convectionWm2K + radiationWm2K(air.airC)) + air.backWm2K
+  const fluxAt = (surfaceC: number): number => {
+    const { activity, wet, bound } = faceOf(water, surfaceC, heldShare)
+    const resistance = wet ? 0 : sheetResistance(sheet, air.openFaces, bound, surfaceC)
+    return (activity * saturationPa(surfaceC) - air.vapourPa) / (1 / conductance + resistance)
+  }
+  const excessHeat = (surfaceC: number): number => heatWm2K * (air.airC - surfaceC) - air.openFaces * latentHeatJkg(surfaceC) * fluxAt(surfaceC)
+  let low = air.airC - 60
+  let high = air.airC + 15
+  for (let halving = 0; halving < 40; halving += 1) {
+    const middle = (low + high) / 2
+    if (excessHeat(middle) > 0) low = middle
+    else high = middle
+  }
+  const surfaceC = (low + high) / 2
+  return { fluxKgM2s: fluxAt(surfaceC), surfaceC }
+}
+
+/** The slow water's pull towards balance with the face, per second. */
+function slowRate(water: SheetWater, celsius: number, heldShare: number): number {
+  const { activity, bound } = faceOf(water, celsius, heldShare)
+  return (heldShare * moistureAt(activity, celsius) - water.slow) / (SLOW_HOURS * 3600) * quickening(bound, celsius, SLOW_KELVIN)
+}
+
+const LARGEST_STEP_S = 600
+const SMALLEST_STEP_S = 0.5
+const MOISTURE_PER_STEP = 0.004
+
+/** One step of the sheet's water, linearised so that it cannot overshoot its balance with the air. */
+function stepWater(sheet: Sheet, air: Surroundings, water: SheetWater, heldShare: number): { next: SheetWater, seconds: number } {
+  const perMoisture = air.openFaces / dryMassKgM2(sheet)
+  const { fluxKgM2s, surfaceC } = faceFlux(sheet, water, air, heldShare)
+  const rate = -fluxKgM2s * perMoisture
+  const nudge = Math.max(1e-5, water.moisture * 1e-4)
+  const nudged = -faceFlux(sheet, { ...water, moisture: water.moisture + nudge }, air, heldShare).fluxKgM2s * perMoisture
+  const slope = Math.min(0, (nudged - rate) / nudge)
+  const allowed = water.moisture > 0.5 ? MOISTURE_PER_STEP * 5 : MOISTURE_PER_STEP
+  const seconds = Math.min(LARGEST_STEP_S, Math.max(SMALLEST_STEP_S, allowed / Math.max(Math.abs(rate), 1e-12)))
+  const slow = water.slow + seconds * slowRate(water, surfaceC, heldShare)
+  return { seconds, next: { moisture: water.moisture + seconds * rate / (1 - seconds * slope), slow: Math.max(0, slow) } }
+}
+
+/** Where between two values a mark was passed, as a share of the way. */
+const shareOfWay = (from: number, to: number, mark: number): number => from === to ? 1 : Math.min(1, Math.max(0, (from - mark) / (from - to)))
+
+/**
+ * Walks a sheet from wet to as dry as the air lets it.
+ * @returns the curve, and the median minutes to each state; null for a state not reached within the horizon
+ */
+export function dryingCurve({ sheet, startMoisture, surroundings, roomC, horizonH }: DryingCase): DryingCurve {
+  const marks = READINESS.map((state) => ({ state, moisture: moistureOf(state, roomC) }))
+  const reachedMin: Record<Readiness, number | null> = { touch: null, handle: null, firm: null, set: null }
+  const points: CurvePoint[] = [{ minute: 0, moisture: startMoisture }]
+  let water: SheetWater = { moisture: startMoisture, slow: PACKET_MOISTURE }
+  let minute = 0
+  while (minute < horizonH * 60 && !(reachedMin.set !== null && minute > reachedMin.set * 1.15)) {
+    const step = stepWater(sheet, surroundings, water, 1)
+    for (const { state, moisture } of marks) {
+      if (reachedMin[state] === null && step.next.moisture <= moisture) {
+        reachedMin[state] = minute + step.seconds / 60 * shareOfWay(water.moisture, step.next.moisture, moisture)
+      }
+    }
+    water = step.next
+    minute += step.seconds / 60
+    points.push({ minute, moisture: water.moisture })
+  }
+  return { points, reachedMin }
+}
+
+/** Moisture of a piece that has set in a half-humid room. */
+const SET_MOISTURE = 0.126
+
+/**
+ * How long a set piece keeps its stiffness in other air.
+ * @returns minutes until soft again, median; null when it does not soften within the horizon
+ */
+export function softAgainMin(sheet: Sheet, surroundings: Surroundings, roomC: number, horizonH: number): number | null {
+  const soft = moistureOf('softAgain', roomC)
+  let water: SheetWater = { moisture: SET_MOISTURE, slow: SET_MOISTURE }
+  let minute = 0
+  while (minute < horizonH * 60) {
+    const step = stepWater(sheet, surroundings, water, REWETTING_SHARE)
+    if (step.next.moisture >= soft) return minute + step.seconds / 60 * shareOfWay(water.moisture, step.next.moisture, soft)
+    water = step.next
+    minute += step.seconds / 60
+  }
+  return null
+}

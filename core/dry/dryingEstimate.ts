@@ -1,0 +1,92 @@
+import { derive, NINETY_PERCENT, normalShareBelow, starting, typed, type Working } from '../quantity'
+import { inOven, onMat, standingFree, type Climate } from './air'
+import { dryingCurve, PACKET_MOISTURE, softAgainMin, type DryingCurve, type Sheet } from './dryingCurve'
+import { READINESS, type Readiness } from './readiness'
+import { soakMin, uptakeGG } from './soak'
+
+/** How the pieces dry: in the room on a silicone mat, or on parchment on a tray in a cool oven. */
+export type DryingWay = 'mat' | 'oven'
+
+/** A time that is not known exactly: usually by the median, almost surely by the ninety. Minutes; null where the air never brings the piece there. */
+export type ReadyTime = { readonly median: Working | null, readonly ninety: Working | null, readonly planned: Working | null }
+
+export type DryingEstimate = {
+  readonly way: DryingWay
+  readonly soak: Working
+  readonly curve: DryingCurve
+  readonly ready: Readonly<Record<Readiness, ReadyTime>>
+  /** Chance that this room sets the film hard at all. */
+  readonly chanceOfSetting: Working
+  /** Minutes a set piece stays stiff in the venue's air; null when it stays so. */
+  readonly venueSoftMin: number | null
+  /** The same in the air of the car. */
+  readonly roadSoftMin: number | null
+}
+
+export type DryingQuestion = {
+  readonly sheet: Sheet
+  readonly way: DryingWay
+  readonly soakWaterC: number
+  readonly ovenC: number
+  readonly workroom: Climate
+  readonly venue: Climate
+  readonly transport: Climate
+}
+
+/** One in ten dryings takes longer than the median by this factor (log-deviation 0.55; fitted to reported times). */
+const LOG_DEVIATION = 0.55
+const USUAL_PRACTICE_MIN: Readonly<Record<DryingWay, number>> = { mat: 24 * 60, oven: 30 }
+const SETTING_LIMIT = 0.625
+const SETTING_LIMIT_DEVIATION = 0.04
+const HYGROMETER_DEVIATION = 0.02
+const HORIZON_H = 72
+const QUARTER_MIN = 15
+
+/** Chance that a room of this humidity sets starch film hard: the limit is known to about 4 points, a hygrometer to 2. */
+export const chanceOfSetting = (humidity: number): number =>
+  normalShareBelow((SETTING_LIMIT - humidity) / Math.hypot(SETTING_LIMIT_DEVIATION, HYGROMETER_DEVIATION))
+
+/**
+ * How long soaked film takes to each state, with its spread and the working of each figure.
+ * Until two dryings are logged the plan takes the longer of the model's ninety-percent point and usual practice.
+ */
+export function estimateDrying({ sheet, way, soakWaterC, ovenC, workroom, venue, transport }: DryingQuestion): DryingEstimate {
+  const startMoisture = PACKET_MOISTURE + uptakeGG(1)
+  const surroundings = way === 'mat' ? onMat(workroom) : inOven(ovenC)
+  const curve = dryingCurve({ sheet, startMoisture, surroundings, roomC: workroom.airC, horizonH: HORIZON_H })
+  const humidity = typed('humidity', workroom.humidity, 'share', 'Brief')
+  const airInputs: Readonly<Record<string, Working>> = way === 'mat'
+    ? { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
+    : { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
+  const thickness = starting('film thickness', sheet.thicknessMm, 'length', 'usual')
+  const water = derive('water taken up', 'share', 'soaking', 'packet {packet} + soaked till limp {uptake}',
+    { packet: starting('moisture', PACKET_MOISTURE, 'share', 'usual'), uptake: starting('uptake', uptakeGG(1), 'share', 'usual') },
+    ({ packet, uptake }) => packet + uptake)
+  const readyTime = (state: Readiness): ReadyTime => {
+    const reached = curve.reachedMin[state]
+    if (reached === null) return { median: null, ninety: null, planned: null }
+    const walk = way === 'mat' ? 'walk of the drying curve from {water} in still air of {humidity} at {warmth}, {thickness}' : 'walk of the drying curve from {water} in {warmth}, {thickness}'
+    const median = derive(`usually ${stateWords[state]}`, 'duration', 'drying curve', walk, { water, ...airInputs, thickness }, () => reached)
+    const ninety = derive(`almost surely ${stateWords[state]}`, 'duration', 'ninety-percent point', '{median} × {factor}',
+      { median, factor: starting('spread of drying times', Math.exp(NINETY_PERCENT * LOG_DEVIATION), 'ratio', 'usual') }, (v) => v.median * v.factor)
+    const planned = state !== 'set' ? ninety
+      : derive('drying planned', 'duration', 'the longer of model and practice', 'longer of {ninety} and {practice}, up to the next quarter of an hour',
+          { ninety, practice: starting('usual practice', USUAL_PRACTICE_MIN[way], 'duration', 'usual') }, (v) => Math.ceil(Math.max(v.ninety, v.practice) / QUARTER_MIN - 1e-9) * QUARTER_MIN)
+    return { median, ninety, planned }
+  }
+  return {
+    way,
+    soak: derive('soak', 'duration', 'soaking till limp', '1 min × ( {thickness} ÷ 0.2 mm )² × slower in cooler water, {bath}',
+      { thickness, bath: typed('soaking water', soakWaterC, 'temperature', 'Dry') }, (v) => soakMin(v.thickness, v.bath)),
+    curve,
+    ready: Object.fromEntries(READINESS.map((state) => [state, readyTime(state)])) as Record<Readiness, ReadyTime>,
+    chanceOfSetting: way === 'oven'
+      ? starting('chance to set hard in the oven', 0.99, 'share', 'usual')
+      : derive('chance to set hard', 'share', 'humidity limit', 'share of rooms below the limit {limit} ± 4 points, read at {humidity} ± 2 points',
+          { limit: starting('setting limit', SETTING_LIMIT, 'share', 'guess'), humidity }, (v) => chanceOfSetting(v.humidity)),
+    venueSoftMin: softAgainMin(sheet, standingFree(venue), venue.airC, 48),
+    roadSoftMin: softAgainMin(sheet, standingFree(transport), transport.airC, 48),
+  }
+}
+
+const stateWords: Readonly<Record<Readiness, string>> = { touch: 'dry to touch', handle: 'ready to handle', firm: 'firm', set: 'set hard' }

@@ -1,0 +1,7 @@
+export { climateSchema, dewPointC, saturationPa, type Climate } from './air'
+export { dryingCurve, PACKET_MOISTURE, softAgainMin, type CurvePoint, type DryingCurve, type Sheet } from './dryingCurve'
+export { chanceOfSetting, estimateDrying, type DryingEstimate, type DryingWay, type ReadyTime } from './dryingEstimate'
+export { moistureOf, READINESS, softeningKelvin, type Readiness } from './readiness'
+export { soakMin, uptakeGG } from './soak'
+export { airOver, FORECAST_DAYS, forecastSchema, isDamp, type Forecast } from './forecast'
+export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } from './roomSensor'

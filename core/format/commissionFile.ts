@@ -1,0 +1,76 @@
+import { z } from 'zod'
+import { commissionSchema, workshopSchema, type Commission, type Workshop } from '../plan'
+import { ok, refuse, type Result } from '../quantity'
+import { commissionFrom1, workshopFrom1 } from './upgrade'
+
+const FORMAT = 'lamellon-commission'
+const VERSION = 2
+const LARGEST_BYTES = 8_000_000
+
+/** A commission and the workshop it was planned with, as one file. */
+export const commissionFileSchema = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  commission: commissionSchema,
+  workshop: workshopSchema,
+})
+
+export type CommissionFile = { readonly commission: Commission, readonly workshop: Workshop }
+
+export type FileProblem =
+  | { readonly code: 'empty' }
+  | { readonly code: 'too-large', readonly bytes: number }
+  | { readonly code: 'not-json', readonly detail: string }
+  | { readonly code: 'foreign' }
+  | { readonly code: 'newer', readonly version: unknown }
+  | { readonly code: 'fields', readonly fields: readonly { readonly path: string, readonly problem: string }[] }
+
+/** Writes a commission file, fields in the order of the schema: the same content always gives the same text. */
+export const writeCommissionFile = ({ commission, workshop }: CommissionFile): string =>
+  `${JSON.stringify(commissionFileSchema.parse({ format: FORMAT, version: VERSION, commission, workshop }), null, 2)}\n`
+
+/**
+ * Reads a commission file whole, or says why not; nothing of a bad file is taken.
+ * Round-trips exactly: writing what was read gives the same text.
+ */
+export function readCommissionFile(text: string): Result<CommissionFile, FileProblem> {
+  if (text.trim() === '') return refuse({ code: 'empty' })
+  if (text.length > LARGEST_BYTES) return refuse({ code: 'too-large', bytes: text.length })
+  let content: unknown
+  try {
+    content = JSON.parse(text)
+  } catch (error) {
+    return refuse({ code: 'not-json', detail: error instanceof Error ? error.message : String(error) })
+  }
+  const head = z.object({ format: z.literal(FORMAT), version: z.unknown() }).safeParse(content)
+  if (!head.success) return refuse({ code: 'foreign' })
+  const current = broughtUp(content as Loose, head.data.version)
+  if (!current) return refuse({ code: 'newer', version: head.data.version })
+  const parsed = commissionFileSchema.safeParse(current)
+  if (parsed.success) return ok({ commission: parsed.data.commission, workshop: parsed.data.workshop })
+  return refuse({ code: 'fields', fields: parsed.error.issues.map(({ path, message }) => ({ path: path.map(String).join(' → ') || 'file', problem: message })) })
+}
+
+type Loose = Readonly<Record<string, unknown>>
+
+/** A file of an earlier version as this one would have written it; null for a version that is not known. */
+function broughtUp(content: Loose, version: unknown): Loose | null {
+  if (version === VERSION) return content
+  if (version !== 1) return null
+  return { ...content, version: VERSION, commission: commissionFrom1(content.commission), workshop: workshopFrom1(content.workshop) }
+}
+
+/** Why a file was refused, for the person who opened it. */
+export function fileSentence(problem: FileProblem): string {
+  switch (problem.code) {
+    case 'empty': return 'The file is empty.'
+    case 'too-large': return `The file is too large for a commission (${Math.round(problem.bytes / 1e6)} MB; at most ${LARGEST_BYTES / 1e6}).`
+    case 'not-json': return `The file is damaged or not a commission file: ${problem.detail}`
+    case 'foreign': return 'This is not a Lamellon commission file. Choose one that ends in .lamellon.json.'
+    case 'newer': return `This file has version ${String(problem.version)}; this Lamellon reads version ${VERSION}. Open it with the Lamellon that wrote it.`
+    case 'fields': return `The file does not hold together: ${problem.fields.slice(0, 4).map(({ path, problem: what }) => `${path}: ${what}`).join('; ')}${problem.fields.length > 4 ? `; and ${problem.fields.length - 4} more` : ''}`
+  }
+}
+
+/** The published JSON Schema of the file. */
+export const commissionFileJsonSchema = (): object => z.toJSONSchema(commissionFileSchema, { target: 'draft-2020-12' })

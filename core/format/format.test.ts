@@ -1,0 +1,105 @@
+import { readFileSync } from 'node:fs'
+import ICAL from 'ical.js'
+import { PDFDocument } from 'pdf-lib'
+import { describe, expect, it } from 'vitest'
+import { commissionFileJsonSchema, fileSentence, planSummary, planText, readCommissionFile, writeCalendar, writeCommissionFile, writeSvg } from '.'
+import { tilesFor, writePdf } from './pdf'
+import { demoCommission, demoWorkshop } from '../demo'
+import { discSheet } from '../draw'
+import { derivePlan } from '../plan'
+import { parseMoment, valueOf } from '../quantity'
+
+const now = valueOf(parseMoment('2026-11-24T09:00'))
+const file = { commission: demoCommission(now), workshop: demoWorkshop() }
+const plan = derivePlan({ ...file, now, units: 'metric' })
+const text = writeCommissionFile(file)
+type Content = Record<string, unknown> & { commission: { brief?: Record<string, unknown>, options: { cake: { board: Record<string, unknown> } }[] } }
+const changed = (change: (content: Content) => void): string => { const content = JSON.parse(text) as Content; change(content); return JSON.stringify(content) }
+
+describe('a commission file', () => {
+  it('round-trips exactly', () => {
+    const read = valueOf(readCommissionFile(text))
+    expect(read).toEqual(file)
+    expect(writeCommissionFile(read)).toBe(text)
+  })
+  it.each([
+    ['nothing', '', 'empty', 'empty'], ['not JSON', '{"format":', 'not-json', 'damaged'], ['a picture', '\u0089PNG', 'not-json', 'damaged'], ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'], ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
+    ['a later version', changed((content) => Object.assign(content, { version: 3 })), 'newer', 'version 3'],
+    ['a missing brief', changed((content) => { delete content.commission.brief }), 'fields', 'commission → brief'],
+    ['a wrong number', changed(({ commission }) => { commission.options[0]!.cake.board.acrossMm = 'wide' }), 'fields', 'options → 0 → cake → board → acrossMm'],
+    ['an unknown field', changed((content) => Object.assign(content.commission, { extra: 1 })), 'fields', 'extra'],
+    ['an impossible day', changed(({ commission }) => { commission.brief!.eventAt = '2026-02-31T10:00' }), 'fields', 'eventAt'],
+    ['a choice of no option', changed((content) => Object.assign(content.commission, { chosen: 'z' })), 'fields', 'chosen'],
+    ['too much', ' '.repeat(8_000_001) + '1', 'too-large', 'too large'],
+  ])('refuses %s whole, with the reason', (_, content, code, words) => {
+    const result = readCommissionFile(content)
+    expect(result).toMatchObject({ ok: false, error: { code } })
+    if (!result.ok) expect(fileSentence(result.error)).toContain(words)
+  })
+  it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
+    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, ...workshop } } = JSON.parse(text)
+    const first = {
+      format: 'lamellon-commission', version: 1, workshop,
+      commission: {
+        ...commission, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette: palette.map(({ role, ...each }: Record<string, unknown>) => each), decorations: option.decorations,
+        cake: { boardDiameterMm: 340, boardThicknessMm: 12, tiers: [{ id: 'a', diameterMm: 200, heightMm: 90, covering: 'ganache', colour: null }] },
+      },
+    }
+    const { commission: read } = valueOf(readCommissionFile(JSON.stringify(first)))
+    expect(read.options).toMatchObject([{ cake: { board: { outline: 'round', acrossMm: 340, thicknessMm: 12 }, tiers: [{ shape: { kind: 'round', acrossMm: 200 }, heightMm: 90, covering: 'ganache', taperDeg: 0 }] } }])
+    expect(read.brief).toMatchObject({ name, driveMin, keeping: 'roomTemperature' })
+    expect(readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } }))).toMatchObject({ ok: false, error: { code: 'fields' } })
+  })
+  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-2.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
+})
+
+describe('cuts on paper', () => {
+  const sheets = plan.discs.map((disc) => discSheet(disc, () => '#d9572b', `disc ${disc.number}`, true))
+  it('SVG says its size in millimetres and draws a disc at its radius', () => {
+    const svg = writeSvg(sheets.slice(0, 1), 'A & B')
+    expect(svg).toContain('width="296mm"')
+    expect(svg).toContain('<title>A &amp; B</title>')
+    expect(svg).toMatch(/A140 140 0 /)
+  })
+  it('PDF tiles a disc larger than the page, at true size', async () => {
+    const font = new Uint8Array(readFileSync('node_modules/@fontsource/figtree/files/figtree-latin-400-normal.woff'))
+    const bytes = await writePdf(sheets.slice(0, 1), 'Cuts', 'A4', { plain: font, bold: font })
+    const pages = (await PDFDocument.load(bytes)).getPages()
+    expect(pages).toHaveLength(tilesFor(sheets[0]!, 'A4').length)
+    expect(pages[0]!.getWidth()).toBeCloseTo(210 / 25.4 * 72, 3)
+  })
+  it('tiles cover the whole picture and overlap', () => {
+    for (const [widthMm, heightMm] of [[100, 100], [296, 322], [500, 900]] as const) {
+      const tiles = tilesFor({ widthMm, heightMm }, 'A4')
+      expect(Math.max(...tiles.map(({ xMm }) => xMm + 194))).toBeGreaterThanOrEqual(widthMm)
+      expect(Math.min(...tiles.map(({ yMm }) => yMm))).toBeLessThanOrEqual(0)
+      expect(Math.max(...tiles.map(({ yMm }) => yMm + 281))).toBeGreaterThanOrEqual(heightMm)
+    }
+    expect(tilesFor({ widthMm: 194, heightMm: 281 }, 'A4')).toHaveLength(1)
+    expect(tilesFor({ widthMm: 195, heightMm: 281 }, 'A4')).toHaveLength(2)
+  })
+})
+
+describe('the calendar', () => {
+  it('has every task by hand at its hour, with a reminder, and the event', () => {
+    const slots = valueOf(plan.timetable).slots
+    const calendar = new ICAL.Component(ICAL.parse(writeCalendar(slots, 'quillfinch', 'Quillfinch Press', now)))
+    const events = calendar.getAllSubcomponents('vevent')
+    const byHand = slots.filter(({ hands }) => hands)
+    expect(events).toHaveLength(byHand.length + 1)
+    expect(events.filter((event) => event.getFirstSubcomponent('valarm'))).toHaveLength(byHand.length)
+    expect(new Set(events.map((event) => event.getFirstPropertyValue('uid'))).size).toBe(events.length)
+    const starts = events.map((event) => new ICAL.Event(event).startDate.toString().slice(0, 16)).sort()
+    expect(starts).toEqual([...byHand.map(({ from }) => from), slots.at(-1)!.from].map((from) => new Date(from * 60000).toISOString().slice(0, 16)).sort())
+  })
+})
+
+describe('a plan in words', () => {
+  it('has every figure of the tally and the timetable', () => {
+    const words = planText('Quillfinch Press', plan, 'metric')
+    for (const { label } of plan.tally) expect(words).toContain(label)
+    expect(words).toContain('Soak and drape load 1')
+    expect(words).toContain('shade 4')
+  })
+  it('as data has the same figures', () => expect(planSummary(plan)).toMatchObject({ tally: { sails: { value: plan.arrangement.count.value }, discs: { value: plan.discs.length } }, bath: { startMl: plan.bath!.startMl.value } }))
+})

@@ -1,0 +1,5 @@
+export { writeCalendar } from './calendar'
+export { commissionFileJsonSchema, commissionFileSchema, fileSentence, readCommissionFile, writeCommissionFile, type CommissionFile, type FileProblem } from './commissionFile'
+export { planSummary } from './planSummary'
+export { planText } from './planText'
+export { pathData, writeSvg } from './svg'

@@ -1,0 +1,103 @@
+/** Flat shapes made of straight lines and arcs, mm, x to the right and y up. */
+export type Point = { readonly x: number, readonly y: number }
+
+/** From where the last segment ended to a point: straight, or along an arc counter-clockwise (turn above 0) or clockwise, turn in degrees up to 360. */
+export type Segment = { readonly kind: 'line', readonly to: Point } | { readonly kind: 'arc', readonly to: Point, readonly radius: number, readonly turnDeg: number }
+
+export type Outline = { readonly start: Point, readonly segments: readonly Segment[] }
+
+const RADIANS = Math.PI / 180
+
+/** A point at an angle (degrees counter-clockwise from the right) and a distance from another. */
+export const pointAt = (centre: Point, angleDeg: number, distance: number): Point =>
+  ({ x: centre.x + distance * Math.cos(angleDeg * RADIANS), y: centre.y + distance * Math.sin(angleDeg * RADIANS) })
+
+/** A whole circle, as two half arcs. */
+export function circle(centre: Point, radius: number): Outline {
+  const right = pointAt(centre, 0, radius)
+  const left = pointAt(centre, 180, radius)
+  return { start: right, segments: [{ kind: 'arc', to: left, radius, turnDeg: 180 }, { kind: 'arc', to: right, radius, turnDeg: 180 }] }
+}
+
+/** A sector of a circle, from its centre; a circle when the sweep is whole. */
+export function sector(centre: Point, radius: number, fromDeg: number, sweepDeg: number): Outline {
+  if (sweepDeg >= 360) return circle(centre, radius)
+  return {
+    start: centre,
+    segments: [
+      { kind: 'line', to: pointAt(centre, fromDeg, radius) },
+      { kind: 'arc', to: pointAt(centre, fromDeg + sweepDeg, radius), radius, turnDeg: sweepDeg },
+      { kind: 'line', to: centre },
+    ],
+  }
+}
+
+/** Straight lines through points; closed when the last goes back to the first. */
+export const polyline = ([start, ...rest]: readonly [Point, ...Point[]], closed = false): Outline =>
+  ({ start, segments: [...rest, ...(closed ? [start] : [])].map((to) => ({ kind: 'line', to })) })
+
+/** An upright rectangle from its lower left corner. */
+export const rectangle = (x: number, y: number, width: number, height: number): Outline =>
+  polyline([{ x, y }, { x: x + width, y }, { x: x + width, y: y + height }, { x, y: y + height }], true)
+
+/** Area inside a closed outline, mm²; positive when it runs counter-clockwise. Shoelace for the chords, circular segments for the arcs. */
+export function outlineAreaMm2({ start, segments }: Outline): number {
+  let from = start
+  let area = 0
+  for (const segment of segments) {
+    area += (from.x * segment.to.y - segment.to.x * from.y) / 2
+    if (segment.kind === 'arc') {
+      const turn = Math.abs(segment.turnDeg) * RADIANS
+      area += Math.sign(segment.turnDeg) * segment.radius ** 2 * (turn - Math.sin(turn)) / 2
+    }
+    from = segment.to
+  }
+  return area
+}
+
+/** Length of an outline, mm. */
+export function outlineLengthMm({ start, segments }: Outline): number {
+  let from = start
+  let length = 0
+  for (const segment of segments) {
+    length += segment.kind === 'arc' ? segment.radius * Math.abs(segment.turnDeg) * RADIANS : Math.hypot(segment.to.x - from.x, segment.to.y - from.y)
+    from = segment.to
+  }
+  return length
+}
+
+/** Whether a point lies within a closed line through points (even-odd). */
+export function isInside({ x, y }: Point, ring: readonly Point[]): boolean {
+  let inside = false
+  ring.forEach((one, at) => {
+    const other = ring[(at + ring.length - 1) % ring.length]!
+    if ((one.y > y) !== (other.y > y) && x < (other.x - one.x) * (y - one.y) / (other.y - one.y) + one.x) inside = !inside
+  })
+  return inside
+}
+
+/** The outline moved, and mirrored top to bottom for drawings whose y runs down. */
+export function flipMove({ start, segments }: Outline, moveX: number, moveY: number): Outline {
+  const put = ({ x, y }: Point): Point => ({ x: x + moveX, y: moveY - y })
+  return {
+    start: put(start),
+    segments: segments.map((segment) => segment.kind === 'arc' ? { ...segment, to: put(segment.to), turnDeg: -segment.turnDeg } : { kind: 'line', to: put(segment.to) }),
+  }
+}
+
+/** The corners of the tightest convex outline round points, counter-clockwise. @see Andrew's monotone chain */
+export function convexHull<Corner extends Point>(points: readonly Corner[]): readonly Corner[] {
+  const sorted = [...points].sort((one, other) => one.x - other.x || one.y - other.y)
+  const half = (ordered: readonly Corner[]): Corner[] => {
+    const chain: Corner[] = []
+    for (const point of ordered) {
+      while (chain.length >= 2 && turn(chain.at(-2)!, chain.at(-1)!, point) <= 0) chain.pop()
+      chain.push(point)
+    }
+    return chain.slice(0, -1)
+  }
+  return [...half(sorted), ...half(sorted.reverse())]
+}
+
+/** Above 0 when three points turn to the left. */
+const turn = (one: Point, two: Point, three: Point): number => (two.x - one.x) * (three.y - one.y) - (two.y - one.y) * (three.x - one.x)

@@ -1,0 +1,69 @@
+/** What a tier is covered with, and what that means for paper standing on it. */
+export type Covering = {
+  readonly id: string
+  readonly name: string
+  /** What fixes set film on it. */
+  readonly glue: string
+  /** Whether a foot of set film keeps its stiffness on it for hours, softens slowly, or softens in minutes. */
+  readonly wetness: 'dry' | 'moist' | 'wet'
+  /** Water activity at its face, from the driest to the moistest recipe. */
+  readonly activity: readonly [number, number]
+  /** Usual thickness of the finished coat, mm, and what a cubic centimetre of it weighs, g. */
+  readonly thicknessMm: number
+  readonly gramsPerMl: number
+  /** Share of the coat that is needed on top: trimmed edges, bowl and tools. */
+  readonly wasteShare: number
+  /** Crumb coat under it, mm; 0 where it needs none. */
+  readonly crumbCoatMm: number
+  /** Minutes after covering until paper may go on. */
+  readonly readyMin: number
+  /** What to wait for, in words. */
+  readonly readyWhen: string
+  /** How light lies on it: the share of a highlight, and whether a comb leaves lines. */
+  readonly gloss: number
+  readonly combed: boolean
+  /** How it looks, CSS colour, unless the user gives the tier a colour. */
+  readonly colour: string
+}
+
+export const COVERINGS = [
+  {
+    id: 'fondant', name: 'Fondant', glue: 'piping gel or edible glue in a pressed line', wetness: 'dry', activity: [0.65, 0.8], thicknessMm: 3.5, gramsPerMl: 1.4, wasteShare: 0.3, crumbCoatMm: 2,
+    readyMin: 120, readyWhen: 'its skin is dry to the touch', gloss: 0.24, combed: false, colour: '#f7f1e8',
+  },
+  {
+    id: 'ganache', name: 'Ganache', glue: 'melted chocolate', wetness: 'moist', activity: [0.78, 0.9], thicknessMm: 4, gramsPerMl: 1.15, wasteShare: 0.15, crumbCoatMm: 2,
+    readyMin: 480, readyWhen: 'it has set firm, best overnight', gloss: 0.4, combed: false, colour: '#6b4634',
+  },
+  {
+    id: 'setButtercream', name: 'Set buttercream', glue: 'a dab of fresh buttercream or piping gel', wetness: 'moist', activity: [0.72, 0.86], thicknessMm: 6, gramsPerMl: 0.95, wasteShare: 0.15, crumbCoatMm: 2,
+    readyMin: 60, readyWhen: 'it has crusted or is firm from the cold and dry again', gloss: 0.16, combed: true, colour: '#f6ecd6',
+  },
+  {
+    id: 'freshButtercream', name: 'Fresh buttercream', glue: 'pressed in, with a dab of itself', wetness: 'wet', activity: [0.8, 0.93], thicknessMm: 6, gramsPerMl: 0.9, wasteShare: 0.15, crumbCoatMm: 2,
+    readyMin: 0, readyWhen: 'at once, as late as you can', gloss: 0.14, combed: true, colour: '#faf2df',
+  },
+  {
+    id: 'whippedCream', name: 'Whipped cream', glue: 'itself, fixed last of all', wetness: 'wet', activity: [0.96, 0.985], thicknessMm: 9, gramsPerMl: 0.5, wasteShare: 0.15, crumbCoatMm: 0,
+    readyMin: 0, readyWhen: 'only at the last minute', gloss: 0.08, combed: true, colour: '#fffdf7',
+  },
+  {
+    id: 'modellingChocolate', name: 'Modelling chocolate', glue: 'melted chocolate or piping gel', wetness: 'dry', activity: [0.5, 0.7], thicknessMm: 3, gramsPerMl: 1.3, wasteShare: 0.3, crumbCoatMm: 2,
+    readyMin: 60, readyWhen: 'it has firmed up', gloss: 0.3, combed: false, colour: '#f1e3d0',
+  },
+  {
+    id: 'dummy', name: 'Bare dummy', glue: 'whatever holds; mark it as not eaten', wetness: 'dry', activity: [0, 0], thicknessMm: 0, gramsPerMl: 0, wasteShare: 0, crumbCoatMm: 0,
+    readyMin: 0, readyWhen: 'at once', gloss: 0.05, combed: false, colour: '#fbf9f4',
+  },
+] as const satisfies readonly Covering[]
+
+export type CoveringId = (typeof COVERINGS)[number]['id']
+
+export const coveringIds = COVERINGS.map(({ id }) => id) as [CoveringId, ...CoveringId[]]
+
+/** @throws for an id that no covering has: files are checked before they come this far */
+export function coveringOf(id: CoveringId): Covering {
+  const covering = COVERINGS.find((each) => each.id === id)
+  if (!covering) throw new Error(`Expected a covering id of ${coveringIds.join(', ')}, got ${id}.`)
+  return covering
+}

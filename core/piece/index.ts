@@ -1,0 +1,1 @@
+export { cutListFor, drapedFootprint, pieceAreaDm2, type CutList, type Piece, type SizeClass } from './cutList'

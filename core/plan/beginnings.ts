@@ -1,0 +1,84 @@
+import { roundTier } from '../cake'
+import { compositionOf, untouched, type Composition, type Quiet } from '../compose'
+import { paperOf } from '../material'
+import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
+import { soakedSail, type CompositionKind, type TechniqueId } from '../technique'
+import { STARTING_TRAY } from '../tint'
+import type { Commission, PaperDecoration, SailSweep } from './commission'
+import { techniqueOf } from './paperwork'
+
+/** Colours that a new commission offers until the client's own are named. */
+export const STARTING_PALETTE: Commission['palette'] = [
+  { name: 'persimmon', colour: '#d9572b', role: 'main' },
+  { name: 'brick', colour: '#a8432e', role: 'accent' },
+  { name: 'cream', colour: '#f3dfc2', role: 'ground' },
+  { name: 'ink blue', colour: '#343a63', role: 'accent' },
+  { name: 'lichen', colour: '#93a06b', role: 'foliage' },
+]
+
+/** A sweep to begin with on a cake of a given height: from the lower left up to the right. */
+export const startingSweep = (topMm: number): SailSweep => ({
+  technique: 'soakedSail',
+  composition: 'sweep',
+  sail: { ...soakedSail.startingParameters },
+  sweep: { fromAngleDeg: -50, fromHeightMm: topMm * 0.1, toAngleDeg: 50, toHeightMm: topMm * 0.85, seenHeightMm: Math.min(110, Math.max(60, topMm * 0.4)), overlap: 0.45, taper: 0.55, heart: 0.5, irregularity: 0.6, seed: 7 },
+  quiet: { others: false, seams: false, back: false, places: [] },
+  byHand: untouched(),
+  colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 4, tray: { ...STARTING_TRAY } },
+  drying: { way: 'mat', soakWaterC: 38, ovenC: 80 },
+})
+
+/** What a brief begins with besides its name and hour. */
+export const STARTING_BRIEF = {
+  occasion: '',
+  stops: [],
+  workroom: { airC: 21, humidity: 0.5 },
+  venue: { airC: 21, humidity: 0.5 },
+  transport: { airC: 21, humidity: 0.5, coolCar: false },
+  keeping: 'roomTemperature',
+  limits: { noGelatine: false, noDairy: false, noAlcohol: false, noColours: [] },
+  portions: 0,
+  notes: '',
+  photos: [],
+} satisfies Partial<Commission['brief']>
+
+/** An empty commission to fill: one tier, nothing on it. */
+export function newCommission(id: string, now: Moment): Commission {
+  return {
+    id,
+    brief: {
+      ...STARTING_BRIEF,
+      name: 'New commission',
+      eventAt: momentText(dayOf(now) + 14 * MINUTES_PER_DAY + 15 * 60),
+      driveMin: 30,
+      completion: 'beforeDriving',
+      venueOpensMin: 12 * 60,
+      box: { widthMm: 300, depthMm: 300, heightMm: 300 },
+    },
+    palette: STARTING_PALETTE,
+    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], accents: [], tiersApart: 0 }],
+    chosen: 'a',
+  }
+}
+
+const STARTING_SEED = 11
+
+/** Nothing is kept free until the user asks for it, but loose elements keep off what lies there. */
+const startingQuiet = (kind: CompositionKind): Quiet => ({ others: kind === 'scatter' || kind === 'cluster', seams: false, back: false, places: [] })
+
+/** A composition to begin with, for a technique on these tiers. */
+export function startingComposition(kind: CompositionKind, technique: TechniqueId, parameters: Readonly<Record<string, unknown>>, tiers: readonly { readonly heightMm: number }[], seed = STARTING_SEED): Composition {
+  const definition = techniqueOf(technique)
+  return compositionOf(kind).starting({ tiers, seen: definition.seen(parameters), fillsRows: definition.layOut !== undefined, seed })
+}
+
+/** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
+export function startingPaperwork(id: string, technique: TechniqueId, tiers: readonly { readonly heightMm: number }[], kind?: CompositionKind): PaperDecoration {
+  const definition = techniqueOf(technique)
+  const composition = startingComposition(kind ?? definition.compositions[0]!, technique, definition.startingParameters, tiers)
+  const paper = definition.papers[0]!
+  return {
+    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(),
+    parameters: { ...definition.startingParameters }, composition,
+  } as unknown as PaperDecoration
+}

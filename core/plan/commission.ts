@@ -1,0 +1,148 @@
+import { z } from 'zod'
+import { accentSchema } from '../accent'
+import { boxSchema, cakeSchema } from '../cake'
+import { byHandSchema, compositionSchema, quietSchema, sweepSchema } from '../compose'
+import { climateSchema } from '../dry'
+import { parseMoment } from '../quantity'
+import { COMPLETIONS } from '../schedule'
+import { formatIds, paperIds } from '../material'
+import { finishIds, soakedSail, TECHNIQUES, type Technique } from '../technique'
+
+const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
+
+/** A picture kept with the commission, shrunk in the browser and carried in the file. */
+const photoSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(120),
+  dataUrl: z.string().max(600_000).regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture is expected.'),
+  widthPx: z.number().int().min(1).max(4000),
+  heightPx: z.number().int().min(1).max(4000),
+})
+
+export type Photo = z.infer<typeof photoSchema>
+
+export const MOST_PHOTOS = 8
+
+const MOST_SHADES = 6
+const MOST_FINISHES = 4
+
+/** What every decoration cut from sheets has besides its technique. */
+const shared = {
+  id: z.string().min(1).max(60),
+  composition: compositionSchema,
+  paper: z.enum(paperIds).meta({ label: 'Paper' }),
+  format: z.enum(formatIds).meta({ label: 'Sheets' }),
+  colour: hexColour.meta({ label: 'At the heart' }),
+  run: z.strictObject({ tail: hexColour.meta({ label: 'At the tail' }), steps: z.number().int().min(1).max(MOST_SHADES).meta({ label: 'Shades', kind: 'count', help: '1 is one colour for all' }) }),
+  finishes: z.array(z.strictObject({ finish: z.enum(finishIds), colour: hexColour.meta({ label: 'Colour' }), share: z.number().min(0.05).max(1).meta({ label: 'How much', kind: 'share' }) })).max(MOST_FINISHES),
+  quiet: quietSchema,
+  byHand: byHandSchema,
+}
+
+type DecorationOf<Each> = Each extends Technique<infer Parameters, infer Id> ? z.infer<z.ZodObject<typeof shared>> & { technique: Id, parameters: z.infer<Parameters> } : never
+
+/** A decoration cut from sheets: a technique, where a composition puts it, its paper, colours and finishes, what was changed by hand. */
+export type PaperDecoration = DecorationOf<(typeof TECHNIQUES)[number]>
+
+const [first, ...others] = TECHNIQUES.map(({ id, parameters }) => z.strictObject({ ...shared, technique: z.literal(id), parameters }))
+
+/** One member for each technique that is listed: adding one there is enough. */
+const paperworkSchema = (z.discriminatedUnion('technique', [first!, ...others]) as unknown as z.ZodType<PaperDecoration>)
+  .refine(({ technique, composition }) => TECHNIQUES.find(({ id }) => id === technique)?.compositions.some((kind) => kind === composition.kind), { path: ['composition'], message: 'This technique is not arranged in this way.' })
+
+export const MOST_PAPERWORK = 12
+export const MOST_ACCENTS = 8
+
+/** What must not be in it, asked by the client. */
+const limitsSchema = z.strictObject({
+  noGelatine: z.boolean().meta({ label: 'No gelatine' }),
+  noDairy: z.boolean().meta({ label: 'No dairy' }),
+  noAlcohol: z.boolean().meta({ label: 'No alcohol carrier' }),
+  noColours: z.array(z.string().min(1).max(60)).max(12).meta({ label: 'No colour of this kind' }),
+})
+
+/** How the decorated cake is kept until the event. */
+const KEEPINGS = ['roomTemperature', 'chilledSealed'] as const
+
+/** What was asked for: when, where, in what air, in which box. */
+export const briefSchema = z.strictObject({
+  name: z.string().min(1).max(80).meta({ label: 'Commission' }),
+  occasion: z.string().max(120).meta({ label: 'Occasion' }),
+  eventAt: z.string().refine((text) => parseMoment(text).ok, 'A date and hour such as 2026-12-05T18:30 is expected.').meta({ label: 'Event' }),
+  driveMin: z.number().min(0).max(1440).meta({ label: 'Drive', kind: 'duration' }),
+  stops: z.array(z.strictObject({
+    name: z.string().min(1).max(60),
+    minutes: z.number().min(0).max(600).meta({ label: 'Stop', kind: 'duration' }),
+  })).max(6),
+  completion: z.enum(COMPLETIONS).meta({ label: 'Who completes it' }),
+  venueOpensMin: z.number().int().min(0).max(1440).meta({ label: 'Venue opens' }),
+  workroom: climateSchema,
+  venue: climateSchema,
+  transport: climateSchema.extend({ coolCar: z.boolean().meta({ label: 'Cool car' }) }),
+  keeping: z.enum(KEEPINGS).meta({ label: 'Kept until the event' }),
+  box: boxSchema,
+  limits: limitsSchema,
+  portions: z.number().int().min(0).max(2000).meta({ label: 'Portions asked', kind: 'count' }),
+  notes: z.string().max(4000).meta({ label: 'Notes' }),
+  photos: z.array(photoSchema).max(MOST_PHOTOS),
+})
+
+/** A sweep of soaked sails: where it runs, how it is made, coloured and dried. */
+export const sailSweepSchema = z.strictObject({
+  technique: z.literal('soakedSail'),
+  composition: z.literal('sweep'),
+  sail: soakedSail.parameters,
+  sweep: sweepSchema,
+  quiet: quietSchema,
+  byHand: byHandSchema,
+  colour: z.strictObject({
+    heart: hexColour.meta({ label: 'At the heart' }),
+    tail: hexColour.meta({ label: 'At the tail' }),
+    steps: z.number().int().min(1).max(6).meta({ label: 'Shades', kind: 'count' }),
+    tray: z.strictObject({
+      lengthMm: z.number().min(80).max(800).meta({ label: 'Tray long', kind: 'length' }),
+      widthMm: z.number().min(80).max(800).meta({ label: 'Tray wide', kind: 'length' }),
+      depthMm: z.number().min(2).max(60).meta({ label: 'Bath deep', kind: 'length' }),
+    }),
+  }),
+  drying: z.strictObject({
+    way: z.enum(['mat', 'oven']),
+    soakWaterC: z.number().min(5).max(60).meta({ label: 'Soaking water', kind: 'temperature' }),
+    ovenC: z.number().min(50).max(100).meta({ label: 'Oven', kind: 'temperature' }),
+  }),
+})
+
+export const PALETTE_ROLES = ['main', 'accent', 'ground', 'foliage'] as const
+
+/** One of several cakes that would answer the brief. */
+export const optionSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(40).meta({ label: 'Option' }),
+  cake: cakeSchema,
+  decorations: z.array(sailSweepSchema).max(1),
+  paperwork: z.array(paperworkSchema).max(MOST_PAPERWORK),
+  accents: z.array(accentSchema).max(MOST_ACCENTS),
+  tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
+})
+
+export type Option = z.infer<typeof optionSchema>
+
+export const MOST_OPTIONS = 6
+
+/** What is wanted: the brief, the colours, and the cakes that would answer it, one of them chosen. */
+export const commissionSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  brief: briefSchema,
+  palette: z.array(z.strictObject({ name: z.string().min(1).max(40), colour: hexColour, role: z.enum(PALETTE_ROLES) })).max(24),
+  options: z.array(optionSchema).min(1).max(MOST_OPTIONS).refine((options) => new Set(options.map(({ id }) => id)).size === options.length, { message: 'Each option needs an id of its own.' }),
+  chosen: z.string(),
+}).refine(({ options, chosen }) => options.some(({ id }) => id === chosen), { path: ['chosen'], message: 'The chosen option is not among the options.' })
+
+export type Commission = z.infer<typeof commissionSchema>
+
+/** The option that is chosen. Works on drafts too, so that what is changed is the option itself. */
+export const chosenOption = (commission: Commission): Option => commission.options.find(({ id }) => id === commission.chosen)!
+
+/** The same commission with another option chosen. */
+export const choosing = (commission: Commission, id: string): Commission => ({ ...commission, chosen: id })
+export type SailSweep = z.infer<typeof sailSweepSchema>

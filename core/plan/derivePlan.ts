@@ -1,0 +1,214 @@
+import { stackTiers } from '../cake'
+import { careCard } from '../care'
+import { freePatches, type Standing } from '../compose'
+import { shareDiscs, strokesOn, type CutDisc } from '../cut'
+import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
+import { coveringOf, DROP_ML, DYES, RICE_FILM } from '../material'
+import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
+import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
+import { fillFormers, paceWorking, walkBack, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Work } from '../schedule'
+import { costOf, discSupplies } from '../supply'
+import { soakedSail } from '../technique'
+import { evenLadder, mixFor, nearestStrength, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
+import { accentStage, anchorsOf } from './accents'
+import { arrange, type Arrangement } from './arrange'
+import { fitting } from './boxFit'
+import { cakeStage } from './cakeStage'
+import { cautionsFor, tiersTouched } from './cautions'
+import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
+import type { Plan, PlanInputs } from './plan'
+import { paperworkStage, type Paperwork } from './paperwork'
+import { remember } from './remember'
+import { roadWorking } from './road'
+import { discCount, leafStatesOf, tallyOf } from './tally'
+import type { Workshop } from './workshop'
+
+const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
+const UNDYED = { heart: '#efece2', tail: '#efece2', steps: 1, tray: STARTING_TRAY } as const
+const STARTING_DRYING: SailSweep['drying'] = { way: 'mat', soakWaterC: 38, ovenC: 80 }
+
+/** The colours of a sweep: the dye mix of its heart, and shades from tail to heart that look evenly stepped. */
+function tintStage({ heart, tail, steps }: Pick<SailSweep['colour'], 'heart' | 'tail' | 'steps'>): Pick<Plan, 'mix' | 'ladder'> {
+  const mix = mixFor(heart, DYES)
+  return { mix, ladder: evenLadder(mix.dose, nearestStrength(mix.dose, tail, DYES), steps, DYES) }
+}
+
+type PieceInputs = { readonly elements: readonly { readonly sized: Arrangement['sails'][number]['sized'], readonly shade: number }[], readonly count: Working }
+
+/** The cut list and the discs it is laid on. */
+function pieceStage({ elements, count }: PieceInputs): { cutList: CutList, discs: readonly CutDisc[] } {
+  const cutList = cutListFor(elements.map(({ sized }) => sized), count, soakedSail.spareShare, (element) => elements[element]!.shade)
+  return { cutList, discs: shareDiscs(cutList.pieces) }
+}
+
+type BathInputs = { readonly pieces: readonly Piece[], readonly total: Working, readonly ladder: readonly LadderStep[], readonly tray: SailSweep['colour']['tray'] }
+
+/** One bath for all shades that have pieces, pale first. */
+function bathStage({ pieces, total, ladder, tray }: BathInputs): SteppedBath | null {
+  const batches = ladder.map((_, shade) => {
+    const dipped = pieces.filter((piece) => piece.shade === shade)
+    return { pieceCount: dipped.length, areaDm2: dipped.reduce((sum, piece) => sum + pieceAreaDm2(piece), 0) }
+  })
+  return pieces.length === 0 ? null : steppedBath(ladder, batches, total, tray, DYES)
+}
+
+type DryInputs = { readonly drying: SailSweep['drying'], readonly workroom: Climate, readonly venue: Climate, readonly transport: Climate }
+
+const dryStage = ({ drying, workroom, venue, transport }: DryInputs): DryingEstimate =>
+  estimateDrying({ sheet: RICE_FILM, way: drying.way, soakWaterC: drying.soakWaterC, ovenC: drying.ovenC, workroom, venue, transport })
+
+type ScheduleInputs = {
+  readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping'> & { readonly roadMin: number }
+  readonly warmMin: number
+  readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace'>
+  readonly cutList: CutList
+  readonly sails: Working
+  readonly gather: number
+  readonly drying: DryingEstimate
+  readonly making: readonly Making[]
+}
+
+/** Loads on the formers, the work they make, and the latest timetable for it. */
+function scheduleStage({ brief, warmMin, workshop, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
+  const former = drying.way === 'mat' ? workshop.mats : workshop.trays
+  const { loads, tooBig } = fillFormers(cutList.pieces, gather, former)
+  const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making)
+  const result = { loads, tooBig: tooBig.length, work }
+  const hasSails = cutList.pieces.length > 0
+  if (!hasSails && making.length === 0) return { ...result, timetable: refuse({ code: 'nothing-to-make' }) }
+  const { firm, set } = drying.ready
+  if (hasSails && (!firm.planned || !set.planned)) return { ...result, timetable: refuse({ code: 'never-sets' }) }
+  const timetable = walkBack({
+    eventAt: valueOf(parseMoment(brief.eventAt)),
+    driveMin: brief.roadMin,
+    warmMin,
+    warmedFor: brief.keeping === 'roomTemperature' ? 'placing' : 'showing',
+    completion: brief.completion,
+    work,
+    times: { onFormerMin: Math.ceil(firm.planned?.value ?? 0), untilSetMin: Math.ceil(set.planned?.value ?? 0), ovenMin: drying.way === 'oven' ? Math.ceil(set.planned?.value ?? 0) : null },
+    formers: { name: drying.way === 'mat' ? 'mat' : 'tray', count: former.count },
+    ovenPlaces: workshop.ovenPlaces,
+    hours: workshop.hours,
+  })
+  return { ...result, timetable }
+}
+
+/** The hour to start with its working, down to the event and the drive. */
+function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['timetable'], loads: number, work: Work, drying: DryingEstimate, making: readonly Making[]): Working | null {
+  if (!timetable.ok) return null
+  const { leaveAt, startBy } = timetable.value
+  const atVenue = commission.brief.completion === 'atVenue'
+  const inputs = {
+    event: typed('event', valueOf(parseMoment(commission.brief.eventAt)), 'moment', 'Brief'),
+    before: starting('finished before guests look', BEFORE_EVENT_MIN, 'duration', 'usual'),
+    drive: roadWorking(commission.brief),
+    ...(atVenue ? { place: work.place } : {}),
+  }
+  const leave = derive('leave by', 'moment', 'back from the event', `{event} − {before}${atVenue ? ' − {place}' : ''} − {drive}`, inputs, () => leaveAt)
+  const former = drying.way === 'mat' ? 'mats' : 'trays'
+  const makingHands = sumOf('paper decorations', 'duration', 'hands added up', making.map(({ hands }) => hands))
+  const shared = { leave, hands: work.total, carLoad: paceWorking(workshop.pace, 'loadMin'), ...(making.length > 0 && { paper: makingHands }) }
+  const first = making.length > 0 ? ', {paper} before the film is cut' : ''
+  if (!drying.ready.firm.planned || !drying.ready.set.planned || loads === 0) {
+    return derive('start by', 'moment', 'walked back in working hours', `the latest beginning found, back from {leave}: {hands} of work in working hours${first}, {carLoad}`, shared, () => startBy)
+  }
+  return derive('start by', 'moment', 'walked back in working hours',
+    `the latest beginning found, back from {leave}: {loads} on {formers}, each {firm} before it leaves, the last {set} before it is chosen, {hands} of work in working hours${first}, {carLoad}`,
+    {
+      ...shared,
+      loads: derive('loads', 'count', 'pieces on formers', `pieces laid on {formers} until none is left`, { formers: typed(former, drying.way === 'mat' ? workshop.mats.count : workshop.trays.count, 'count', 'Dry') }, () => loads),
+      formers: typed(former, drying.way === 'mat' ? workshop.mats.count : workshop.trays.count, 'count', 'Dry'),
+      firm: drying.ready.firm.planned,
+      set: drying.ready.set.planned,
+    }, () => startBy)
+}
+
+const usedDyes = (bath: SteppedBath | null): readonly string[] => bath ? DYES.map(({ id }) => id).filter((id) => bath.steps.some(({ wholeDrops }) => wholeDrops[id] > 0)) : []
+
+type Stages = ReturnType<typeof rememberStages>
+
+/** The slow stages, each remembered by its inputs. */
+const rememberStages = () => ({
+  stack: remember(stackTiers),
+  arrange: remember(arrange),
+  paperwork: remember(paperworkStage),
+  accent: remember(accentStage),
+  cake: remember(cakeStage),
+  tint: remember(tintStage),
+  pieces: remember(pieceStage),
+  bath: remember(bathStage),
+  dry: remember(dryStage),
+  schedule: remember(scheduleStage),
+})
+
+/** Decorations one after the other, each keeping off what it is told to of those before it. @param mostTopMm how high they may reach above the board, if they travel on the cake */
+function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], { stack, sails }: Arrangement, mostTopMm: number | null): readonly Paperwork[] {
+  const standing: Standing[] = sails.map(({ element, sized }) => ({ elements: [{ ...element, size: 1 }], seen: { widthMm: sized.seenWidthMm, heightMm: sized.seenHeightMm }, hasSeams: false }))
+  return wanted.map((decoration) => {
+    const made = stages.paperwork({ decoration, stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm })
+    standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.onTheCake })
+    return made
+  })
+}
+
+function planWith(stages: Stages, inputs: PlanInputs): Plan {
+  const { commission, workshop } = inputs
+  const { brief } = commission
+  const { cake, decorations, paperwork: wanted, accents, tiersApart } = chosenOption(commission)
+  const decoration = decorations[0] ?? null
+  const discsMm = workshop.discs.filter(({ inUse }) => inUse).map(({ diameterMm }) => diameterMm)
+  const colour = decoration?.colour ?? UNDYED
+  const drying = decoration?.drying ?? STARTING_DRYING
+
+  const arrangement = stages.arrange({ stack: stages.stack({ tiers: cake.tiers }), decoration, discsMm })
+  const warmsInWorkroom = brief.completion === 'beforeDriving' && brief.keeping === 'roomTemperature'
+  const paperwork = paperworkOf(stages, wanted, arrangement, brief.completion === 'beforeDriving' ? brief.box.heightMm - cake.board.thicknessMm : null)
+  const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
+  const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
+  const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
+  const { fit, finished, remedies } = fitting(cake, brief.box, arrangement, { sailsOn: brief.completion === 'beforeDriving', tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, paperwork)
+  const { mix, ladder } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps })
+  const { cutList, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count })
+  const bath = stages.bath({ pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
+  const { airC, humidity } = brief.transport
+  const climates = { workroom: brief.workroom, venue: brief.venue, transport: { airC, humidity } }
+  const estimate = stages.dry({ drying, ...climates })
+  const dryingWhenDamp = stages.dry({ drying, ...climates, workroom: { ...brief.workroom, ...DAMP } })
+  const { loads, tooBig, work, timetable } = stages.schedule({
+    brief: { eventAt: brief.eventAt, completion: brief.completion, keeping: brief.keeping, roadMin: roadWorking(brief).value },
+    warmMin: Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0),
+    workshop: { mats: workshop.mats, trays: workshop.trays, ovenPlaces: workshop.ovenPlaces, hours: workshop.hours, pace: workshop.pace },
+    cutList, sails: arrangement.count, gather: decoration?.sail.gather ?? soakedSail.startingParameters.gather, drying: estimate, making,
+  })
+  const supplies = discSupplies(discs, workshop.discs)
+  const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
+  const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const cost = costOf(supplies, (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
+  const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
+  const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
+  return {
+    arrangement, paperwork, accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    careCard: careCard({
+      sails: arrangement.count.value,
+      glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],
+      venueHumidity: brief.venue.humidity,
+      venueSoftMin: estimate.venueSoftMin,
+      skewers,
+      paper: paperwork.filter(({ elements }) => elements.length > 0).map(({ name, removals }) => ({ name: name.toLowerCase(), removals })),
+      accents: planned.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
+      dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) => covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : []),
+    }),
+    tally: tallyOf({ arrangement, paperwork, pieces: cutList.total, discs, loads: loads.length, leaveAt: timetable.ok ? timetable.value.leaveAt : null, bath, handsOn: work.total, cost, startBy, noStart, cautions, units: inputs.units }),
+    leafStates: leafStatesOf(cautions, arrangement.sails.length > 0, paperwork.length > 0),
+  }
+}
+
+/** A planner that remembers each stage, for many edits of the same commission. Same inputs, same plan, whatever was asked before. */
+export function createPlanner(): (inputs: PlanInputs) => Plan {
+  const stages = rememberStages()
+  return (inputs) => planWith(stages, inputs)
+}
+
+/** The plan that follows from a commission and a workshop. Pure: nothing else enters. */
+export const derivePlan = (inputs: PlanInputs): Plan => createPlanner()(inputs)

@@ -1,0 +1,58 @@
+import type { BoxFit } from '../cake'
+import type { Fitting } from './boxFit'
+import type { CakeFacts } from './cakeStage'
+import type { CareCard, Caution, Leaf } from '../care'
+import type { CutDisc } from '../cut'
+import type { DryingEstimate } from '../dry'
+import type { CutList } from '../piece'
+import type { Moment, Result, UnitSystem, Working } from '../quantity'
+import type { FormerLoad, NoTimetable, Timetable, Work } from '../schedule'
+import type { DiscSupply } from '../supply'
+import type { LadderStep, Mix, SteppedBath } from '../tint'
+import type { PlannedAccent } from './accents'
+import type { Arrangement } from './arrange'
+import type { Commission } from './commission'
+import type { Paperwork } from './paperwork'
+import type { Workshop } from './workshop'
+
+/** What goes into a plan: what is wanted, what we have, and the hour it is now. */
+export type PlanInputs = { readonly commission: Commission, readonly workshop: Workshop, readonly now: Moment, readonly units: UnitSystem }
+
+export const TALLY_IDS = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const
+export type TallyId = (typeof TALLY_IDS)[number]
+
+/** A figure of the tally; `working` is null when there is none to give, and `none` says why. */
+export type TallyFigure = { readonly id: TallyId, readonly label: string, readonly working: Working | null, readonly beside: string, readonly none: string }
+
+export type LeafState = 'empty' | 'ready' | 'look' | 'stop'
+
+/** Everything that follows from a commission and a workshop. */
+export type Plan = {
+  readonly arrangement: Arrangement
+  readonly paperwork: readonly Paperwork[]
+  readonly accents: readonly PlannedAccent[]
+  readonly cake: CakeFacts
+  /** As it travels. */
+  readonly fit: BoxFit
+  readonly finished: Fitting['finished']
+  readonly remedies: Fitting['remedies']
+  readonly cost: Working
+  readonly mix: Mix
+  readonly ladder: readonly LadderStep[]
+  readonly cutList: CutList
+  readonly discs: readonly CutDisc[]
+  readonly strokes: Working
+  readonly supplies: readonly DiscSupply[]
+  readonly bath: SteppedBath | null
+  readonly drying: DryingEstimate
+  /** The same film in the same way in a room at 75 %. */
+  readonly dryingWhenDamp: DryingEstimate
+  readonly loads: readonly FormerLoad[]
+  readonly work: Work
+  readonly timetable: Result<Timetable, NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }>
+  readonly careCard: CareCard
+  readonly skewers: number
+  readonly cautions: readonly Caution[]
+  readonly tally: readonly TallyFigure[]
+  readonly leafStates: Readonly<Record<Leaf, LeafState>>
+}

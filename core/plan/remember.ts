@@ -1,0 +1,18 @@
+const KEPT = 12
+
+/**
+ * A function that remembers its last results by what went in, so that a stage whose inputs did not change is not worked out again.
+ * Inputs are told apart by their content, since edits arrive as fresh copies.
+ */
+export function remember<Inputs, Result>(compute: (inputs: Inputs) => Result): (inputs: Inputs) => Result {
+  const kept = new Map<string, Result>()
+  return (inputs) => {
+    const key = JSON.stringify(inputs)
+    const known = kept.get(key)
+    if (known !== undefined) return known
+    const result = compute(inputs)
+    kept.set(key, result)
+    if (kept.size > KEPT) kept.delete(kept.keys().next().value!)
+    return result
+  }
+}

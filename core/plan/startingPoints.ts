@@ -1,0 +1,63 @@
+/** Composed beginnings: whole cakes' worth of decoration, laid on the user's own tiers. */
+import { startingAccent, type FollowingAccent } from '../accent'
+import { stackHeightMm, stackTiers, type Cake } from '../cake'
+import type { CompositionKind, TechniqueId } from '../technique'
+import { startingPaperwork, startingSweep } from './beginnings'
+import type { Option, PaperDecoration, SailSweep } from './commission'
+
+/** What a beginning puts on a cake; everything else of the option stays. */
+export type Beginning = Pick<Option, 'decorations' | 'paperwork' | 'accents'>
+
+export type StartingPoint = { readonly id: string, readonly name: string, readonly say: string, readonly on: (cake: Cake) => Beginning }
+
+type Changes = { readonly kind?: CompositionKind, readonly parameters?: object, readonly composition?: object, readonly colour?: string, readonly finishes?: PaperDecoration['finishes'], readonly run?: PaperDecoration['run'] }
+
+/** A decoration as it usually begins on a cake, with changes. */
+function made(cake: Cake, id: string, technique: TechniqueId, { kind, parameters = {}, composition = {}, ...rest }: Changes = {}): PaperDecoration {
+  const base = startingPaperwork(id, technique, cake.tiers, kind)
+  return { ...base, ...rest, parameters: { ...base.parameters, ...parameters }, composition: { ...base.composition, ...composition } } as PaperDecoration
+}
+
+const topOf = ({ tiers }: Cake): number => tiers.length - 1
+const heightOf = ({ tiers }: Cake, tier: number): number => tiers[Math.min(tier, tiers.length - 1)]!.heightMm
+const sweepOn = (cake: Cake, change: Partial<SailSweep['sweep']>): SailSweep => {
+  const base = startingSweep(stackHeightMm(stackTiers(cake)))
+  return { ...base, sweep: { ...base.sweep, ...change } }
+}
+const gilded = (share: number): PaperDecoration['finishes'] => [{ finish: 'edgeGilding', colour: '#c9a24b', share }]
+const pearls = (follows: string): FollowingAccent => ({ ...startingAccent('pearls', 'pearl', follows), sizeMm: 5, perElement: 1.5 })
+
+export const STARTING_POINTS: readonly StartingPoint[] = [
+  {
+    id: 'frontCascade', name: 'Front cascade', say: 'Soaked sails pour from the upper right down the front, pearls between them.',
+    on: (cake) => { const high = stackHeightMm(stackTiers(cake)); return { decorations: [sweepOn(cake, { fromAngleDeg: 42, fromHeightMm: high * 0.86, toAngleDeg: -28, toHeightMm: high * 0.06, heart: 0.6, overlap: 0.55, seed: 12 })], paperwork: [], accents: [pearls('sails')] } },
+  },
+  {
+    id: 'collarAndCrown', name: 'Collar and crown', say: 'A torn collar at the foot, spires standing on top, the rest quiet.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'collar', 'tornRuffle'), made(cake, 'crown', 'steamedSpire', { parameters: { seenMm: 96 }, composition: { count: 5, spanDeg: 230, reach: 0.7 }, finishes: gilded(0.7) })], accents: [] }),
+  },
+  {
+    id: 'laceAndMoths', name: 'Lace and moths', say: 'Scrolls round the top tier, moths rising past them.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'lace', 'stripScroll'), made(cake, 'moths', 'butterfly', { kind: 'sweep', composition: { fromAngleDeg: -70, toAngleDeg: 60, overlap: 0 }, finishes: gilded(0.6) })], accents: [] }),
+  },
+  {
+    id: 'windblown', name: 'Windblown', say: 'Formed sails across the tiers, deep at the heart, gilded at the rim.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'windblown', 'formedSail', { parameters: { former: 'crumpled foil' }, composition: { fromAngleDeg: -60, toAngleDeg: 70, overlap: 0.5 }, run: { tail: '#f3dfc2', steps: 4 }, finishes: gilded(0.5) })], accents: [] }),
+  },
+  {
+    id: 'cloth', name: 'Cloth and bow', say: 'A crumpled wrap round the lowest tier, a bow above it.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'cloth', 'formedWrap', { parameters: { heightMm: Math.min(250, Math.max(30, Math.round(heightOf(cake, 0) * 0.8))) }, composition: { toMm: heightOf(cake, 0) } }), made(cake, 'bow', 'fabricBow', { composition: { tier: Math.min(1, topOf(cake)), upMm: 4 } })], accents: [] }),
+  },
+  {
+    id: 'wings', name: 'Wings', say: 'A pair of layered wings on the top tier, a scatter of quills below.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'wings', 'layeredWings', { finishes: [{ finish: 'edgeGilding', colour: '#c3c7cc', share: 1 }] }), made(cake, 'quills', 'silhouette', { kind: 'scatter', parameters: { seenMm: Math.min(60, heightOf(cake, 0) * 0.6), footMm: 0 }, composition: { tier: 0, count: 6, taper: 0.6 } })], accents: [] }),
+  },
+  {
+    id: 'clouds', name: 'Clouds and globes', say: 'A drift of puffs over the lowest shoulder, globes on top.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'puffs', 'puff', { run: { tail: '#f3dfc2', steps: 3 }, composition: { wideMm: 170, highMm: 70 } }), made(cake, 'globes', 'foldedGlobe', { parameters: { seenMm: 34 }, composition: { spanDeg: 200, reach: 0.6 } })], accents: [pearls('puffs')] }),
+  },
+  {
+    id: 'embers', name: 'Embers', say: 'Pan sails climb the side like dry leaves, flakes of leaf among them.',
+    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'embers', 'panSail', { composition: { fromAngleDeg: -55, toAngleDeg: 50, overlap: 0.45 }, run: { tail: '#f3dfc2', steps: 4 } })], accents: [{ ...startingAccent('flakes', 'leafFlake', 'embers'), perElement: 1 }] }),
+  },
+]

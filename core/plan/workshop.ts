@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import { DISC_DIAMETERS_MM } from '../material'
+import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
+import { discStockSchema, pricesSchema, STARTING_PRICES } from '../supply'
+
+const formerSchema = z.strictObject({
+  count: z.number().int().min(0).max(60).meta({ label: 'How many', kind: 'count' }),
+  lengthMm: z.number().min(100).max(1200).meta({ label: 'Long', kind: 'length' }),
+  widthMm: z.number().min(100).max(1200).meta({ label: 'Wide', kind: 'length' }),
+})
+
+/** What the studio has: film on the shelf, mats and trays, oven, hours and pace. */
+export const workshopSchema = z.strictObject({
+  discs: z.array(discStockSchema).length(DISC_DIAMETERS_MM.length)
+    .refine((discs) => DISC_DIAMETERS_MM.every((diameterMm) => discs.some((disc) => disc.diameterMm === diameterMm)), { message: 'Each disc size must be listed once.' }),
+  mats: formerSchema,
+  trays: formerSchema,
+  ovenPlaces: z.number().int().min(0).max(8).meta({ label: 'Trays in the oven at once', kind: 'count' }),
+  hours: workingHoursSchema,
+  pace: paceSchema,
+  fridgeC: z.number().min(0).max(12).meta({ label: 'Refrigerator', kind: 'temperature' }),
+  prices: pricesSchema,
+})
+
+export type Workshop = z.infer<typeof workshopSchema>
+
+const hour = (clock: number): number => clock * 60
+
+/** A small studio, as a beginning for the user's own. */
+export const STARTING_WORKSHOP: Workshop = {
+  discs: DISC_DIAMETERS_MM.map((diameterMm) => ({ diameterMm, onHand: 10, packSize: 10, inUse: true })),
+  mats: { count: 2, lengthMm: 400, widthMm: 300 },
+  trays: { count: 2, lengthMm: 420, widthMm: 330 },
+  ovenPlaces: 2,
+  hours: {
+    days: [false, false, true, true, true, true, true],
+    spells: [{ fromMin: hour(9), toMin: hour(13) }, { fromMin: hour(14), toMin: hour(18) }],
+  },
+  pace: STARTING_PACE,
+  fridgeC: 4,
+  prices: STARTING_PRICES,
+}

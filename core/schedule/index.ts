@@ -1,0 +1,5 @@
+export { fillFormers, type Former, type FormerLoad, type LaidPiece } from './formerLoads'
+export { paceSchema, paceWorking, STARTING_PACE, type Pace } from './pace'
+export { COMPLETIONS, workFor, type Completion, type Making, type Work } from './tasks'
+export { BEFORE_EVENT_MIN, walkBack, type NoTimetable, type Slot, type SlotKind, type Timetable, type TimetableQuestion } from './timetable'
+export { latestSlot, latestSlots, workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'

@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { setting, type Working } from '../quantity'
+
+const minutes = (label: string) => z.number().min(0).max(240).meta({ label, kind: 'duration' })
+
+/** How long hands take, minutes; for one piece unless the name says otherwise. */
+export const paceSchema = z.strictObject({
+  cutMin: minutes('Cut and number a piece'),
+  doseMin: minutes('Mix a dose and test it'),
+  drapeMin: minutes('Soak, dab and drape a piece'),
+  liftMin: minutes('Lift a piece off'),
+  chooseMin: minutes('Choose and trim a piece'),
+  placeMin: minutes('Place a sail'),
+  packMin: minutes('Pack, whole job'),
+  loadMin: minutes('Load the car, whole job'),
+})
+
+export type Pace = z.infer<typeof paceSchema>
+
+/** Guesses to calibrate first. */
+export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15 }
+
+/** A pace with its working. */
+export const paceWorking = (pace: Pace, key: keyof Pace): Working =>
+  setting(paceSchema.shape[key].meta()!.label as string, pace[key], STARTING_PACE[key], 'duration', 'guess', 'Timetable')

@@ -1,0 +1,133 @@
+import type { z } from 'zod'
+import type { FlatSide } from '../cake'
+import type { Outline, Point3 } from '../geometry'
+import type { PaperId } from '../material'
+import type { Working } from '../quantity'
+import type { FinishId } from './finish'
+import type { Mesh } from './mesh'
+
+/** A hand movement the technique asks for; amounts come later. */
+export type Step = { readonly id: string, readonly name: string, readonly say: string }
+
+/** A step whose minutes follow from pieces and elements, and how long the work rests after it. */
+export type TimedStep = Step & { readonly perPieceMin: number, readonly perElementMin: number, readonly fixedMin: number, readonly waitMin: number }
+
+/** Something that can hurt a person or spoil food at a step. */
+export type TechniqueCaution = { readonly id: string, readonly at: string, readonly say: string }
+
+/** What is seen when it went wrong, why, and what to do next time. */
+export type Failure = { readonly seen: string, readonly because: string, readonly next: string }
+
+/** A thing used that is not food and must be counted in and out. */
+export type HoldingPart = { readonly id: string, readonly name: string, readonly perElement: number }
+
+/**
+ * One element in its place on a tier's side or on what is free of its top: degrees round the tier's middle from the front, its size as a share of the biggest.
+ * `heightMm` is where its foot is, above the board; `outMm` how far that is from the tier's middle, on a top. `spanDeg` is how far it reaches along the edge, for what runs round;
+ * `rollDeg` how far it is rolled out of the upright; `row` counts rows from the top; `away` runs from 0 at the composition's heart to 1 at its tail.
+ */
+export type PlacedElement = {
+  readonly index: number
+  readonly tier: number
+  readonly on: 'side' | 'top'
+  readonly angleDeg: number
+  readonly spanDeg: number
+  readonly heightMm: number
+  readonly outMm: number
+  readonly size: number
+  readonly rollDeg: number
+  readonly row: number
+  readonly away: number
+  readonly mirrored: boolean
+  /** The face it covers, for a panel cut to one. */
+  readonly face?: { readonly widthMm: number, readonly heightMm: number } | undefined
+  readonly seed: number
+}
+
+/** Room that a composition leaves a technique on one tier: how long round, how high, and where; and the tier's flat faces, none on a round one. */
+export type BandRoom = {
+  readonly tier: number
+  readonly fromDeg: number
+  readonly spanDeg: number
+  readonly footMm: number
+  readonly topMm: number
+  readonly length: Working
+  readonly height: Working
+  readonly faces: readonly FlatSide[]
+  readonly seed: number
+  readonly irregularity: number
+}
+
+/** Ways of arranging that techniques can be placed by. */
+export const COMPOSITION_KINDS = ['band', 'sweep', 'cluster', 'crown', 'scatter', 'pair', 'single'] as const
+export type CompositionKind = (typeof COMPOSITION_KINDS)[number]
+
+/** Elements as they were laid out, with how many and why. */
+export type Layout = { readonly elements: readonly PlacedElement[], readonly count: Working }
+
+/** Flat pieces that an element takes: their outline as cut, at true size, what is cut out of it, where it is folded and glued, which face shows. */
+export type PieceKind = {
+  readonly name: string
+  readonly outline: Outline
+  readonly holes?: readonly Outline[]
+  readonly folds: readonly Outline[]
+  /** Parts that are glued under a neighbour. */
+  readonly flaps?: readonly Outline[]
+  readonly face: string
+  readonly width: Working
+  readonly height: Working
+  readonly perElement: number
+}
+
+/** A point of the tier's side, so far off its wall. */
+export type Wall = (angleDeg: number, heightMm: number, outMm: number) => Point3
+
+/** Ingredients that clients ask to leave out. */
+export type Ingredient = 'gelatine' | 'dairy' | 'alcohol'
+
+/** Why a paper must not be used. */
+type Unfit = Readonly<Partial<Record<PaperId, string>>>
+
+/**
+ * A technique: one way of making elements out of edible paper. To add one, write its file and list it in `index.ts`;
+ * its form, drawing, piece list, steps, hours and cautions follow from what is declared here.
+ */
+export type Technique<Parameters extends z.ZodObject, Id extends string = string> = {
+  readonly id: Id
+  readonly name: string
+  /** What its elements are called, several of them. */
+  readonly elements: string
+  /** What it is, in a sentence, for choosing it. */
+  readonly say: string
+  /** Papers it runs on, the best first, why that one, and why not the others. */
+  readonly papers: readonly PaperId[]
+  readonly whyPaper: string
+  readonly unfit: Unfit
+  /** Ways it is arranged, the usual one first. */
+  readonly compositions: readonly CompositionKind[]
+  /** What may be done to it when it is dry. */
+  readonly finishes: readonly FinishId[]
+  readonly parameters: Parameters
+  readonly startingParameters: z.infer<Parameters>
+  readonly startingColour: string
+  readonly spareShare: Working
+  /** How large an element of size 1 is seen, mm. */
+  readonly seen: (parameters: z.infer<Parameters>) => { readonly widthMm: number, readonly heightMm: number }
+  /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
+  readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
+  /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place. */
+  readonly pieces: (parameters: z.infer<Parameters>, size: number, element?: PlacedElement) => readonly PieceKind[]
+  /** What else the technique is reckoned by, such as pours of a pan. */
+  readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
+  /** What a client may not want in it. */
+  readonly contains?: readonly Ingredient[]
+  readonly steps: readonly TimedStep[]
+  readonly consumables: readonly string[]
+  readonly cautions: readonly TechniqueCaution[]
+  readonly failures: readonly Failure[]
+  readonly holdingParts: (parameters: z.infer<Parameters>) => readonly HoldingPart[]
+  readonly draw: (parameters: z.infer<Parameters>, element: PlacedElement, wall: Wall) => Mesh
+}
+
+/** Declares a technique; the types of its parameters flow from its schema into every rule. */
+export const defineTechnique = <Parameters extends z.ZodObject, const Id extends string>(technique: Technique<Parameters, Id>): Technique<Parameters, Id> => technique

@@ -1,0 +1,18 @@
+/** Sizes of flat paper pieces, from what is seen back to what is cut. */
+import { derive, starting, type Working } from '../quantity'
+
+/** Paper that is damped and dried draws in a little; nothing is lost where it is cut and used dry. */
+const DAMP_SHRINK = 0.02
+
+export const dampShrink = (): Working => starting('shrink of damped wafer', DAMP_SHRINK, 'share', 'guess')
+
+/** A cut size from a seen one: plus what is tucked away, divided by what shrinks. */
+export const cutSize = (label: string, seen: Working, tucked: Working | null, shrink: Working | null): Working =>
+  derive(label, 'length', 'from seen to cut', `${tucked ? '( {seen} + {tucked} )' : '{seen}'}${shrink ? ' ÷ ( 1 − {shrink} )' : ''}`,
+    { seen, ...(tucked && { tucked }), ...(shrink && { shrink }) }, () => (seen.value + (tucked?.value ?? 0)) / (1 - (shrink?.value ?? 0)))
+
+export const STANDARD_SPARES: Readonly<Record<'dry' | 'damp' | 'soaked', Working>> = {
+  dry: starting('spares of dry flat cuts', 0.1, 'share', 'usual'),
+  damp: starting('spares of damp-formed paper', 0.15, 'share', 'usual'),
+  soaked: starting('spares of soaked film', 0.2, 'share', 'usual'),
+}

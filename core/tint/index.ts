@@ -1,0 +1,5 @@
+export { blend } from './blend'
+export { difference, filmHex, filmOklab, hexOklab, layer, over, type Dose } from './filmOptics'
+export { evenLadder, nearestStrength, type LadderStep } from './ladder'
+export { mixFor, type Mix } from './mixing'
+export { addition, STARTING_TRAY, steppedBath, type BathStep, type BathTray, type SteppedBath } from './steppedBath'

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test'
+
+const port = Number(process.env.LAMELLON_TEST_PORT ?? 4399)
+const isBench = process.env.LAMELLON_BENCH === 'yes'
+
+export default defineConfig({
+  testDir: isBench ? 'bench' : 'tests',
+  testMatch: isBench ? '**/*.browser.ts' : '**/*.spec.ts',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  // Generous, for machines that share their cores; a test that waits this long has failed.
+  timeout: 150_000,
+  expect: { timeout: 25_000 },
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    acceptDownloads: true,
+    serviceWorkers: 'block',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${port}`,
+    env: { HOST: '127.0.0.1', PORT: String(port) },
+    reuseExistingServer: false,
+  },
+})

@@ -1,0 +1,13 @@
+// Installs what is missing, builds what has changed, starts Lamellon and prints its address.
+import { checkNode, ensureBuilt, ensureInstalled, freePort, startServer } from './setup.mjs'
+
+checkNode()
+ensureInstalled()
+ensureBuilt()
+const { server, address } = await startServer(await freePort(Number(process.env.PORT ?? 4300)))
+console.log(`\nLamellon is open at ${address}\nThe demo commission is on the stand. Ctrl+C stops.\n`)
+
+const stop = () => server.kill()
+process.on('SIGINT', stop)
+process.on('SIGTERM', stop)
+server.on('exit', (code) => process.exit(code ?? 0))

@@ -1,0 +1,7 @@
+// Writes the published JSON Schema of the commission file.
+import { writeFileSync } from 'node:fs'
+import { loadModule } from './core.mjs'
+import { root } from './setup.mjs'
+
+const { commissionFileJsonSchema } = await loadModule('core/format/commissionFile.ts')
+writeFileSync(`${root}/public/lamellon-commission-2.schema.json`, `${JSON.stringify(commissionFileJsonSchema(), null, 2)}\n`)

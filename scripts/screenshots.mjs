@@ -1,0 +1,55 @@
+// Takes the pictures of the main views from the demo data: npm run screenshots -- [folder] [view…]
+import { mkdirSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, freePort, root, startServer } from './setup.mjs'
+
+checkNode()
+ensureInstalled()
+ensureBuilt()
+ensureChromium()
+const { chromium } = await import('@playwright/test')
+
+const LAPTOP = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+/** The hour the pictures are taken at, so that the same demo always looks the same. */
+const HOUR = new Date('2026-11-24T09:00:00')
+
+const leaf = (name) => ({ name, path: `/${name}`, size: LAPTOP })
+const onPhone = (name) => ({ name: `${name}-phone`, path: `/${name}`, size: PHONE })
+const views = [
+  ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'deliver'].map(leaf),
+  { name: 'collar', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Torn ruffle/ }).click() },
+  { name: 'beginnings', path: '/beginnings', size: LAPTOP, then: (page) => page.getByTestId('beginnings').locator('li').nth(7).waitFor() },
+  { name: 'gallery', path: '/gallery', size: { width: 1280, height: 2900 }, then: (page) => page.getByTestId('gallery').locator('li').nth(16).waitFor() },
+  { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
+  { name: 'shelf', path: '/shelf', size: LAPTOP, then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor() },
+  { name: 'drawing', path: '/drawing', size: LAPTOP },
+  { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
+  { name: 'dark-room', path: '/arrange', size: LAPTOP, theme: 'dark' },
+  ...['tint', 'dry'].map(onPhone),
+]
+
+const [given = 'docs/screenshots', ...wanted] = process.argv.slice(2)
+const folder = resolve(root, given)
+mkdirSync(folder, { recursive: true })
+const { server, address } = await startServer(await freePort(4311))
+const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] })
+try {
+  for (const { name, path, size, theme = 'light', then } of views.filter((view) => wanted.length === 0 || wanted.includes(view.name))) {
+    const context = await browser.newContext({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' })
+    const page = await context.newPage()
+    await page.clock.setFixedTime(HOUR)
+    await page.addInitScript((chosen) => localStorage.setItem('lamellon.theme', chosen), theme)
+    await page.goto(`${address}${path}`)
+    await page.getByTestId('tally-sails').waitFor()
+    await then?.(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    console.log(join(given, `${name}.png`))
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  server.kill()
+}

@@ -1,0 +1,108 @@
+// What every start-up script needs, in plain Node: checks the version, installs what is missing, remembers by hashes what is up to date.
+import { spawn, spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+const LEAST_NODE = [20, 19]
+const onWindows = process.platform === 'win32'
+
+export const npm = onWindows ? 'npm.cmd' : 'npm'
+export const bin = (name) => join(root, 'node_modules', '.bin', onWindows ? `${name}.cmd` : name)
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major > LEAST_NODE[0] || (major === LEAST_NODE[0] && minor >= LEAST_NODE[1])) return
+  console.error(`Lamellon needs Node.js ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}.`)
+  process.exit(1)
+}
+
+/** Runs a command in the project, showing what it prints; ends this script when it fails. */
+function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options })
+  if (done.status === 0) return
+  console.error(`${command} ${args.join(' ')} ended with ${done.status ?? done.error?.message ?? 'no code'}.`)
+  process.exit(done.status ?? 1)
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256').update(process.versions.node)
+  const visit = (path) => {
+    const full = join(root, path)
+    if (!existsSync(full)) return
+    if (statSync(full).isDirectory()) readdirSync(full).sort().forEach((name) => visit(join(path, name)))
+    else hash.update(path).update(readFileSync(full))
+  }
+  paths.forEach(visit)
+  return hash.digest('hex')
+}
+
+const isCurrent = (stamp, hash) => existsSync(stamp) && readFileSync(stamp, 'utf8') === hash
+
+/** Installs the packages of the lockfile unless they are there already. */
+export function ensureInstalled() {
+  const stamp = join(root, 'node_modules', '.lamellon-installed')
+  const hash = hashOf(['package.json', 'package-lock.json', '.npmrc'])
+  if (isCurrent(stamp, hash)) return
+  console.error('Installing packages (a minute or two, once)…')
+  // What npm says goes to the error stream, so that `plan --json` prints nothing but the plan.
+  run(npm, ['ci', '--no-audit', '--no-fund'], { shell: onWindows, stdio: ['ignore', 2, 2] })
+  writeFileSync(stamp, hash)
+}
+
+/** Builds the application unless the last build is of these very sources. */
+export function ensureBuilt() {
+  const stamp = join(root, '.output', '.lamellon-built')
+  const hash = hashOf(['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'])
+  if (isCurrent(stamp, hash) && existsSync(join(root, '.output/server/index.mjs'))) return
+  console.log('Building (a minute, after changes)…')
+  run(process.execPath, [join(root, 'node_modules/nuxt/bin/nuxt.mjs'), 'build', '--logLevel', 'silent'], { env: { ...process.env, NODE_ENV: 'production' } })
+  writeFileSync(stamp, hash)
+}
+
+/** A free port on this machine: the wanted one if it is free. */
+export async function freePort(wanted) {
+  const attempt = (port) => new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', () => resolve(null))
+    probe.listen(port, '127.0.0.1', () => {
+      const { port: got } = probe.address()
+      probe.close(() => resolve(got))
+    })
+  })
+  return await attempt(wanted) ?? attempt(0)
+}
+
+/** Starts the built application; resolves with its process once it answers. */
+export async function startServer(port) {
+  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], { env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'] })
+  const address = `http://127.0.0.1:${port}`
+  for (let attempt = 0; attempt < 150 && server.exitCode === null; attempt += 1) {
+    const answers = await fetch(address).then((response) => response.ok, () => false)
+    if (answers) return { server, address }
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  server.kill()
+  throw new Error(`The application did not start on ${address}.`)
+}
+
+/** Where Chromium is, or nothing. */
+export const findChromium = () =>
+  [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/Applications/Chromium.app/Contents/MacOS/Chromium'].find((path) => path && existsSync(path))
+
+/** Installs Chromium from the system's packages when it is missing and this user may. */
+export function ensureChromium() {
+  if (findChromium()) return
+  const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0
+  if (!mayInstall) {
+    console.error('The end-to-end tests need Chromium. Install your system\'s chromium package, or set CHROMIUM_PATH.')
+    process.exit(1)
+  }
+  console.log('Installing Chromium from the system\'s packages…')
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  run('apt-get', ['update', '-qq'], { env })
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+}

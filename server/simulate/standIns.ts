@@ -1,0 +1,15 @@
+/** Stand-ins for outside devices, and the faults they can be switched to. They live as long as the server. */
+import { z } from 'zod'
+
+const SENSOR_FAULTS = ['none', 'off', 'nonsense', 'unreadable', 'jumping', 'silent', 'dropped'] as const
+const FORECAST_FAULTS = ['none', 'refused', 'unreadable', 'nonsense', 'short', 'slow'] as const
+
+export const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS) })
+
+export type StandIns = z.infer<typeof standInsSchema>
+
+let current: StandIns = { sensor: 'none', forecast: 'none' }
+
+export const standIns = (): StandIns => current
+
+export const switchStandIns = (next: StandIns): StandIns => (current = next)

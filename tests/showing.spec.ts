@@ -1,0 +1,105 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, fill, openLeaf, test, turnTo, TALLY_NAMES } from './studio'
+
+const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Make', 'Deliver', 'Learn']
+
+for (const [theme, leaves] of ['light', 'dark'].flatMap((room) => [LEAVES.slice(0, 5), LEAVES.slice(5), ['compare', 'shelf', 'drawing', 'stand-ins']].map((some) => [room, some] as const))) {
+  test(`${leaves.join(', ')} can be read and reached by all, in ${theme} room`, async ({ page }) => {
+    await page.addInitScript((chosen) => localStorage.setItem('lamellon.theme', chosen), theme)
+    await openLeaf(page, 'brief')
+    for (const leaf of leaves) {
+      await test.step(leaf, async () => {
+        if (LEAVES.includes(leaf)) await turnTo(page, leaf)
+        else await openLeaf(page, leaf)
+        await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+      })
+    }
+  })
+}
+
+test('every figure in the tally opens its working, down to what was typed or began', async ({ page }) => {
+  await openLeaf(page, 'arrange')
+  for (const name of TALLY_NAMES) {
+    const figure = page.getByTestId(`tally-${name}`)
+    await figure.focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByTestId('working-sentence')).toHaveText(/\S+ = \S+/)
+    await expect(page.getByTestId('working-tree').getByText(/typed in|starting value|counted/).first()).toBeAttached()
+    await page.keyboard.press('Escape')
+    await expect(page.getByTestId('working-sentence')).toBeHidden()
+  }
+})
+
+test('an open working answers to the leaves', async ({ page }) => {
+  await openLeaf(page, 'arrange')
+  await page.getByTestId('tally-sails').click()
+  await expect(page.getByTestId('working-sentence')).toContainText('lushness 60 %')
+  await page.keyboard.press('Escape')
+  await fill(page, 'Lushness', '50')
+  await page.getByTestId('tally-sails').click()
+  await expect(page.getByTestId('working-sentence')).toContainText('lushness 50 %')
+})
+
+test('the stand turns by keys, by dial and by hand', async ({ page }) => {
+  await openLeaf(page, 'arrange')
+  const stand = page.getByTestId('stand')
+  await expect(stand).toHaveAttribute('aria-label', /from 0 degrees.*3 tiers/)
+  await page.keyboard.press(']')
+  await expect(stand).toHaveAttribute('aria-label', /from 15 degrees/)
+  await page.getByRole('button', { name: 'Turn the stand left' }).click()
+  await expect(stand).toHaveAttribute('aria-label', /from 0 degrees/)
+  const box = (await stand.boundingBox())!
+  await page.mouse.move(box.x + 60, box.y + 80)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 160, box.y + 80, { steps: 4 })
+  await page.mouse.up()
+  await expect(stand).toHaveAttribute('aria-label', /from -60 degrees/)
+})
+
+test('a box too small is said on the stand and in the tally', async ({ page }) => {
+  await openLeaf(page, 'brief')
+  await fill(page, 'High', '380 mm')
+  await expect(page.getByTestId('box-fit')).toHaveText(/too high/)
+  await expect(page.getByTestId('tally-warnings')).toContainText('something stops the plan')
+})
+
+test('keys turn the leaves and ? lists them', async ({ page }) => {
+  await openLeaf(page, 'arrange')
+  await page.keyboard.press('5')
+  await expect(page).toHaveURL(/\/tint$/)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('Turn the stand left')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('1')
+  await page.getByRole('main').getByLabel('Occasion').fill('7 years')
+  await expect(page).toHaveURL(/\/brief$/)
+})
+
+test('everything is allowed to come from here only', async ({ page, request }) => {
+  const response = await request.get('/arrange')
+  const policy = response.headers()['content-security-policy']
+  expect(policy).toContain('default-src \'self\'')
+  expect(policy).toMatch(/script-src 'self' 'sha256-/)
+  expect(policy).not.toMatch(/script-src[^;]*'unsafe/)
+  await openLeaf(page, 'dry')
+})
+
+test('the care card prints without the studio around it', async ({ page }) => {
+  await openLeaf(page, 'deliver')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('heading', { name: 'Care card' })).toBeVisible()
+  await expect(page.getByTestId('stand')).toBeHidden()
+  await expect(page.getByTestId('tally-sails')).toBeHidden()
+})
+
+for (const [leaf, mark] of [['tint', 'dishes'], ['dry', 'at-75']] as const) {
+  test(`${leaf} fits a phone at the bench`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await openLeaf(page, leaf)
+    await expect(page.getByTestId(mark)).toBeVisible()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    expect(await page.getByRole('main').evaluate((main) => main.scrollWidth - main.clientWidth)).toBeLessThanOrEqual(0)
+  })
+}

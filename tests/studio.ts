@@ -1,0 +1,80 @@
+import { readFile } from 'node:fs/promises'
+import { test as base, expect, type Download, type Page } from '@playwright/test'
+
+const TALLY = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const
+export type TallyName = (typeof TALLY)[number]
+
+/** A page that fails the test on any console error, page error, or request off the machine. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const wrong: string[] = []
+    page.on('console', (message) => { if (message.type() === 'error') wrong.push(`console: ${message.text()}`) })
+    page.on('pageerror', (error) => wrong.push(`page: ${error.message}`))
+    page.on('request', (request) => { if (!/^(blob:|data:)/.test(request.url()) && !request.url().startsWith(baseURL!)) wrong.push(`request: ${request.url()}`) })
+    // The clock goes on from here: Vue tells clicks apart by the time at which they began.
+    await page.clock.setSystemTime(new Date('2026-11-24T09:00:00'))
+    await use(page)
+    expect(wrong).toEqual([])
+  },
+})
+
+export { expect }
+
+/** Opens a leaf and waits for the plan. */
+export async function openLeaf(page: Page, leaf: string): Promise<void> {
+  await page.goto(`/${leaf}`)
+  await expect(page.getByTestId('tally-sails')).toBeVisible()
+}
+
+/** Turns to a leaf by its tab. */
+export async function turnTo(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Leaves' }).getByRole('link', { name: new RegExp(`^${name}`) }).click()
+  await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`))
+}
+
+/** The large figure of one place in the tally, as read. */
+export const figureOf = (page: Page, name: TallyName): Promise<string> => page.getByTestId(`tally-${name}`).locator('span.font-display').innerText()
+
+export async function tally(page: Page): Promise<Readonly<Record<TallyName, string>>> {
+  return Object.fromEntries(await Promise.all(TALLY.map(async (name) => [name, await figureOf(page, name)]))) as Record<TallyName, string>
+}
+
+export const TALLY_NAMES = TALLY
+
+/** Types into a field by its label and leaves it. */
+export async function fill(page: Page, label: string, text: string, within = page.getByRole('main')): Promise<void> {
+  const field = within.getByLabel(label, { exact: true })
+  await field.fill(text)
+  await field.press('Enter')
+}
+
+/** Saves what a click downloads and gives its name and bytes. */
+export async function downloaded(page: Page, click: () => Promise<void>): Promise<{ readonly name: string, readonly path: string, readonly bytes: Buffer }> {
+  const [download]: [Download, void] = await Promise.all([page.waitForEvent('download'), click()])
+  const path = await download.path()
+  return { name: download.suggestedFilename(), path, bytes: await readFile(path) }
+}
+
+/** Chooses an entry of the studio's menu. */
+export async function fromMenu(page: Page, entry: string | RegExp): Promise<void> {
+  await page.getByTestId('studio-menu').click()
+  await page.getByRole('menuitem', { name: entry }).click()
+}
+
+/** Waits until the last edit lies in the browser's database. */
+export async function saved(page: Page): Promise<void> {
+  await expect(async () => {
+    const [first, second] = [await revision(page), (await page.waitForTimeout(60), await revision(page))]
+    expect(first).toBe(second)
+    expect(first).toBeGreaterThan(0)
+  }).toPass()
+}
+
+const revision = (page: Page): Promise<number> => page.evaluate(() => new Promise<number>((resolve, reject) => {
+  const opening = indexedDB.open('lamellon')
+  opening.onerror = () => reject(opening.error)
+  opening.onsuccess = () => {
+    const all = opening.result.transaction('commissions').objectStore('commissions').getAll()
+    all.onsuccess = () => { opening.result.close(); resolve(all.result.reduce((sum: number, each: { revision: number }) => sum + each.revision, 0)) }
+  }
+}))

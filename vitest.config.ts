@@ -1,0 +1,20 @@
+import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+// A string keeps esbuild from looking for .nuxt/tsconfig, which is not there before `nuxt prepare`.
+const esbuild = { tsconfigRaw: '{}' }
+// Properties run many plans; machines share their cores.
+const testTimeout = 60_000
+const alias = { '#core': here('./core'), '~': here('./app') }
+
+export default defineConfig({
+  test: {
+    projects: [
+      { esbuild, resolve: { alias }, test: { name: 'core', testTimeout, environment: 'node', include: ['core/**/*.test.ts'], benchmark: { include: ['bench/**/*.bench.ts'] } } },
+      { esbuild, resolve: { alias }, test: { name: 'server', testTimeout, environment: 'node', include: ['server/**/*.test.ts'] } },
+      { esbuild, resolve: { alias }, plugins: [vue()], test: { name: 'app', testTimeout, environment: 'happy-dom', include: ['app/**/*.test.ts'], setupFiles: ['fake-indexeddb/auto'] } },
+    ],
+  },
+})
