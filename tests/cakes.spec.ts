@@ -1,11 +1,10 @@
 import { readFile } from 'node:fs/promises'
-import { downloaded, expect, fill, fromMenu, openLeaf, saved, test, turnTo } from './studio'
+import { downloaded, expect, fill, fromMenu, openLeaf, saved, startOwn, test, turnTo } from './studio'
 
 test.use({ timezoneId: 'Europe/Paris' })
 
 test('a four-tier cake of mixed shapes in two options: compared, mended, its guides printed', async ({ page }) => {
-  await openLeaf(page, 'arrange')
-  await page.getByTestId('start-own').click()
+  await startOwn(page, 'arrange')
   await fill(page, 'Commission', 'Autumn table')
   for (const [side, size] of [['Wide', '400 mm'], ['Deep', '400 mm'], ['High', '450 mm']] as const) await fill(page, side, size)
   await turnTo(page, 'Tiers')

@@ -4,13 +4,12 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import type { Page } from '@playwright/test'
-import { downloaded, expect, figureOf, fromMenu, openLeaf, test, turnTo } from './studio'
+import { downloaded, expect, figureOf, fromMenu, openLeaf, startOwn, test, turnTo } from './studio'
 
 const run = promisify(execFile)
 
-async function startOwn(page: Page): Promise<void> {
-  await openLeaf(page, 'arrange')
-  await page.getByTestId('start-own').click()
+async function startOwnArrangement(page: Page): Promise<void> {
+  await startOwn(page, 'arrange')
   await turnTo(page, 'Arrange')
 }
 
@@ -33,7 +32,7 @@ async function plannedOutside(page: Page): Promise<string> {
 }
 
 test('sails, collar, lace, moths and globes are composed on an empty cake, nudged, pinned, shuffled and taken back; the command line counts the same', async ({ page }) => {
-  await startOwn(page)
+  await startOwnArrangement(page)
   await page.getByTestId('add-sweep').click()
   await expect(page.getByRole('heading', { level: 1, name: 'A sweep of soaked sails' })).toBeVisible()
   for (const name of ['Torn ruffle', 'Strip scroll', 'Butterfly', 'Folded globe']) await add(page, name)
@@ -102,7 +101,7 @@ test('sails, collar, lace, moths and globes are composed on an empty cake, nudge
 })
 
 test('a paper that does not suit is refused with the reason, and the right one is a touch away', async ({ page }) => {
-  await startOwn(page)
+  await startOwnArrangement(page)
   await add(page, 'Torn ruffle')
   await expect(page.getByTestId('difference-paper')).toHaveText(/^\+/)
   await page.getByRole('main').getByLabel('Paper', { exact: true }).selectOption({ label: 'rice film (does not suit)' })
@@ -113,7 +112,7 @@ test('a paper that does not suit is refused with the reason, and the right one i
 })
 
 test('another way of arranging, a finish, a quiet place and pearls change what they should', async ({ page }) => {
-  await startOwn(page)
+  await startOwnArrangement(page)
   await add(page, 'Butterfly')
   const sheets = await figureOf(page, 'paper')
   const hands = await figureOf(page, 'handsOn')
@@ -136,7 +135,7 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
 })
 
 test('an outline is brought from a file, a bad one changes nothing', async ({ page }) => {
-  await startOwn(page)
+  await startOwnArrangement(page)
   await add(page, 'Silhouette')
   const bring = (name: string, text: string): Promise<void> => page.getByTestId('outline-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
   await bring('bad.svg', '<svg><script>alert(1)</script></svg>')
@@ -150,7 +149,7 @@ test('an outline is brought from a file, a bad one changes nothing', async ({ pa
 })
 
 test('a beginning is laid on the user’s own tiers and taken back', async ({ page }) => {
-  await startOwn(page)
+  await startOwnArrangement(page)
   await page.getByTestId('see-beginnings').click()
   await expect(page.getByTestId('beginnings').locator('li')).toHaveCount(8)
   await page.getByTestId('beginnings').locator('li', { hasText: 'Collar and crown' }).getByRole('button', { name: 'Lay it on' }).click()

@@ -3,14 +3,12 @@ import { copyFile, mkdtemp } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
-import { downloaded, expect, fill, fromMenu, openLeaf, saved, tally, test, turnTo } from './studio'
+import { downloaded, expect, fill, fromMenu, openLeaf, saved, startOwn, tally, test, turnTo } from './studio'
 
 const run = promisify(execFile)
 
 test('from an empty studio to a start-by hour, files out, reload, and into a clean profile', async ({ page, browser, baseURL }) => {
-  await openLeaf(page, 'brief')
-  await page.getByTestId('start-own').click()
-  await expect(page.getByRole('main').getByLabel('Commission')).toHaveValue('New commission')
+  await startOwn(page)
 
   await fill(page, 'Commission', 'Harbour Lights')
   await fill(page, 'Occasion', 'Launch of a ferry')

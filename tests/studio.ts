@@ -32,6 +32,13 @@ export async function turnTo(page: Page, name: string): Promise<void> {
   await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`))
 }
 
+/** Starts an own, empty commission from a leaf and waits until its brief is open: it is made first and turned to after. */
+export async function startOwn(page: Page, leaf = 'brief'): Promise<void> {
+  await openLeaf(page, leaf)
+  await page.getByTestId('start-own').click()
+  await expect(page.getByRole('main').getByLabel('Commission')).toHaveValue('New commission')
+}
+
 /** The large figure of one place in the tally, as read. */
 export const figureOf = (page: Page, name: TallyName): Promise<string> => page.getByTestId(`tally-${name}`).locator('span.font-display').innerText()
 
