@@ -3,8 +3,8 @@ import { copyFile, mkdtemp } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
-import type { Page } from '@playwright/test'
-import { downloaded, expect, figureOf, fromMenu, openLeaf, startOwn, test, turnTo } from './studio'
+import type { Locator, Page } from '@playwright/test'
+import { downloaded, expect, figureOf, fromMenu, openLeaf, settled, startOwn, test, turnTo } from './studio'
 
 const run = promisify(execFile)
 
@@ -20,7 +20,16 @@ async function add(page: Page, name: string): Promise<void> {
 }
 
 const openTab = (page: Page, name: RegExp): Promise<void> => page.getByTestId('decorations').getByRole('button', { name }).click()
-const headingOf = (page: Page): Promise<string> => page.getByRole('main').locator('header').innerText()
+async function headingOf(page: Page): Promise<string> {
+  await settled(page)
+  return page.getByRole('main').locator('header').innerText()
+}
+
+/** The first number on a decoration's tab: how many elements it has. */
+async function countOn(page: Page, tab: Locator): Promise<number> {
+  await settled(page)
+  return Number((await tab.innerText()).match(/\d+/)![0])
+}
 const undo = (page: Page): Promise<void> => page.getByTestId('undo').click()
 
 /** The commission saved and planned on the command line, as it prints it. */
@@ -61,7 +70,10 @@ test('sails, collar, lace, moths and globes are composed on an empty cake, nudge
   await page.keyboard.press('Shift+ArrowRight')
   await page.keyboard.press('ArrowUp')
   await expect(page.getByTestId('element-bar')).toContainText('pinned')
-  const places = (): Promise<readonly (string | null)[]> => page.locator('[data-testid^="unrolled-"] polygon').evaluateAll((all) => all.map((each) => each.getAttribute('points')))
+  const places = async (): Promise<readonly (string | null)[]> => {
+    await settled(page)
+    return page.locator('[data-testid^="unrolled-"] polygon').evaluateAll((all) => all.map((each) => each.getAttribute('points')))
+  }
   const [pinnedAt, ...others] = await places()
   await page.getByTestId('shuffle').click()
   await expect.poll(async () => (await places()).slice(1)).not.toEqual(others)
@@ -71,7 +83,7 @@ test('sails, collar, lace, moths and globes are composed on an empty cake, nudge
 
   // One out, one more, one larger: the counts follow, and one touch gives all back.
   const moths = page.getByTestId('decorations').getByRole('button', { name: /Butterfly/ })
-  const count = Number((await moths.innerText()).match(/\d+/)![0])
+  const count = await countOn(page, moths)
   await page.getByTestId('element-out').click()
   await expect(moths).toContainText(String(count - 1))
   await page.getByTestId('element-add').click()
@@ -127,9 +139,9 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
   await expect(page.getByTestId('accents')).toContainText('removal list')
   await page.getByTestId('arranged-as').getByRole('button', { name: 'Band' }).click()
   const moths = page.getByTestId('decorations').getByRole('button', { name: /Butterfly/ })
-  const allRound = Number((await moths.innerText()).match(/\d+/)![0])
+  const allRound = await countOn(page, moths)
   await page.getByTestId('quiet-back').check()
-  await expect.poll(async () => Number((await moths.innerText()).match(/\d+/)![0])).toBeLessThan(allRound)
+  await expect.poll(() => countOn(page, moths)).toBeLessThan(allRound)
   await turnTo(page, 'Deliver')
   await expect(page.getByRole('main')).toContainText('off before the cake is cut')
 })

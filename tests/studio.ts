@@ -39,8 +39,14 @@ export async function startOwn(page: Page, leaf = 'brief'): Promise<void> {
   await expect(page.getByRole('main').getByLabel('Commission')).toHaveValue('New commission')
 }
 
+/** Waits until the figures shown are those of the last edit. */
+export const settled = (page: Page): Promise<void> => expect(page.getByTestId('tally')).toHaveAttribute('aria-busy', 'false')
+
 /** The large figure of one place in the tally, as read. */
-export const figureOf = (page: Page, name: TallyName): Promise<string> => page.getByTestId(`tally-${name}`).locator('span.font-display').innerText()
+export async function figureOf(page: Page, name: TallyName): Promise<string> {
+  await settled(page)
+  return page.getByTestId(`tally-${name}`).locator('span.font-display').innerText()
+}
 
 export async function tally(page: Page): Promise<Readonly<Record<TallyName, string>>> {
   return Object.fromEntries(await Promise.all(TALLY.map(async (name) => [name, await figureOf(page, name)]))) as Record<TallyName, string>

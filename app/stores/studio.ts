@@ -42,15 +42,23 @@ export const useStudio = defineStore('studio', () => {
   let saving = Promise.resolve()
   let differenceTimer = 0
   let editedSincePlan = false
+  /** Whether figures are being worked out: what is shown is not of the last edit yet. */
+  const isPlanning = ref(false)
 
   const { ask, once } = planner((answer) => {
     if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
     editedSincePlan = false
     plan.value = answer
-  }, (reason) => { notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.` })
+    isPlanning.value = false
+  }, (reason) => {
+    isPlanning.value = false
+    notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
+  })
 
   watch([state, now, () => preferences.units], () => {
-    if (state.value) ask({ ...state.value, now: now.value, units: preferences.units })
+    if (!state.value) return
+    isPlanning.value = true
+    ask({ ...state.value, now: now.value, units: preferences.units })
   })
 
   function showDifferences(before: Plan, after: Plan): void {
@@ -212,7 +220,7 @@ export const useStudio = defineStore('studio', () => {
   }
 
   return {
-    state, plan, listed, differences, notice, now, canUndo, canRedo,
+    state, plan, isPlanning, listed, differences, notice, now, canUndo, canRedo,
     commission: computed(() => state.value?.commission ?? null),
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),

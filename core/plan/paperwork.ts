@@ -19,6 +19,7 @@ export type PieceClass = {
   readonly holes: readonly Outline[]
   readonly folds: readonly Outline[]
   readonly flaps: readonly Outline[]
+  readonly print: readonly Outline[]
   readonly face: string
   readonly colour: string
   readonly width: Working
@@ -153,7 +154,7 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
       const needed = kind.perElement === 1 ? ofSize : derive(`${kind.name}s`, 'count', 'pieces in an element', '{elements} × {each}', { elements: ofSize, each: found('in one', kind.perElement, 'count', 'by its technique') }, (v) => v.elements * v.each)
       const spares = derive(`spare ${kind.name}s`, 'count', 'spares', 'round up( {needed} × {share} ), at least 1', { needed, share: technique.spareShare }, (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)))
       return {
-        holes: [], flaps: [], ...kind, needed, spares, colour: colourOf(decoration, one!), members: group.map(({ index }) => index), onSheet: boxesOnSheet(kind.width.value, kind.height.value, sheet),
+        holes: [], flaps: [], print: [], ...kind, needed, spares, colour: colourOf(decoration, one!), members: group.map(({ index }) => index), onSheet: boxesOnSheet(kind.width.value, kind.height.value, sheet),
         seenWidth: found('seen width', face?.widthMm ?? seen.widthMm * size, 'length', 'of the finished element'), seenHeight: found('seen height', face?.heightMm ?? seen.heightMm * size, 'length', 'of the finished element'),
       }
     })

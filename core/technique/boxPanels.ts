@@ -10,6 +10,7 @@ import { defineTechnique, type PieceKind, type PlacedElement } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
 
 const CORNERS = ['none', 'top', 'all'] as const
@@ -20,18 +21,23 @@ const parameters = z.strictObject({
   corners: z.enum(CORNERS).meta({ label: 'Corner accents', kind: 'choice', options: { none: 'none', top: 'on the top corners', all: 'on every corner, above and below' } }),
   perCorner: z.number().int().min(1).max(5).meta({ label: 'Accents at a corner', kind: 'count' }),
   accentMm: z.number().min(8).max(50).meta({ label: 'Accent across', kind: 'length' }),
+  print: z.enum(PRINTS).meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
 
 const COLUMNS = 8
+/** How much deeper than the paper the print is. */
+const PRINT_LIGHT = -0.3
+/** All faces are printed from one pattern. */
+const PATTERN = 3
 
 /** Accents that belong to one face: those of one of its ends, above, or above and below. */
 const accentsOfFace = (corners: (typeof CORNERS)[number], perCorner: number): number => corners === 'none' ? 0 : corners === 'top' ? perCorner : 2 * perCorner
 
-function panelKind(hemMm: number, face: { readonly widthMm: number, readonly heightMm: number }, onTop: boolean): PieceKind {
+function panelKind(hemMm: number, print: (typeof PRINTS)[number], face: { readonly widthMm: number, readonly heightMm: number }, onTop: boolean): PieceKind {
   const width = found(onTop ? 'top wide' : 'face wide', face.widthMm, 'length', 'of the tier')
   const seen = found(onTop ? 'top deep' : 'face high', face.heightMm, 'length', 'of the tier')
   const height: Working = onTop ? seen : derive('cut high', 'length', 'a face and its hem', '{seen} + {hem}', { seen, hem: typed('hem', hemMm, 'length', 'Arrange') }, (v) => v.seen + v.hem)
-  return { name: onTop ? 'top panel' : 'face panel', outline: rectangle(0, 0, width.value, height.value), folds: [], face: 'smooth face out', width, height, perElement: 1 }
+  return { name: onTop ? 'top panel' : 'face panel', outline: rectangle(0, 0, width.value, height.value), folds: [], print: printOutlines(printOn(print, { widthMm: width.value, heightMm: height.value }, PATTERN)), face: 'smooth face out', width, height, perElement: 1 }
 }
 
 export const boxPanels = defineTechnique({
@@ -45,7 +51,7 @@ export const boxPanels = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { hemMm: 4, top: true, corners: 'top', perCorner: 3, accentMm: 18 },
+  startingParameters: { hemMm: 4, top: true, corners: 'top', perCorner: 3, accentMm: 26, print: 'stripes' },
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: () => ({ widthMm: 100, heightMm: 100 }),
@@ -63,13 +69,13 @@ export const boxPanels = defineTechnique({
     return { count, elements: [...faces, ...topPanel] }
   },
 
-  pieces: ({ hemMm, corners, perCorner, accentMm }, _, element) => {
+  pieces: ({ hemMm, corners, perCorner, accentMm, print }, _, element) => {
     const face = element?.face ?? { widthMm: 100, heightMm: 100 }
     const onTop = element?.on === 'top'
     const accents = onTop ? 0 : accentsOfFace(corners, perCorner)
     const across = typed('accent across', accentMm, 'length', 'Arrange')
     return [
-      panelKind(hemMm, face, onTop),
+      panelKind(hemMm, print, face, onTop),
       ...(accents > 0 ? [{ name: 'corner accent', outline: polyline([{ x: accentMm / 2, y: 0 }, { x: accentMm, y: accentMm / 2 }, { x: accentMm / 2, y: accentMm }, { x: 0, y: accentMm / 2 }], true), folds: [polyline([{ x: accentMm / 2, y: 0 }, { x: accentMm / 2, y: accentMm }])], face: 'smooth face out', width: across, height: across, perElement: accents }] : []),
     ]
   },
@@ -83,7 +89,7 @@ export const boxPanels = defineTechnique({
   failures: [{ seen: 'Joints gape at the corners', because: 'panels cut to the bare measure shrink', next: 'accents over the corners, or 2 mm more and trim' }, { seen: 'Buckles', because: 'too much gel', next: 'thin and even, from the middle out' }],
   holdingParts: () => [],
 
-  draw: ({ corners, perCorner, accentMm }, element, wall) => {
+  draw: ({ corners, perCorner, accentMm, print }, element, wall) => {
     const stream = seededStream(element.seed)
     const at = frameOf(element, wall)
     const face = element.face ?? { widthMm: 100, heightMm: 100 }
@@ -91,12 +97,14 @@ export const boxPanels = defineTechnique({
     if (element.on === 'top') {
       const corner = (side: number, deep: number): Point3 => at(side * face.widthMm / 2, 0.6 + askew * 0.2, deep * face.heightMm / 2)
       const points = [corner(-1, 1), corner(1, 1), corner(1, -1), corner(-1, -1)]
-      return { faces: [{ points, opacity: 0.96, light: 0.05 }], lines: [{ points: [...points, points[0]!], widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true }] }
+      const strokes = printOn(print, face, PATTERN).map(({ points: stroke, widthMm }): MeshLine => ({ points: stroke.map(({ x, y }) => corner(2 * x / face.widthMm - 1, 2 * y / face.heightMm - 1)), widthMm, light: PRINT_LIGHT, opacity: 0.7 }))
+      return { faces: [{ points, opacity: 0.96, light: 0.05 }], lines: [...strokes, { points: [...points, points[0]!], widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true }] }
     }
     const pointAt = (share: number, up: number, out = 0.9): Point3 => wall(element.angleDeg + share * element.spanDeg, element.heightMm + up * face.heightMm + askew * share, out)
     const faces: MeshFace[] = Array.from({ length: COLUMNS }, (_, column) => ({ points: [pointAt(column / COLUMNS - 0.5, 0), pointAt((column + 1) / COLUMNS - 0.5, 0), pointAt((column + 1) / COLUMNS - 0.5, 1), pointAt(column / COLUMNS - 0.5, 1)], opacity: 0.97, light: 0 }))
     const rim = [[-0.5, 0], [0.5, 0], [0.5, 1], [-0.5, 1], [-0.5, 0]].map(([share, up]) => pointAt(share!, up!))
-    const lines: MeshLine[] = [{ points: rim, widthMm: 0.7, light: 0.45, opacity: 0.9, edge: true }]
+    const strokes = printOn(print, face, PATTERN).map(({ points, widthMm }): MeshLine => ({ points: points.map(({ x, y }) => pointAt(x / face.widthMm - 0.5, y / face.heightMm)), widthMm, light: PRINT_LIGHT, opacity: 0.7 }))
+    const lines: MeshLine[] = [...strokes, { points: rim, widthMm: 0.7, light: 0.45, opacity: 0.9, edge: true }]
     const half = accentMm / 2
     const perShare = 1 / Math.max(1, face.widthMm)
     const tops = corners === 'none' ? [] : corners === 'top' ? [1] : [1, 0]

@@ -73,6 +73,8 @@ export type PieceKind = {
   readonly folds: readonly Outline[]
   /** Parts that are glued under a neighbour. */
   readonly flaps?: readonly Outline[]
+  /** Strokes printed or painted on it before it is cut. */
+  readonly print?: readonly Outline[]
   readonly face: string
   readonly width: Working
   readonly height: Working

@@ -9,6 +9,7 @@ import { between, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
+import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
 
 const parameters = z.strictObject({
@@ -16,9 +17,12 @@ const parameters = z.strictObject({
   panelHeightMm: z.number().min(20).max(287).meta({ label: 'Panel high', kind: 'length', help: 'As seen' }),
   overlapMm: z.number().min(12).max(40).meta({ label: 'Overlap', kind: 'length', help: 'At least 12 mm' }),
   hemMm: z.number().min(0).max(15).meta({ label: 'Hem', kind: 'length', help: 'Trimmed at the foot' }),
+  print: z.enum(PRINTS).meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
 
 const COLUMN_MM = 9
+/** All panels are printed from one pattern. */
+const PATTERN = 7
 
 export const flatPanel = defineTechnique({
   id: 'flatPanel',
@@ -31,17 +35,17 @@ export const flatPanel = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { panelLengthMm: 287, panelHeightMm: 60, overlapMm: 12, hemMm: 3 },
+  startingParameters: { panelLengthMm: 287, panelHeightMm: 60, overlapMm: 12, hemMm: 3, print: 'sprigs' },
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ panelLengthMm, panelHeightMm, overlapMm }) => ({ widthMm: panelLengthMm - overlapMm, heightMm: panelHeightMm }),
 
   layOut: ({ panelLengthMm, overlapMm }, room) => oneRowRound(room, 'panels', panelLengthMm, overlapMm),
 
-  pieces: ({ panelLengthMm, panelHeightMm, hemMm }) => {
+  pieces: ({ panelLengthMm, panelHeightMm, hemMm, print }) => {
     const width = typed('panel long', panelLengthMm, 'length', 'Arrange')
     const height = cutSize('cut high', typed('panel high', panelHeightMm, 'length', 'Arrange'), typed('hem', hemMm, 'length', 'Arrange'), null)
-    return [{ name: 'panel', outline: rectangle(0, 0, panelLengthMm, height.value), folds: [], face: 'smooth face out', width, height, perElement: 1 }]
+    return [{ name: 'panel', outline: rectangle(0, 0, panelLengthMm, height.value), folds: [], print: printOutlines(printOn(print, { widthMm: panelLengthMm, heightMm: height.value }, PATTERN)), face: 'smooth face out', width, height, perElement: 1 }]
   },
 
   steps: [
@@ -53,17 +57,19 @@ export const flatPanel = defineTechnique({
   failures: [{ seen: 'Bubbles and buckles', because: 'too much gel, or the cake sweated', next: 'thin even gel, warm the cake through first' }, { seen: 'A gap at the joint', because: 'a butt joint drew apart as it dried', next: 'overlap by 12 mm and more' }],
   holdingParts: () => [],
 
-  draw: ({ panelHeightMm, panelLengthMm, overlapMm }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
+  draw: ({ panelHeightMm, panelLengthMm, overlapMm, print }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
     // No two hands lay a sheet quite level.
     const askew = between(seededStream(seed), -0.8, 0.8)
     const reach = spanDeg * panelLengthMm / (panelLengthMm - overlapMm)
     const columns = Math.max(3, Math.round(panelLengthMm / COLUMN_MM))
     const pointAt = (column: number, up: number) => wall(angleDeg + (column / columns - 0.5) * Math.min(reach, spanDeg * 1.06), heightMm + up * (panelHeightMm + askew * (column / columns - 0.5)), 0.8 + 0.6 * column / columns)
+    const printed = printOn(print, { widthMm: panelLengthMm, heightMm: panelHeightMm }, PATTERN)
     return {
       faces: Array.from({ length: columns }, (_, column): MeshFace => ({ points: [pointAt(column, 0), pointAt(column + 1, 0), pointAt(column + 1, 1), pointAt(column, 1)], opacity: 0.97, light: 0 })),
       lines: [
         { points: [pointAt(columns, 0), pointAt(columns, 1)], widthMm: 0.7, light: -0.3, opacity: 0.7 },
         { points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)), widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true },
+        ...printed.map(({ points, widthMm }) => ({ points: points.map(({ x, y }) => pointAt(x / panelLengthMm * columns, y / panelHeightMm)), widthMm, light: -0.38, opacity: 0.75 })),
       ],
     }
   },

@@ -150,7 +150,7 @@ describe('cases worked by hand', () => {
     return strips(fullness + 0.1, round, high) >= base && strips(fullness, round + 50, high) >= base && strips(fullness, round, high + 20) >= base
   })))
   it('817 mm in panels of 210 overlapping by 12 takes 5, 83 mm high', () => {
-    const panel = { panelLengthMm: 210, panelHeightMm: 80, overlapMm: 12, hemMm: 3 }
+    const panel = { panelLengthMm: 210, panelHeightMm: 80, overlapMm: 12, hemMm: 3, print: 'plain' as const }
     expect(flatPanel.layOut!(panel, room(817, 110)).count.value).toBe(5)
     expect(flatPanel.pieces(panel, 1)[0]!.height.value).toBe(83)
     expect(flatPanel.parameters.safeParse({ ...panel, overlapMm: 4 }).success).toBe(false)

@@ -29,6 +29,7 @@ const line = computed(() => Math.max(box.value.right - box.value.left, box.value
     <svg class="h-20 w-full" :viewBox="view" role="img" :aria-label="`${piece.name}, flat`">
       <path v-for="(flap, at) in piece.flaps" :key="`flap${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="var(--line)" fill-opacity="0.6" stroke="var(--ink)" stroke-opacity="0.6" :stroke-width="line * 0.6" />
       <path :d="[piece.outline, ...piece.holes].map((each) => pathData(flipMove(each, 0, 0))).join('')" fill-rule="evenodd" :fill="colour" fill-opacity="0.5" stroke="var(--ink)" :stroke-width="line" stroke-linejoin="round" />
+      <path v-if="piece.print.length > 0" :d="piece.print.map((each) => pathData(flipMove(each, 0, 0))).join('')" fill="none" stroke="var(--ink)" stroke-opacity="0.35" :stroke-width="line * 0.8" stroke-linecap="round" />
       <path v-for="(flap, at) in piece.flaps" :key="`glue${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="none" stroke="var(--ink)" stroke-opacity="0.45" :stroke-width="line * 0.6" :stroke-dasharray="`${line} ${line}`" />
       <path v-for="(fold, at) in piece.folds" :key="at" :d="pathData(flipMove(fold, 0, 0))" fill="none" stroke="var(--ink)" :stroke-width="line * 0.8" :stroke-dasharray="`${line * 3} ${line * 2}`" />
     </svg>

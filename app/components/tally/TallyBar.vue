@@ -17,7 +17,7 @@ const shown = (figure: TallyFigure): string => {
 </script>
 
 <template>
-  <section aria-label="Tally" class="flex items-stretch overflow-x-auto bg-night text-night-ink">
+  <section aria-label="Tally" :aria-busy="studio.isPlanning" data-testid="tally" class="flex items-stretch overflow-x-auto bg-night text-night-ink">
     <button
       v-for="figure in studio.plan?.tally ?? []"
       :key="figure.id"
