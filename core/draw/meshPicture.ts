@@ -49,10 +49,10 @@ function drawFaces({ faces, lines, beads = [] }: Mesh, colour: string, view: Vie
     const fill = faceTone(tint ?? colour, points, light, own)
     parts.push({ near, shape: { kind: 'outline', outline: asOutline(spread(flat)), fill, fillOpacity: opacity } })
   }
-  for (const { points, widthMm, light: own, opacity, tint } of lines) {
+  for (const { points, widthMm, light: own, opacity, tint, printed } of lines) {
     const { flat, near } = seen(points)
     const stroke = own >= 0 ? lighten(tint ?? colour, own) : darken(tint ?? colour, -own)
-    parts.push({ near: near + LINE_NEARER_MM, shape: { kind: 'outline', outline: asOutline(flat, false), stroke, strokeMm: widthMm, strokeOpacity: opacity } })
+    parts.push({ near: near + (printed ? PRINT_NEARER_MM : LINE_NEARER_MM), shape: { kind: 'outline', outline: asOutline(flat, false), stroke, strokeMm: widthMm, strokeOpacity: opacity } })
   }
   for (const { at, radiusMm, tint, shine } of beads) {
     const { flat: [middle], near } = seen([at])
@@ -105,3 +105,5 @@ const gleam = ({ x, y }: Point, radius: number, tint: string, shine: number): Fa
 
 /** Edges and folds lie on their faces, not in them. */
 const LINE_NEARER_MM = 1
+/** A print on the far end of a panel is further from the eye than the panel's middle, by less than this. */
+const PRINT_NEARER_MM = 250

@@ -97,13 +97,13 @@ export const boxPanels = defineTechnique({
     if (element.on === 'top') {
       const corner = (side: number, deep: number): Point3 => at(side * face.widthMm / 2, 0.6 + askew * 0.2, deep * face.heightMm / 2)
       const points = [corner(-1, 1), corner(1, 1), corner(1, -1), corner(-1, -1)]
-      const strokes = printOn(print, face, PATTERN).map(({ points: stroke, widthMm }): MeshLine => ({ points: stroke.map(({ x, y }) => corner(2 * x / face.widthMm - 1, 2 * y / face.heightMm - 1)), widthMm, light: PRINT_LIGHT, opacity: 0.7 }))
+      const strokes = printOn(print, face, PATTERN).map(({ points: stroke, widthMm }): MeshLine => ({ points: stroke.map(({ x, y }) => corner(2 * x / face.widthMm - 1, 2 * y / face.heightMm - 1)), widthMm, light: PRINT_LIGHT, opacity: 0.7, printed: true }))
       return { faces: [{ points, opacity: 0.96, light: 0.05 }], lines: [...strokes, { points: [...points, points[0]!], widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true }] }
     }
     const pointAt = (share: number, up: number, out = 0.9): Point3 => wall(element.angleDeg + share * element.spanDeg, element.heightMm + up * face.heightMm + askew * share, out)
     const faces: MeshFace[] = Array.from({ length: COLUMNS }, (_, column) => ({ points: [pointAt(column / COLUMNS - 0.5, 0), pointAt((column + 1) / COLUMNS - 0.5, 0), pointAt((column + 1) / COLUMNS - 0.5, 1), pointAt(column / COLUMNS - 0.5, 1)], opacity: 0.97, light: 0 }))
     const rim = [[-0.5, 0], [0.5, 0], [0.5, 1], [-0.5, 1], [-0.5, 0]].map(([share, up]) => pointAt(share!, up!))
-    const strokes = printOn(print, face, PATTERN).map(({ points, widthMm }): MeshLine => ({ points: points.map(({ x, y }) => pointAt(x / face.widthMm - 0.5, y / face.heightMm)), widthMm, light: PRINT_LIGHT, opacity: 0.7 }))
+    const strokes = printOn(print, face, PATTERN).map(({ points, widthMm }): MeshLine => ({ points: points.map(({ x, y }) => pointAt(x / face.widthMm - 0.5, y / face.heightMm)), widthMm, light: PRINT_LIGHT, opacity: 0.7, printed: true }))
     const lines: MeshLine[] = [...strokes, { points: rim, widthMm: 0.7, light: 0.45, opacity: 0.9, edge: true }]
     const half = accentMm / 2
     const perShare = 1 / Math.max(1, face.widthMm)

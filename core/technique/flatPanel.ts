@@ -69,7 +69,7 @@ export const flatPanel = defineTechnique({
       lines: [
         { points: [pointAt(columns, 0), pointAt(columns, 1)], widthMm: 0.7, light: -0.3, opacity: 0.7 },
         { points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)), widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true },
-        ...printed.map(({ points, widthMm }) => ({ points: points.map(({ x, y }) => pointAt(x / panelLengthMm * columns, y / panelHeightMm)), widthMm, light: -0.38, opacity: 0.75 })),
+        ...printed.map(({ points, widthMm }) => ({ points: points.map(({ x, y }) => pointAt(x / panelLengthMm * columns, y / panelHeightMm)), widthMm, light: -0.38, opacity: 0.75, printed: true as const })),
       ],
     }
   },

@@ -29,7 +29,7 @@ export function printOn(print: (typeof PRINTS)[number], { widthMm, heightMm }: {
   }
   const stream = seededStream(seed)
   const [columns, rows] = [Math.max(1, Math.round(widthMm / SPRIG_MM)), Math.max(1, Math.round(heightMm / SPRIG_MM))]
-  const long = Math.min(0.78 * heightMm / rows, SPRIG_MM)
+  const long = Math.min(0.78 * heightMm / rows, 0.85 * widthMm / columns)
   return Array.from({ length: columns * rows }, (_, sprig) => {
     const [column, row] = [sprig % columns, Math.floor(sprig / columns)]
     const middle = { x: (column + 0.5 + between(stream, -0.1, 0.1)) * widthMm / columns, y: (row + 0.5) * heightMm / rows }
