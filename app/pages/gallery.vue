@@ -34,6 +34,15 @@ const ARRANGED: Readonly<Partial<Record<TechniqueId, { readonly kind?: Compositi
   butterfly: { composition: { count: 5, middleDeg: 0, spanDeg: 120 }, parameters: { seenMm: 52 } },
   fabricBow: { composition: { upMm: 8 } },
   silhouette: { kind: 'crown', composition: { count: 3, spanDeg: 110, reach: 0.5 } },
+  openBloom: { composition: { on: 'side', middleDeg: 0, upMm: 62, wideMm: 120, highMm: 60, overlap: 0, taper: 0.6 }, parameters: { acrossMm: 58 } },
+  cuppedBloom: { kind: 'pair', composition: { upMm: 40, apartDeg: 60 }, parameters: { acrossMm: 74 } },
+  mouldedBloom: { kind: 'pair', composition: { upMm: 40, apartDeg: 60 }, parameters: { acrossMm: 66 } },
+  bud: { composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 120, highMm: 60, overlap: 0 }, parameters: { acrossMm: 26 } },
+  floretDome: { kind: 'single', composition: { upMm: 28, middleDeg: 0 }, parameters: { acrossMm: 84 } },
+  fillerSprig: { kind: 'scatter', composition: { count: 4, middleDeg: 0, spanDeg: 100 }, parameters: { lengthMm: 84 } },
+  patchedLeaf: { kind: 'pair', composition: { upMm: 4, apartDeg: 50 }, parameters: { lengthMm: 104 } },
+  laminatedLeaf: { kind: 'pair', composition: { upMm: 4, apartDeg: 56 }, parameters: { lengthMm: 104 } },
+  freeLeafStem: { kind: 'pair', composition: { upMm: 4, apartDeg: 50 }, parameters: { leafMm: 84 } },
   puff: { composition: { on: 'shoulder', middleDeg: -10, wideMm: 150, highMm: 70 } },
 }
 

@@ -4,7 +4,7 @@ import { offWall, type StandingTier } from '../cake'
 import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch, type SeenSize } from '../compose'
 import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
 import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
-import { derive, found, starting, sumOf, type Working } from '../quantity'
+import { derive, found, several, starting, sumOf, type Working } from '../quantity'
 import {
   finished, finishOf, TECHNIQUES, type Failure, type FinishedExtent, type FinishId, type Ingredient, type Layout, type Mesh, type PlacedElement, type Technique, type TechniqueCaution, type TechniqueId, type TimedStep, type Wall,
 } from '../technique'
@@ -151,8 +151,8 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
     const { size, face } = one!
     return technique.pieces(decoration.parameters, size, one!).map((kind): PieceClass => {
       const ofSize = groups.length === 1 ? count : derive('elements of this size', 'count', 'size classes', 'of {count}, those of this size and shade', { count }, () => group.length)
-      const needed = kind.perElement === 1 ? ofSize : derive(`${kind.name}s`, 'count', 'pieces in an element', '{elements} × {each}', { elements: ofSize, each: found('in one', kind.perElement, 'count', 'by its technique') }, (v) => v.elements * v.each)
-      const spares = derive(`spare ${kind.name}s`, 'count', 'spares', 'round up( {needed} × {share} ), at least 1', { needed, share: technique.spareShare }, (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)))
+      const needed = kind.perElement === 1 ? ofSize : derive(several(kind.name), 'count', 'pieces in an element', '{elements} × {each}', { elements: ofSize, each: found('in one', kind.perElement, 'count', 'by its technique') }, (v) => v.elements * v.each)
+      const spares = derive(`spare ${several(kind.name)}`, 'count', 'spares', 'round up( {needed} × {share} ), at least 1', { needed, share: technique.spareShare }, (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)))
       return {
         holes: [], flaps: [], print: [], ...kind, needed, spares, colour: colourOf(decoration, one!), members: group.map(({ index }) => index), onSheet: boxesOnSheet(kind.width.value, kind.height.value, sheet),
         seenWidth: found('seen width', face?.widthMm ?? seen.widthMm * size, 'length', 'of the finished element'), seenHeight: found('seen height', face?.heightMm ?? seen.heightMm * size, 'length', 'of the finished element'),
@@ -164,7 +164,7 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
 /** Sheets for classes of pieces, with how they come about. */
 function sheetsFor(classes: readonly PieceClass[]): Working {
   const shares = classes.filter(({ onSheet }) => onSheet > 0).map(({ name, needed, spares, onSheet }) =>
-    derive(`sheets of ${name}s`, 'ratio', 'boxes in rows', '( {needed} + {spares} ) ÷ {onSheet}', { needed, spares, onSheet: found('on a sheet', onSheet, 'count', 'counted in rows of boxes, with gaps and edges') }, (v) => (v.needed + v.spares) / v.onSheet))
+    derive(`sheets of ${several(name)}`, 'ratio', 'boxes in rows', '( {needed} + {spares} ) ÷ {onSheet}', { needed, spares, onSheet: found('on a sheet', onSheet, 'count', 'counted in rows of boxes, with gaps and edges') }, (v) => (v.needed + v.spares) / v.onSheet))
   const inputs = Object.fromEntries(shares.map((share, at) => [`class${at}`, share]))
   return derive('sheets', 'count', 'boxes in rows', `round up( ${Object.keys(inputs).map((name) => `{${name}}`).join(' + ') || '0'} )`, inputs, (v) => Math.ceil(Object.values(v).reduce((sum, share) => sum + share, 0) - 1e-9))
 }
@@ -182,7 +182,7 @@ function formatChoices(paper: PaperId, classes: readonly PieceClass[]): readonly
 /** Edge and face of all pieces, spares too, that a finish is counted by. */
 function extentOf(classes: readonly PieceClass[]): FinishedExtent {
   const over = (label: string, kind: 'length' | 'area', each: string, of: (piece: PieceClass) => number): Working => sumOf(label, kind, 'pieces added up', classes.map((piece) =>
-    derive(`${label} of ${piece.name}s`, kind, 'pieces and spares', '( {needed} + {spares} ) × {each}', { needed: piece.needed, spares: piece.spares, each: found(each, of(piece), kind, 'of its outline') }, (v) => (v.needed + v.spares) * v.each)))
+    derive(`${label} of ${several(piece.name)}`, kind, 'pieces and spares', '( {needed} + {spares} ) × {each}', { needed: piece.needed, spares: piece.spares, each: found(each, of(piece), kind, 'of its outline') }, (v) => (v.needed + v.spares) * v.each)))
   return {
     edge: over('cut edges', 'length', 'edge of one', ({ outline, holes }) => [outline, ...holes].reduce((sum, each) => sum + outlineLengthMm(each), 0)),
     area: over('faces', 'area', 'face of one', ({ outline, holes }) => (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) / MM2_PER_DM2),

@@ -1,6 +1,7 @@
 export { measureSentence, printNumber, type MeasureProblem } from './measure'
 export { clockText, dateClockText, dateText, dayClockText, dayOf, MINUTES_PER_DAY, momentText, parseMoment, weekdayOf, type Moment } from './moment'
 export { ok, refuse, valueOf, type Result } from './result'
+export { several } from './words'
 export { between, seededStream, seedFor } from './seed'
 export { NINETY_PERCENT, normalShareBelow } from './spread'
 export { exampleOf, parseQuantity, printDuration, printQuantity, type QuantityKind, type UnitSystem } from './units'

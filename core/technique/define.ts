@@ -5,6 +5,7 @@ import type { PaperId } from '../material'
 import type { Working } from '../quantity'
 import type { FinishId } from './finish'
 import type { Mesh } from './mesh'
+import type { Wiring } from './wiring'
 
 /** A hand movement the technique asks for; amounts come later. */
 export type Step = { readonly id: string, readonly name: string, readonly say: string }
@@ -41,6 +42,8 @@ export type PlacedElement = {
   readonly mirrored: boolean
   /** The face it covers, for a panel cut to one. */
   readonly face?: { readonly widthMm: number, readonly heightMm: number } | undefined
+  /** Where it is and along which way it looks, when a bouquet holds it clear of the cake. */
+  readonly pose?: { readonly at: Point3, readonly axis: Point3 } | undefined
   readonly seed: number
 }
 
@@ -121,6 +124,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly pieces: (parameters: z.infer<Parameters>, size: number, element?: PlacedElement) => readonly PieceKind[]
   /** What else the technique is reckoned by, such as pours of a pan. */
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
+  /** What an element of a size is wired with, for what stands on wires. */
+  readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
   /** What a client may not want in it. */
   readonly contains?: readonly Ingredient[]
   readonly steps: readonly TimedStep[]

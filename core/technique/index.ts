@@ -1,14 +1,23 @@
 import { boxPanels } from './boxPanels'
+import { bud } from './bud'
 import { butterfly } from './butterfly'
 import { castMesh } from './castMesh'
+import { cuppedBloom } from './cuppedBloom'
 import { fabricBow } from './fabricBow'
+import { fillerSprig } from './fillerSprig'
 import { flatPanel } from './flatPanel'
+import { floretDome } from './floretDome'
 import { foldedGlobe } from './foldedGlobe'
 import { formedSail } from './formedSail'
 import { formedWrap } from './formedWrap'
+import { freeLeafStem } from './freeLeafStem'
 import { gatheredFan } from './gatheredFan'
+import { laminatedLeaf } from './laminatedLeaf'
 import { layeredWings } from './layeredWings'
+import { mouldedBloom } from './mouldedBloom'
+import { openBloom } from './openBloom'
 import { panSail } from './panSail'
+import { patchedLeaf } from './patchedLeaf'
 import { puff } from './puff'
 import { silhouette } from './silhouette'
 import { steamedSpire } from './steamedSpire'
@@ -18,13 +27,15 @@ import { tornRuffle } from './tornRuffle'
 export { COMPOSITION_KINDS, type BandRoom, type CompositionKind, type Failure, type Ingredient, type Layout, type PieceKind, type PlacedElement, type Step, type Technique, type TechniqueCaution, type TimedStep, type Wall } from './define'
 export { PORTIONS, type Portion, type SizedElement } from './film'
 export { finished, FINISHES, finishIds, finishOf, type Finish, type FinishedExtent, type FinishId, type Finishing } from './finish'
+export { GAUGES, HOLDER_MM, type Gauge, type TapeNeed, type WireNeed, type Wiring } from './wiring'
+export { PETAL_SHAPES, petalOutline, type PetalShape } from './petal'
 export type { Mesh, MeshBead, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
 export { apportion, soakedSail, type SoakedSail } from './soakedSail'
 export { sailNet, type SailNet } from './sailShape'
-export { boxPanels, butterfly, castMesh, fabricBow, flatPanel, foldedGlobe, formedSail, formedWrap, gatheredFan, layeredWings, panSail, puff, silhouette, steamedSpire, stripScroll, tornRuffle }
+export { boxPanels, bud, butterfly, castMesh, cuppedBloom, fabricBow, fillerSprig, flatPanel, floretDome, foldedGlobe, formedSail, formedWrap, freeLeafStem, gatheredFan, laminatedLeaf, layeredWings, mouldedBloom, openBloom, panSail, patchedLeaf, puff, silhouette, steamedSpire, stripScroll, tornRuffle }
 
 /** Every technique that is cut from sheets, as decorators sort them. To add one: write its file, list it here. */
-export const TECHNIQUES = [formedSail, panSail, gatheredFan, steamedSpire, tornRuffle, formedWrap, flatPanel, boxPanels, stripScroll, castMesh, layeredWings, butterfly, silhouette, foldedGlobe, fabricBow, puff] as const
+export const TECHNIQUES = [formedSail, panSail, gatheredFan, steamedSpire, tornRuffle, formedWrap, flatPanel, boxPanels, openBloom, cuppedBloom, mouldedBloom, bud, floretDome, fillerSprig, patchedLeaf, laminatedLeaf, freeLeafStem, stripScroll, castMesh, layeredWings, butterfly, silhouette, foldedGlobe, fabricBow, puff] as const
 
 export type TechniqueId = (typeof TECHNIQUES)[number]['id']

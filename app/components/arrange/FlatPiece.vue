@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { PieceClass } from '#core/plan'
 import { flipMove } from '#core/geometry'
+import { several } from '#core/quantity'
 import { pathData } from '#core/format/svg'
 import FigureLink from '~/components/working/FigureLink.vue'
 
@@ -33,6 +34,6 @@ const line = computed(() => Math.max(box.value.right - box.value.left, box.value
       <path v-for="(flap, at) in piece.flaps" :key="`glue${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="none" stroke="var(--ink)" stroke-opacity="0.45" :stroke-width="line * 0.6" :stroke-dasharray="`${line} ${line}`" />
       <path v-for="(fold, at) in piece.folds" :key="at" :d="pathData(flipMove(fold, 0, 0))" fill="none" stroke="var(--ink)" :stroke-width="line * 0.8" :stroke-dasharray="`${line * 3} ${line * 2}`" />
     </svg>
-    <figcaption class="text-center text-[0.86rem]"><FigureLink :working="piece.needed" /> {{ piece.name }}{{ piece.needed.value === 1 ? '' : 's' }} + <FigureLink :working="piece.spares" /><span class="block text-ink-soft"><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span></figcaption>
+    <figcaption class="text-center text-[0.86rem]"><FigureLink :working="piece.needed" /> {{ piece.needed.value === 1 ? piece.name : several(piece.name) }} + <FigureLink :working="piece.spares" /><span class="block text-ink-soft"><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span></figcaption>
   </figure>
 </template>

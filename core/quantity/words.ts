@@ -1,0 +1,8 @@
+/** Words whose plural is not made with an s. */
+const SEVERAL: readonly (readonly [RegExp, string])[] = [[/leaf$/, 'leaves'], [/ply$/, 'plies'], [/(ch|sh|x|ss)$/, '$1es']]
+
+/** What several of a thing are called: “large leaves” for “large leaf”. */
+export function several(name: string): string {
+  const found = SEVERAL.find(([ending]) => ending.test(name))
+  return found ? name.replace(found[0], found[1]) : `${name}s`
+}

@@ -1,0 +1,7 @@
+export { budMesh } from './bud'
+export { floretOutline } from './floret'
+export { bloomDepth, bloomMesh, longestPetal, type BloomForm, type BloomFrame, type PetalLayer } from './bloom'
+export { coneHalfAngle, coneShare, cupDepth, typedLap } from './cone'
+export { halfWidthAt, PETAL_SHAPES, petalFields, petalOutline, type PetalShape } from './outline'
+export { petalPieces } from './pieces'
+export { bloomStance, facingBasis } from './stance'
