@@ -7,7 +7,7 @@ const floors = [
   ['technique'],
   ['compose', 'piece'],
   ['accent', 'cut'],
-  ['schedule', 'supply', 'care'],
+  ['assembly', 'schedule', 'supply', 'care'],
   ['plan'],
   ['draw'],
   ['format'],

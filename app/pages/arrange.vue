@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
 import PaperLeaf from '~/components/arrange/PaperLeaf.vue'
@@ -13,6 +14,7 @@ const { open } = useChosenDecoration(() => option.value)
   <div>
     <DecorationTabs />
     <SweepLeaf v-if="open === 'sails'" />
+    <BouquetLeaf v-else-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
     <PaperLeaf v-else :id="open" :key="open" />
   </div>
 </template>

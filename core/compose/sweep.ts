@@ -34,7 +34,7 @@ export type Place = PathPoint & { readonly index: number, readonly size: number,
 const SAMPLES = 400
 
 /** The sweep's line, evenly stepped in angle and height, and its length over sides and ledges, mm. */
-export function sweepPath(stack: readonly StandingTier[], sweep: Sweep): { readonly points: readonly PathPoint[], readonly lengthMm: number } {
+export function sweepPath(stack: readonly StandingTier[], sweep: Pick<Sweep, 'fromAngleDeg' | 'fromHeightMm' | 'toAngleDeg' | 'toHeightMm'>): { readonly points: readonly PathPoint[], readonly lengthMm: number } {
   const raw = Array.from({ length: SAMPLES + 1 }, (_, step) => {
     const share = step / SAMPLES
     const heightMm = sweep.fromHeightMm + (sweep.toHeightMm - sweep.fromHeightMm) * share

@@ -1,6 +1,7 @@
 import { startingAccent } from '../accent'
 import { roundTier, type Cake } from '../cake'
-import { STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
+import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
+import { gatheredIn, STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
 const SATURDAY = 6
@@ -42,6 +43,18 @@ function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
   ]
 }
 
+/** Quince blossoms with ginkgo on the first ledge, to the right of where the sails climb. */
+const quince: Bouquet = { ...startingBouquet('quince', 3, 5), name: 'Quince and ginkgo', place: 'ledge', tier: 0, middleDeg: 44, spanDeg: 84, outMm: 46, highMm: 66, full: 0.7, movement: 0.35 }
+
+function gathered({ tiers }: Cake): readonly PaperDecoration[] {
+  const begin = (id: string, technique: PaperDecoration['technique'], role: BouquetRole, parts: number, parameters: object): PaperDecoration => gatheredIn('quince', id, technique, role, parts, tiers, parameters)
+  return [
+    begin('blossoms', 'openBloom', 'focal', 6, { acrossMm: 36, small: 3, medium: 4, large: 5, stamens: 12 }),
+    begin('ginkgo', 'laminatedLeaf', 'leaf', 3, { lengthMm: 96, leafMm: 28 }),
+    begin('buds', 'bud', 'bud', 5, { acrossMm: 13 }),
+  ]
+}
+
 /** The commission that a new studio opens with. */
 export function demoCommission(now: Moment): Commission {
   const sweep = startingSweep(378)
@@ -66,8 +79,8 @@ export function demoCommission(now: Moment): Commission {
     },
     palette: STARTING_PALETTE,
     options: [
-      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...paperwork(threeTiers)], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], tiersApart: 0 },
-      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], accents: [], tiersApart: 0 },
+      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], tiersApart: 0 },
+      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], tiersApart: 0 },
     ],
     chosen: 'a',
   }

@@ -24,7 +24,7 @@ export function commissionFrom1(commission: unknown): unknown {
     brief: isRecord(brief) ? { ...STARTING_BRIEF, ...brief } : brief,
     palette: Array.isArray(palette) ? palette.map((each: unknown) => isRecord(each) ? { role: 'accent', ...each } : each) : palette,
     options: [{
-      id: 'a', name: 'Option A', paperwork: [], accents: [], tiersApart: 0,
+      id: 'a', name: 'Option A', paperwork: [], bouquets: [], accents: [], tiersApart: 0,
       decorations: Array.isArray(decorations) ? decorations.map((each: unknown) => isRecord(each) ? { quiet: STARTING_QUIET, byHand: untouched(), ...each } : each) : decorations,
       cake: { ...foreign, board: { outline: 'round', acrossMm: boardDiameterMm, thicknessMm: boardThicknessMm }, tiers: recordsOf(tiers).map(({ diameterMm, ...tier }) => ({ ...plainTier, ...tier, shape: { kind: 'round', acrossMm: diameterMm } })) },
     }],

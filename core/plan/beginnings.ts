@@ -1,5 +1,5 @@
 import { roundTier } from '../cake'
-import { compositionOf, untouched, type Composition, type Quiet } from '../compose'
+import { compositionOf, startingBouquet, untouched, type Bouquet, type BouquetRole, type Composition, type Quiet } from '../compose'
 import { paperOf } from '../material'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 import { soakedSail, type CompositionKind, type TechniqueId } from '../technique'
@@ -56,7 +56,7 @@ export function newCommission(id: string, now: Moment): Commission {
       box: { widthMm: 300, depthMm: 300, heightMm: 300 },
     },
     palette: STARTING_PALETTE,
-    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], accents: [], tiersApart: 0 }],
+    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], tiersApart: 0 }],
     chosen: 'a',
   }
 }
@@ -78,7 +78,29 @@ export function startingPaperwork(id: string, technique: TechniqueId, tiers: rea
   const composition = startingComposition(kind ?? definition.compositions[0]!, technique, definition.startingParameters, tiers)
   const paper = definition.papers[0]!
   return {
-    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(),
+    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null,
     parameters: { ...definition.startingParameters }, composition,
   } as unknown as PaperDecoration
+}
+
+/** What a recipe begins with: who is focal, how many parts each. */
+const STARTING_RECIPE: readonly { readonly technique: TechniqueId, readonly role: BouquetRole, readonly parts: number, readonly parameters?: object }[] = [
+  { technique: 'openBloom', role: 'focal', parts: 3 },
+  { technique: 'laminatedLeaf', role: 'leaf', parts: 3, parameters: { lengthMm: 90, leafMm: 28 } },
+  { technique: 'bud', role: 'bud', parts: 5 },
+  { technique: 'fillerSprig', role: 'filler', parts: 3, parameters: { lengthMm: 48, tips: 7 } },
+]
+
+/** A bouquet to begin with, and the decorations gathered in it. @param id begins their ids */
+export function startingGathering(id: string, tiers: readonly { readonly heightMm: number }[], seed = STARTING_SEED): { readonly bouquet: Bouquet, readonly paperwork: readonly PaperDecoration[] } {
+  return {
+    bouquet: startingBouquet(id, tiers.length, seed),
+    paperwork: STARTING_RECIPE.map(({ technique, role, parts, parameters }) => gatheredIn(id, `${id}-${technique}`, technique, role, parts, tiers, parameters)),
+  }
+}
+
+/** A decoration as it begins when it is gathered in a bouquet. */
+export function gatheredIn(bouquet: string, id: string, technique: TechniqueId, role: BouquetRole, parts: number, tiers: readonly { readonly heightMm: number }[], parameters: object = {}): PaperDecoration {
+  const base = startingPaperwork(id, technique, tiers)
+  return { ...base, gathered: { bouquet, role, parts }, parameters: { ...base.parameters, ...parameters } } as PaperDecoration
 }

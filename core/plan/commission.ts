@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { accentSchema } from '../accent'
 import { boxSchema, cakeSchema } from '../cake'
-import { byHandSchema, compositionSchema, quietSchema, sweepSchema } from '../compose'
+import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSchema, sweepSchema } from '../compose'
 import { climateSchema } from '../dry'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
@@ -37,6 +37,8 @@ const shared = {
   finishes: z.array(z.strictObject({ finish: z.enum(finishIds), colour: hexColour.meta({ label: 'Colour' }), share: z.number().min(0.05).max(1).meta({ label: 'How much', kind: 'share' }) })).max(MOST_FINISHES),
   quiet: quietSchema,
   byHand: byHandSchema,
+  /** Its part in a bouquet; while it has one, its own composition waits. */
+  gathered: gatheredSchema.nullable(),
 }
 
 type DecorationOf<Each> = Each extends Technique<infer Parameters, infer Id> ? z.infer<z.ZodObject<typeof shared>> & { technique: Id, parameters: z.infer<Parameters> } : never
@@ -49,8 +51,10 @@ const [first, ...others] = TECHNIQUES.map(({ id, parameters }) => z.strictObject
 /** One member for each technique that is listed: adding one there is enough. */
 const paperworkSchema = (z.discriminatedUnion('technique', [first!, ...others]) as unknown as z.ZodType<PaperDecoration>)
   .refine(({ technique, composition }) => TECHNIQUES.find(({ id }) => id === technique)?.compositions.some((kind) => kind === composition.kind), { path: ['composition'], message: 'This technique is not arranged in this way.' })
+  .refine(({ technique, gathered }) => gathered === null || TECHNIQUES.some((each) => each.id === technique && 'gathers' in each), { path: ['gathered'], message: 'This technique is not gathered into bouquets.' })
 
-export const MOST_PAPERWORK = 12
+export const MOST_PAPERWORK = 24
+export const MOST_BOUQUETS = 6
 export const MOST_ACCENTS = 8
 
 /** What must not be in it, asked by the client. */
@@ -121,6 +125,7 @@ export const optionSchema = z.strictObject({
   cake: cakeSchema,
   decorations: z.array(sailSweepSchema).max(1),
   paperwork: z.array(paperworkSchema).max(MOST_PAPERWORK),
+  bouquets: z.array(bouquetSchema).max(MOST_BOUQUETS),
   accents: z.array(accentSchema).max(MOST_ACCENTS),
   tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
 })

@@ -1,6 +1,7 @@
 import { stackTiers } from '../cake'
 import { careCard } from '../care'
 import { freePatches, type Standing } from '../compose'
+import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
 import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
 import { coveringOf, DROP_ML, DYES, RICE_FILM } from '../material'
@@ -12,6 +13,7 @@ import { soakedSail } from '../technique'
 import { evenLadder, mixFor, nearestStrength, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
 import { accentStage, anchorsOf } from './accents'
 import { arrange, type Arrangement } from './arrange'
+import { bouquetStage, membersOf, plannedBouquet } from './bouquets'
 import { fitting } from './boxFit'
 import { cakeStage } from './cakeStage'
 import { cautionsFor, tiersTouched } from './cautions'
@@ -21,6 +23,7 @@ import { paperworkStage, type Paperwork } from './paperwork'
 import { remember } from './remember'
 import { roadWorking } from './road'
 import { discCount, leafStatesOf, tallyOf } from './tally'
+import { wireStage } from './wiring'
 import type { Workshop } from './workshop'
 
 const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
@@ -131,6 +134,7 @@ type Stages = ReturnType<typeof rememberStages>
 const rememberStages = () => ({
   stack: remember(stackTiers),
   arrange: remember(arrange),
+  bouquet: remember(bouquetStage),
   paperwork: remember(paperworkStage),
   accent: remember(accentStage),
   cake: remember(cakeStage),
@@ -142,10 +146,10 @@ const rememberStages = () => ({
 })
 
 /** Decorations one after the other, each keeping off what it is told to of those before it. @param mostTopMm how high they may reach above the board, if they travel on the cake */
-function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], { stack, sails }: Arrangement, mostTopMm: number | null): readonly Paperwork[] {
+function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: ReadonlyMap<string, Layout>, { stack, sails }: Arrangement, mostTopMm: number | null): readonly Paperwork[] {
   const standing: Standing[] = sails.map(({ element, sized }) => ({ elements: [{ ...element, size: 1 }], seen: { widthMm: sized.seenWidthMm, heightMm: sized.seenHeightMm }, hasSeams: false }))
   return wanted.map((decoration) => {
-    const made = stages.paperwork({ decoration, stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm })
+    const made = stages.paperwork({ decoration, stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm, laid: laid.get(decoration.id) ?? null })
     standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.onTheCake })
     return made
   })
@@ -154,7 +158,7 @@ function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], { stack
 function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { commission, workshop } = inputs
   const { brief } = commission
-  const { cake, decorations, paperwork: wanted, accents, tiersApart } = chosenOption(commission)
+  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, tiersApart } = chosenOption(commission)
   const decoration = decorations[0] ?? null
   const discsMm = workshop.discs.filter(({ inUse }) => inUse).map(({ diameterMm }) => diameterMm)
   const colour = decoration?.colour ?? UNDYED
@@ -162,7 +166,12 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
 
   const arrangement = stages.arrange({ stack: stages.stack({ tiers: cake.tiers }), decoration, discsMm })
   const warmsInWorkroom = brief.completion === 'beforeDriving' && brief.keeping === 'roomTemperature'
-  const paperwork = paperworkOf(stages, wanted, arrangement, brief.completion === 'beforeDriving' ? brief.box.heightMm - cake.board.thicknessMm : null)
+  const mostTopMm = brief.completion === 'beforeDriving' ? brief.box.heightMm - cake.board.thicknessMm : null
+  const packed = gatherings.map((bouquet) => {
+    const members = membersOf(bouquet, wanted)
+    return { bouquet, members, packing: stages.bouquet({ bouquet, members, stack: arrangement.stack, mostTopMm }) }
+  })
+  const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
@@ -188,7 +197,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires: wireStage({ paperwork }), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

@@ -6,7 +6,7 @@ import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
 import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
 import { derive, found, several, starting, sumOf, type Working } from '../quantity'
 import {
-  finished, finishOf, TECHNIQUES, type Failure, type FinishedExtent, type FinishId, type Ingredient, type Layout, type Mesh, type PlacedElement, type Technique, type TechniqueCaution, type TechniqueId, type TimedStep, type Wall,
+  finished, finishOf, TECHNIQUES, type Failure, type FinishedExtent, type FinishId, type Ingredient, type Layout, type Mesh, type PlacedElement, type Technique, type TechniqueCaution, type TechniqueId, type TimedStep, type Wall, type Wiring,
 } from '../technique'
 import { blend } from '../tint'
 import type { PaperDecoration } from './commission'
@@ -64,6 +64,8 @@ export type Paperwork = {
   readonly formats: readonly FormatChoice[]
   readonly finishes: readonly FinishWork[]
   readonly figures: readonly Working[]
+  /** What elements of each size are wired with, and how many of that size. */
+  readonly wiring: readonly { readonly wiring: Wiring, readonly count: number }[]
   readonly hands: Working
   readonly place: Working
   /** Rests after its steps, minutes. */
@@ -92,7 +94,7 @@ const PLACE_MIN = 2
 const MM2_PER_DM2 = 10000
 
 /** How large an element of size 1 of a decoration is seen. */
-const seenOf = ({ technique, parameters }: PaperDecoration): SeenSize => techniqueOf(technique).seen(parameters)
+export const seenOf = ({ technique, parameters }: PaperDecoration): SeenSize => techniqueOf(technique).seen(parameters)
 
 function layoutOf(decoration: PaperDecoration, ground: Ground): Layout {
   const technique = techniqueOf(decoration.technique)
@@ -161,6 +163,13 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
   })
 }
 
+/** How many elements of each size, the biggest first. */
+function sizesOf(elements: readonly PlacedElement[]): readonly { readonly size: number, readonly count: number }[] {
+  const counts = new Map<number, number>()
+  elements.forEach(({ size }) => counts.set(size, (counts.get(size) ?? 0) + 1))
+  return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
+}
+
 /** Sheets for classes of pieces, with how they come about. */
 function sheetsFor(classes: readonly PieceClass[]): Working {
   const shares = classes.filter(({ onSheet }) => onSheet > 0).map(({ name, needed, spares, onSheet }) =>
@@ -195,13 +204,13 @@ function unfitOf(technique: AnyTechnique, { paper, finishes }: PaperDecoration):
   return refused ? `${technique.name} does not take “${finishOf(refused.finish).name.toLowerCase()}”.` : null
 }
 
-type PaperworkInputs = { readonly decoration: PaperDecoration, readonly stack: readonly StandingTier[], readonly free: readonly Patch[], readonly mostTopMm: number | null }
+type PaperworkInputs = { readonly decoration: PaperDecoration, readonly stack: readonly StandingTier[], readonly free: readonly Patch[], readonly mostTopMm: number | null, readonly laid: Layout | null }
 
-/** Everything that follows from a decoration on a cake. */
-export function paperworkStage({ decoration, stack, free, mostTopMm }: PaperworkInputs): Paperwork {
+/** Everything that follows from a decoration on a cake. @param laid where a bouquet holds its elements, if one does */
+export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: PaperworkInputs): Paperwork {
   const technique = techniqueOf(decoration.technique)
   const seen = seenOf(decoration)
-  const layout = withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
+  const layout = laid ?? withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
   const elements = layout.elements.map((element) => ({ ...element, size: Math.max(1, Math.round(element.size * SIZE_STEPS)) / SIZE_STEPS }))
   const count = { ...layout.count, label: technique.elements }
   const classes = elements.length > 0 ? classesOf(decoration, elements, count) : []
@@ -219,6 +228,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm }: Paperwork
     classes, pieces, sheets: sheetsFor(classes), formats: formatChoices(decoration.paper, classes),
     finishes: extent ? finishing.map(({ finish, colour, share, definition }) => ({ id: finish, name: definition.name, colour, amount: definition.amount({ colour, share }, extent) })) : [],
     figures: elements.length > 0 ? technique.figures?.(decoration.parameters, count) ?? [] : [],
+    wiring: technique.wiring ? sizesOf(elements).map(({ size, count: many }) => ({ wiring: technique.wiring!(decoration.parameters, size), count: many })) : [],
     hands: sumOf(`make: ${technique.name.toLowerCase()}`, 'duration', 'steps added up', minutes),
     place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : derive('placing', 'duration', 'hands-on time', '{elements} × {each}', { elements: count, each: starting('to place one', PLACE_MIN, 'duration', 'guess') }, (v) => v.elements * v.each),
     waitMin: technique.steps.reduce((sum, { waitMin }) => sum + waitMin, 0),

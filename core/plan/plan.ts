@@ -11,8 +11,10 @@ import type { DiscSupply } from '../supply'
 import type { LadderStep, Mix, SteppedBath } from '../tint'
 import type { PlannedAccent } from './accents'
 import type { Arrangement } from './arrange'
+import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
 import type { Paperwork } from './paperwork'
+import type { WireWork } from './wiring'
 import type { Workshop } from './workshop'
 
 /** What goes into a plan: what is wanted, what we have, and the hour it is now. */
@@ -30,6 +32,8 @@ export type LeafState = 'empty' | 'ready' | 'look' | 'stop'
 export type Plan = {
   readonly arrangement: Arrangement
   readonly paperwork: readonly Paperwork[]
+  readonly bouquets: readonly PlannedBouquet[]
+  readonly wires: WireWork
   readonly accents: readonly PlannedAccent[]
   readonly cake: CakeFacts
   /** As it travels. */

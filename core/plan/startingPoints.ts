@@ -6,7 +6,7 @@ import { startingPaperwork, startingSweep } from './beginnings'
 import type { Option, PaperDecoration, SailSweep } from './commission'
 
 /** What a beginning puts on a cake; everything else of the option stays. */
-export type Beginning = Pick<Option, 'decorations' | 'paperwork' | 'accents'>
+export type Beginning = Pick<Option, 'decorations' | 'paperwork' | 'bouquets' | 'accents'>
 
 export type StartingPoint = { readonly id: string, readonly name: string, readonly say: string, readonly on: (cake: Cake) => Beginning }
 
@@ -30,34 +30,34 @@ const pearls = (follows: string): FollowingAccent => ({ ...startingAccent('pearl
 export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'frontCascade', name: 'Front cascade', say: 'Soaked sails pour from the upper right down the front, pearls between them.',
-    on: (cake) => { const high = stackHeightMm(stackTiers(cake)); return { decorations: [sweepOn(cake, { fromAngleDeg: 42, fromHeightMm: high * 0.86, toAngleDeg: -28, toHeightMm: high * 0.06, heart: 0.6, overlap: 0.55, seed: 12 })], paperwork: [], accents: [pearls('sails')] } },
+    on: (cake) => { const high = stackHeightMm(stackTiers(cake)); return { bouquets: [], decorations: [sweepOn(cake, { fromAngleDeg: 42, fromHeightMm: high * 0.86, toAngleDeg: -28, toHeightMm: high * 0.06, heart: 0.6, overlap: 0.55, seed: 12 })], paperwork: [], accents: [pearls('sails')] } },
   },
   {
     id: 'collarAndCrown', name: 'Collar and crown', say: 'A torn collar at the foot, spires standing on top, the rest quiet.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'collar', 'tornRuffle'), made(cake, 'crown', 'steamedSpire', { parameters: { seenMm: 96 }, composition: { count: 5, spanDeg: 230, reach: 0.7 }, finishes: gilded(0.7) })], accents: [] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'collar', 'tornRuffle'), made(cake, 'crown', 'steamedSpire', { parameters: { seenMm: 96 }, composition: { count: 5, spanDeg: 230, reach: 0.7 }, finishes: gilded(0.7) })], accents: [] }),
   },
   {
     id: 'laceAndMoths', name: 'Lace and moths', say: 'Scrolls round the top tier, moths rising past them.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'lace', 'stripScroll'), made(cake, 'moths', 'butterfly', { kind: 'sweep', composition: { fromAngleDeg: -70, toAngleDeg: 60, overlap: 0 }, finishes: gilded(0.6) })], accents: [] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'lace', 'stripScroll'), made(cake, 'moths', 'butterfly', { kind: 'sweep', composition: { fromAngleDeg: -70, toAngleDeg: 60, overlap: 0 }, finishes: gilded(0.6) })], accents: [] }),
   },
   {
     id: 'windblown', name: 'Windblown', say: 'Formed sails across the tiers, deep at the heart, gilded at the rim.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'windblown', 'formedSail', { parameters: { former: 'crumpled foil' }, composition: { fromAngleDeg: -60, toAngleDeg: 70, overlap: 0.5 }, run: { tail: '#f3dfc2', steps: 4 }, finishes: gilded(0.5) })], accents: [] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'windblown', 'formedSail', { parameters: { former: 'crumpled foil' }, composition: { fromAngleDeg: -60, toAngleDeg: 70, overlap: 0.5 }, run: { tail: '#f3dfc2', steps: 4 }, finishes: gilded(0.5) })], accents: [] }),
   },
   {
     id: 'cloth', name: 'Cloth and bow', say: 'A crumpled wrap round the lowest tier, a bow above it.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'cloth', 'formedWrap', { parameters: { heightMm: Math.min(250, Math.max(30, Math.round(heightOf(cake, 0) * 0.8))) }, composition: { toMm: heightOf(cake, 0) } }), made(cake, 'bow', 'fabricBow', { composition: { tier: Math.min(1, topOf(cake)), upMm: 4 } })], accents: [] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'cloth', 'formedWrap', { parameters: { heightMm: Math.min(250, Math.max(30, Math.round(heightOf(cake, 0) * 0.8))) }, composition: { toMm: heightOf(cake, 0) } }), made(cake, 'bow', 'fabricBow', { composition: { tier: Math.min(1, topOf(cake)), upMm: 4 } })], accents: [] }),
   },
   {
     id: 'wings', name: 'Wings', say: 'A pair of layered wings on the top tier, a scatter of quills below.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'wings', 'layeredWings', { finishes: [{ finish: 'edgeGilding', colour: '#c3c7cc', share: 1 }] }), made(cake, 'quills', 'silhouette', { kind: 'scatter', parameters: { seenMm: Math.min(60, heightOf(cake, 0) * 0.6), footMm: 0 }, composition: { tier: 0, count: 6, taper: 0.6 } })], accents: [] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'wings', 'layeredWings', { finishes: [{ finish: 'edgeGilding', colour: '#c3c7cc', share: 1 }] }), made(cake, 'quills', 'silhouette', { kind: 'scatter', parameters: { seenMm: Math.min(60, heightOf(cake, 0) * 0.6), footMm: 0 }, composition: { tier: 0, count: 6, taper: 0.6 } })], accents: [] }),
   },
   {
     id: 'clouds', name: 'Clouds and globes', say: 'A drift of puffs over the lowest shoulder, globes on top.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'puffs', 'puff', { run: { tail: '#f3dfc2', steps: 3 }, composition: { wideMm: 170, highMm: 70 } }), made(cake, 'globes', 'foldedGlobe', { parameters: { seenMm: 34 }, composition: { spanDeg: 200, reach: 0.6 } })], accents: [pearls('puffs')] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'puffs', 'puff', { run: { tail: '#f3dfc2', steps: 3 }, composition: { wideMm: 170, highMm: 70 } }), made(cake, 'globes', 'foldedGlobe', { parameters: { seenMm: 34 }, composition: { spanDeg: 200, reach: 0.6 } })], accents: [pearls('puffs')] }),
   },
   {
     id: 'embers', name: 'Embers', say: 'Pan sails climb the side like dry leaves, flakes of leaf among them.',
-    on: (cake) => ({ decorations: [], paperwork: [made(cake, 'embers', 'panSail', { composition: { fromAngleDeg: -55, toAngleDeg: 50, overlap: 0.45 }, run: { tail: '#f3dfc2', steps: 4 } })], accents: [{ ...startingAccent('flakes', 'leafFlake', 'embers'), perElement: 1 }] }),
+    on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'embers', 'panSail', { composition: { fromAngleDeg: -55, toAngleDeg: 50, overlap: 0.45 }, run: { tail: '#f3dfc2', steps: 4 } })], accents: [{ ...startingAccent('flakes', 'leafFlake', 'embers'), perElement: 1 }] }),
   },
 ]

@@ -54,7 +54,7 @@ export function sumOf(label: string, kind: WorkingKind, rule: string, parts: rea
 export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind'>, system: UnitSystem): string {
   switch (kind) {
     case 'moment': return dateClockText(value)
-    case 'area': return system === 'metric' ? `${printNumber(value, 1)} dm²` : `${printNumber(value * 15.5, 0)} sq in`
+    case 'area': return system === 'metric' ? `${printNumber(value, value < 1 ? 2 : 1)} dm²` : `${printNumber(value * 15.5, 0)} sq in`
     case 'mass': return system === 'metric' ? `${printNumber(value, value < 20 ? 1 : 0)} g` : `${printNumber(value / 28.3495, value < 280 ? 1 : 0)} oz`
     case 'drops': return `${printNumber(value, 1)} drops`
     default: return printQuantity(value, kind, system)

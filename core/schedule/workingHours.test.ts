@@ -37,6 +37,12 @@ describe('work that may be split', () => {
   })))
   it('never begins earlier for a later end, nor later than it would whole', () => fc.assert(fc.property(moments, fc.integer({ min: 0, max: 2000 }), fc.integer({ min: 5, max: 240 }), (before, later, long) =>
     latestSlots(hours, long, before + later)![0]!.from >= latestSlots(hours, long, before)![0]!.from && latestSlots(hours, long, before)![0]!.from >= latestSlot(hours, long, before)!.from)))
+  it('finds place for a duration added up from fractions of minutes, and gives it all', () => fc.assert(fc.property(fc.array(fc.double({ min: 0.1, max: 90, noNaN: true }), { minLength: 1, maxLength: 12 }), moments.map((moment) => moment - 0.3), (parts, before) => {
+    const long = parts.reduce((sum, part) => sum + part, 0)
+    const slots = latestSlots(hours, long, before)!
+    expect(slots).not.toBeNull()
+    expect(slots.reduce((sum, { from, to }) => sum + to - from, 0)).toBeCloseTo(long, 4)
+  }), { numRuns: 400 }))
   it('stays whole when it fits', () => expect(latestSlots(hours, 200, saturday)).toHaveLength(1))
 })
 

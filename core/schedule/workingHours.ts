@@ -46,6 +46,8 @@ export function latestSlot(hours: WorkingHours, durationMin: number, before: Mom
 }
 
 const SMALLEST_PART_MIN = 15
+/** Durations are sums of fractions of minutes: less than this is what adding them up leaves over. */
+const LEFT_OVER_MIN = 1e-6
 
 /**
  * Like `latestSlot`, for work that may be put down and taken up again: as many stretches as it takes, earliest first.
@@ -57,10 +59,10 @@ export function latestSlots(hours: WorkingHours, durationMin: number, before: Mo
   for (const { from, to } of spellsBefore(hours, before)) {
     const start = Math.max(from, onGrid(to - left))
     const end = Math.min(to, start + left)
-    if (end - start < Math.min(left, SMALLEST_PART_MIN)) continue
+    if (end - start < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) continue
     slots.unshift({ from: start, to: end })
     left -= end - start
-    if (left <= 0) return slots
+    if (left <= LEFT_OVER_MIN) return slots
   }
   return null
 }

@@ -7,7 +7,8 @@ import { z } from 'zod'
 import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
-import { budMesh, bloomStance, petalFields, petalOutline } from './petal'
+import { branchStance } from './foliage'
+import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -36,6 +37,7 @@ export const bud = defineTechnique({
   whyPaper: 'Thin wafer rolls tightly round the hook.',
   unfit: { thickWafer: 'Thick wafer does not roll so small.', riceFilm: 'Rice film unrolls as it dries.' },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
+  gathers: { kind: 'spray', girth: 0.8 },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
   startingParameters: { acrossMm: 16, petals: 2, calyx: '#8a8f5c', wireMm: 80, wide: 0.9, shoulder: 0.55, point: 0.35, notch: 0, wave: 0.1 },
@@ -68,6 +70,9 @@ export const bud = defineTechnique({
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size
     const longMm = acrossMm * LONG_SHARE
-    return budMesh({ acrossMm, longMm, petals: values.petals, calyx: values.calyx }, element.seed, bloomStance(element, wall, longMm, seededStream(element.seed)))
+    // In a bouquet a bud runs out along its stem; elsewhere it stands up like a bloom on edge.
+    const along = branchStance(element, wall)
+    const stance: BloomFrame = element.pose ? (right, up, out) => along(right, up + longMm / 2, out - acrossMm / 2) : bloomStance(element, wall, longMm, seededStream(element.seed))
+    return budMesh({ acrossMm, longMm, petals: values.petals, calyx: values.calyx }, element.seed, stance)
   },
 })

@@ -51,6 +51,7 @@ export const cuppedBloom = defineTechnique({
   whyPaper: 'Thin wafer laps without a ridge; standard keeps a deeper cup.',
   unfit: { thickWafer: 'Thick wafer shows every lap as a ridge and cracks.', riceFilm: 'A lap does not hold on rice film.' },
   compositions: ['cluster', 'crown', 'single', 'pair', 'sweep', 'scatter'],
+  gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { acrossMm: 64, sizes: 4, petals: 5, lapDeg: 40, wireMm: 100, wide: 0.95, shoulder: 0.6, point: 0, notch: 0.04, wave: 0.35 },

@@ -42,8 +42,8 @@ export type PlacedElement = {
   readonly mirrored: boolean
   /** The face it covers, for a panel cut to one. */
   readonly face?: { readonly widthMm: number, readonly heightMm: number } | undefined
-  /** Where it is and along which way it looks, when a bouquet holds it clear of the cake. */
-  readonly pose?: { readonly at: Point3, readonly axis: Point3 } | undefined
+  /** Where it is, along which way it looks or grows, and to which side a spray shows its face, when a bouquet holds it clear of the cake. */
+  readonly pose?: { readonly at: Point3, readonly axis: Point3, readonly face: Point3 } | undefined
   readonly seed: number
 }
 
@@ -110,6 +110,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly unfit: Unfit
   /** Ways it is arranged, the usual one first. */
   readonly compositions: readonly CompositionKind[]
+  /** How it stands in a bouquet, for what can be gathered into one: showing its round face, or running out along its stem, so thick as a share of its width. */
+  readonly gathers?: { readonly kind: 'bloom' } | { readonly kind: 'spray', readonly girth: number }
   /** What may be done to it when it is dry. */
   readonly finishes: readonly FinishId[]
   readonly parameters: Parameters

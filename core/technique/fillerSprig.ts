@@ -30,6 +30,7 @@ export const fillerSprig = defineTechnique({
   whyPaper: 'Thin wafer snips stay airy; offcuts do.',
   unfit: { thickWafer: 'Thick snips weigh the thin wires down.', riceFilm: 'Snips of rice film roll up as they dry.' },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
+  gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'speckle'],
   parameters,
   startingParameters: { lengthMm: 60, tips: 9, tipMm: 9, stem: '#7d8058' },

@@ -40,6 +40,7 @@ export const floretDome = defineTechnique({
   whyPaper: 'Thin wafer keeps a crowd of florets light.',
   unfit: { thickWafer: 'Thick florets stand apart like tiles.', riceFilm: 'A patch does not hold on rice film.' },
   compositions: ['cluster', 'crown', 'single', 'pair', 'scatter'],
+  gathers: { kind: 'bloom' },
   finishes: ['dusting', 'speckle'],
   parameters,
   startingParameters: { acrossMm: 70, floretMm: 17, petals: 4 },

@@ -35,6 +35,7 @@ export const freeLeafStem = defineTechnique({
   whyPaper: 'Thin wafer folds sharply and moves like a leaf.',
   unfit: { thickWafer: 'Thick wafer cracks along the fold.', riceFilm: 'Rice film breaks at the fold.' },
   compositions: ['cluster', 'crown', 'sweep', 'pair', 'single', 'scatter'],
+  gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { leafMm: 80, leaves: 3, leaf: 'lanceolate', foldDeg: 24 },

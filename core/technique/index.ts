@@ -28,7 +28,7 @@ export { COMPOSITION_KINDS, type BandRoom, type CompositionKind, type Failure, t
 export { PORTIONS, type Portion, type SizedElement } from './film'
 export { finished, FINISHES, finishIds, finishOf, type Finish, type FinishedExtent, type FinishId, type Finishing } from './finish'
 export { GAUGES, HOLDER_MM, type Gauge, type TapeNeed, type WireNeed, type Wiring } from './wiring'
-export { PETAL_SHAPES, petalOutline, type PetalShape } from './petal'
+export { halfWidthAt, isPetalShape, PETAL_FIELDS, PETAL_SHAPES, petalOutline, type PetalShape } from './petal'
 export type { Mesh, MeshBead, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
 export { apportion, soakedSail, type SoakedSail } from './soakedSail'

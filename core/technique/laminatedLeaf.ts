@@ -31,6 +31,7 @@ export const laminatedLeaf = defineTechnique({
   whyPaper: 'Two thin plies hold a wire between them and still bend.',
   unfit: { standardWafer: 'Two plies of standard wafer are stiff and split along the wire.', thickWafer: 'Two plies of thick wafer do not bend and split along the wire.', riceFilm: 'Wet plies of rice film slide, and the wire shows through.' },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
+  gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { lengthMm: 120, leafMm: 34, leaf: 'flabellate', openDeg: 52, foldDeg: 8, arch: 0.28 },

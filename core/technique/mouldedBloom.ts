@@ -50,6 +50,7 @@ export const mouldedBloom = defineTechnique({
   whyPaper: 'Thin wafer drapes over a mould without pleats.',
   unfit: { standardWafer: 'Standard wafer pleats on a half-sphere.', thickWafer: 'Thick wafer does not drape.', riceFilm: 'Rice film sticks to the mould and to itself.' },
   compositions: ['cluster', 'crown', 'single', 'pair', 'sweep', 'scatter'],
+  gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { acrossMm: 56, petals: 5, stamens: 14, wireMm: 100, wide: 1.1, shoulder: 0.6, point: 0, notch: 0.05, wave: 0.2 },

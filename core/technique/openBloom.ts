@@ -51,6 +51,7 @@ export const openBloom = defineTechnique({
   whyPaper: 'Thin wafer cups without cracking and is light on its wire.',
   unfit: { thickWafer: 'Thick wafer cracks when a petal is cupped.', riceFilm: 'Rice film goes limp under glue and snaps when pinched dry.' },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
+  gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
   startingParameters: { acrossMm: 46, small: 4, medium: 5, large: 5, lapDeg: 20, stamens: 9, wireMm: 90, wide: 0.82, shoulder: 0.62, point: 0.15, notch: 0, wave: 0.25 },

@@ -31,6 +31,7 @@ export const patchedLeaf = defineTechnique({
   whyPaper: 'Standard wafer holds a small leaf flat by itself.',
   unfit: { riceFilm: 'A patch does not hold on rice film: it dries off.' },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
+  gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { lengthMm: 110, leafMm: 22, leaf: 'orbicular', openDeg: 58, foldDeg: 12, arch: 0.35 },

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import { alongAt, angleAt, edgeScale, type StandingTier } from '#core/cake'
-import { compositionOf, nextAdded, pinned, putting, standing, takingOut, unpinning, type ByHand, type Composition, type Handle, type Spot } from '#core/compose'
+import { bouquetHandles, compositionOf, nextAdded, pinned, pullBouquet, putting, standing, takingOut, unpinning, type Bouquet, type ByHand, type Composition, type Handle, type Spot } from '#core/compose'
 import type { Option, PaperDecoration } from '#core/plan'
 import { seedFor } from '#core/quantity'
 import type { PlacedElement } from '#core/technique'
@@ -22,14 +22,16 @@ export function useArranging() {
   const paper = computed<PaperDecoration | null>(() => option.value.paperwork.find(({ id }) => id === open.value) ?? null)
   const elements = computed<readonly PlacedElement[]>(() => open.value === 'sails' ? plan.value.arrangement.sails.map(({ element }) => element) : plan.value.paperwork.find(({ id }) => id === open.value)?.elements ?? [])
   const byHand = computed<ByHand>(() => (open.value === 'sails' ? decoration.value?.byHand : paper.value?.byHand) ?? { put: [], out: [] })
+  /** The bouquet that is open, or that holds what is open. */
+  const bouquet = computed<Bouquet | null>(() => option.value.bouquets.find(({ id }) => id === open.value || id === paper.value?.gathered?.bouquet) ?? null)
   const composition = computed<Composition | null>(() => {
-    if (open.value !== 'sails') return paper.value?.composition ?? null
+    if (open.value !== 'sails') return bouquet.value ? null : paper.value?.composition ?? null
     if (!decoration.value) return null
     const { seenHeightMm, ...line } = decoration.value.sweep
     return { ...line, kind: 'sweep' }
   })
-  const handles = computed<readonly Handle[]>(() => composition.value ? compositionOf(composition.value.kind).handles(composition.value, stack.value) : [])
-  const pickedIndex = computed(() => picked.value?.decoration === open.value && elements.value.some(({ index }) => index === picked.value!.index) ? picked.value.index : null)
+  const handles = computed<readonly Handle[]>(() => bouquet.value ? bouquetHandles(bouquet.value, stack.value) : composition.value ? compositionOf(composition.value.kind).handles(composition.value, stack.value) : [])
+  const pickedIndex = computed(() => bouquet.value === null && picked.value?.decoration === open.value && elements.value.some(({ index }) => index === picked.value!.index) ? picked.value.index : null)
   /** Where it was put last counts, not where the plan has it yet: keys come faster than plans. */
   const pickedElement = computed<PlacedElement | null>(() => {
     const put = byHand.value.put.find(({ index }) => index === pickedIndex.value)
@@ -47,9 +49,14 @@ export function useArranging() {
     }, merge && `${id} ${merge}`)
   }
 
-  /** Puts a handle of the composition elsewhere on the cake. */
+  /** Puts a handle of the composition or the bouquet elsewhere on the cake. */
   function pull(handle: string, to: Spot): void {
     const id = open.value
+    if (bouquet.value) {
+      const pulled = pullBouquet(bouquet.value, handle, to, stack.value)
+      editOption('pull the bouquet', ({ bouquets }) => { Object.assign(bouquets.find((each) => each.id === pulled.id) ?? {}, pulled) }, `${pulled.id} pull ${handle}`)
+      return
+    }
     const before = composition.value
     if (!before) return
     const pulled = compositionOf(before.kind).pull(before, handle, to, stack.value)

@@ -1,13 +1,14 @@
 import { computed, ref } from 'vue'
 import type { Option } from '#core/plan'
 
-/** Which decoration the Arrange leaf has open: the sails, or one cut from sheets by its id. */
+/** What the Arrange leaf has open: the sails, a decoration cut from sheets or a bouquet by its id. */
 const chosen = ref<string>('sails')
 
 export const useChosenDecoration = (option: () => Option) => ({
   open: computed(() => {
     const paper = option().paperwork.find(({ id }) => id === chosen.value)
     if (paper) return paper.id
+    if (option().bouquets.some(({ id }) => id === chosen.value)) return chosen.value
     return option().decorations.length > 0 || option().paperwork.length === 0 ? 'sails' : option().paperwork[0]!.id
   }),
   choose: (id: string): void => { chosen.value = id },

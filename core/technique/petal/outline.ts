@@ -14,6 +14,11 @@ const petalSchema = z.strictObject(petalFields)
 
 export type PetalShape = z.infer<typeof petalSchema>
 
+export const PETAL_FIELDS = Object.keys(petalFields) as readonly (keyof PetalShape)[]
+
+/** Whether parameters of a technique shape a petal. */
+export const isPetalShape = (parameters: object): parameters is PetalShape => PETAL_FIELDS.every((field) => field in parameters)
+
 /** Shapes to begin with, by the words botanists have for them. */
 export const PETAL_SHAPES = [
   { id: 'obovate', name: 'Obovate', say: 'broadest above the middle', shape: { wide: 0.82, shoulder: 0.62, point: 0.15, notch: 0, wave: 0.25 } },

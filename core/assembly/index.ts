@@ -1,0 +1,1 @@
+export { cutWires, type WireCuts, type WireDemand, type WirePattern } from './wireCuts'

@@ -1,0 +1,26 @@
+/** Bouquets of a plan: what is gathered in each, how many of each kind, and where they stand. */
+import type { StandingTier } from '../cake'
+import { packBouquet, type Bouquet, type Member, type Packed } from '../compose'
+import type { Working } from '../quantity'
+import type { PaperDecoration } from './commission'
+import { seenOf, techniqueOf } from './paperwork'
+
+/** A bouquet as planned: the face it covers and how many of each decoration. */
+export type PlannedBouquet = { readonly id: string, readonly face: Working, readonly members: readonly { readonly decoration: string, readonly called: string, readonly count: Working }[] }
+
+type BouquetInputs = { readonly bouquet: Bouquet, readonly members: readonly Member[], readonly stack: readonly StandingTier[], readonly mostTopMm: number | null }
+
+/** A bouquet packed. */
+export const bouquetStage = ({ bouquet, members, stack, mostTopMm }: BouquetInputs): Packed => packBouquet(bouquet, members, stack, mostTopMm)
+
+/** The decorations gathered in a bouquet, as its packing needs them. */
+export const membersOf = ({ id }: Bouquet, wanted: readonly PaperDecoration[]): readonly Member[] => wanted.flatMap((decoration): Member[] => {
+  const { gathers, elements } = techniqueOf(decoration.technique)
+  const { gathered } = decoration
+  if (gathered?.bouquet !== id || !gathers) return []
+  return [{ id: decoration.id, name: elements, role: gathered.role, parts: gathered.parts, seen: seenOf(decoration), form: gathers }]
+})
+
+/** A bouquet for the screen. */
+export const plannedBouquet = ({ id }: Bouquet, members: readonly Member[], { face, layouts }: Packed): PlannedBouquet =>
+  ({ id, face, members: [...layouts].map(([decoration, { count }]) => ({ decoration, called: members.find((each) => each.id === decoration)!.name, count })) })
