@@ -46,7 +46,7 @@ describe('a plan for reading elsewhere', () => {
     expect(summary.finishedMm.high).toBeGreaterThan(380)
     expect(summary.tiers.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 676, 402])
     expect(summary.tiers[0]!.supports[0]!.count).toBeGreaterThan(2)
-    expect(summary.paperwork.map(({ technique }) => technique)).toEqual(['tornRuffle', 'stripScroll', 'butterfly', 'foldedGlobe'])
+    expect(summary.paperwork.map(({ technique }) => technique)).toEqual(['openBloom', 'laminatedLeaf', 'bud', 'tornRuffle', 'stripScroll', 'butterfly', 'foldedGlobe'])
     summary.paperwork.forEach(({ classes }) => classes.forEach(({ widthMm }) => expect(widthMm).toBeGreaterThan(0)))
   })
 

@@ -42,4 +42,3 @@ export function bloomStance(element: PlacedElement, wall: Wall, acrossMm: number
     return at(across, stem + leaned, 1 + half * Math.sin(tilt) + half * Math.abs(Math.sin(turn)) + depth)
   }
 }
-
