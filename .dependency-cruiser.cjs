@@ -7,7 +7,7 @@ const floors = [
   ['technique'],
   ['compose', 'piece'],
   ['accent', 'cut'],
-  ['assembly', 'schedule', 'supply', 'care'],
+  ['assembly', 'mixture', 'schedule', 'supply', 'care'],
   ['plan'],
   ['draw'],
   ['format'],

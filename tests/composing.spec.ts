@@ -163,7 +163,7 @@ test('an outline is brought from a file, a bad one changes nothing', async ({ pa
 test('a beginning is laid on the user’s own tiers and taken back', async ({ page }) => {
   await startOwnArrangement(page)
   await page.getByTestId('see-beginnings').click()
-  await expect(page.getByTestId('beginnings').locator('li')).toHaveCount(8)
+  await expect(page.getByTestId('beginnings').locator('li')).toHaveCount(11)
   await page.getByTestId('beginnings').locator('li', { hasText: 'Collar and crown' }).getByRole('button', { name: 'Lay it on' }).click()
   await expect(page.getByTestId('decorations')).toContainText('Torn ruffle')
   await undo(page)

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
+import { pathData } from '#core/format/svg'
+import { flipMove, sector } from '#core/geometry'
 import { chosenOption, newCommission, startingPaperwork, startingSweep, type Commission, type Plan } from '#core/plan'
-import { soakedSail, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
+import { PLANTS, PORTIONS, soakedSail, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
+import { plantMesh } from '~/components/arrange/plantMesh'
 import CakeStill from '~/components/stand/CakeStill.vue'
+import MeshStill from '~/components/stand/MeshStill.vue'
 import { sceneOf } from '~/components/stand/standScene'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { useStudio } from '~/stores/studio'
@@ -13,6 +17,9 @@ import { useStudio } from '~/stores/studio'
 const studio = useStudio()
 const VIEW = { left: -135, top: -222, width: 270, height: 262 }
 const MOST_PIECES = 2
+const SWEEPS = { whole: 360, half: 180, quarter: 90 } as const
+const portions = PORTIONS.map((portion) => ({ portion, path: pathData(flipMove(sector({ x: 0, y: 0 }, 50, 90 - SWEEPS[portion] / 2, SWEEPS[portion]), 0, 0)) }))
+const piecesOf = ({ cutList }: Plan, portion: (typeof PORTIONS)[number]): number => cutList.pieces.filter((piece) => piece.portion === portion).length
 
 type Shown = { readonly id: string, readonly name: string, readonly commission: Commission, readonly plan: Plan }
 const shown = shallowRef<readonly Shown[]>([])
@@ -61,6 +68,8 @@ function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
   }
 }
 
+const plants = PLANTS.map((plant) => ({ ...plant, mesh: plantMesh(plant) }))
+
 onMounted(async () => {
   for (const { id, name } of [soakedSail, ...TECHNIQUES]) {
     const commission = commissionFor(id as TechniqueId | 'soakedSail')
@@ -76,8 +85,13 @@ onMounted(async () => {
       <li v-for="each in shown" :key="each.id" :data-technique="each.id">
         <CakeStill class="rounded-2xl bg-paper-deep/60" :scene="sceneOf(chosenOption(each.commission), each.plan)" :view="VIEW" :turn-deg="12" :says="each.name" />
         <h2 class="part-title mt-1">{{ each.name }}</h2>
-        <div class="grid grid-cols-2 justify-items-center gap-x-1"><FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
+        <div class="grid grid-cols-2 justify-items-center gap-x-1"><template v-if="each.id === soakedSail.id"><figure v-for="{ portion, path } in portions.filter((one) => piecesOf(each.plan, one.portion) > 0)" :key="portion" class="grid justify-items-center gap-1 text-[0.86rem]"><svg class="h-16 w-24" viewBox="-54 -54 108 108" role="img" :aria-label="`${portion} disc, flat`"><path :d="path" fill="#d9572b" fill-opacity="0.3" stroke="var(--ink)" stroke-width="1.5" /></svg><figcaption>{{ piecesOf(each.plan, portion) }} {{ portion }}</figcaption></figure></template>
+        <FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
       </li>
+    </ul>
+    <h2 class="leaf-title mt-8 mb-3">Plants to make after</h2>
+    <ul class="grid grid-cols-4 gap-4" data-testid="plants">
+      <li v-for="{ id, name, mesh, colour } in plants" :key="id"><MeshStill class="rounded-2xl bg-paper-deep" :mesh="mesh" :colour="colour" :says="name" /><h3 class="mt-1 text-center text-[0.92rem]">{{ name }}</h3></li>
     </ul>
   </div>
 </template>

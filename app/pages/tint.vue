@@ -4,6 +4,7 @@ import { sailSweepSchema } from '#core/plan'
 import { DROP_ML, DYES } from '#core/material'
 import { printQuantity } from '#core/quantity'
 import CautionList from '~/components/ui/CautionList.vue'
+import MixtureSection from '~/components/tint/MixtureSection.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -34,7 +35,10 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
 </script>
 
 <template>
-  <div v-if="!bath || !decoration"><LeafHeading title="Nothing to tint yet">Lay a sweep of sails in Arrange, and its bath appears here, step by step.</LeafHeading></div>
+  <div v-if="!bath || !decoration">
+    <LeafHeading title="Nothing to tint yet">Lay a sweep of sails in Arrange, and its bath appears here, step by step.</LeafHeading>
+    <MixtureSection />
+  </div>
   <div v-else>
     <LeafHeading title="One bath, pale first">
       Begin with <FigureLink :working="bath.startMl" /> of boiled, cooled water. Dip the palest pieces, add colour, dip the next. Each dose allows for what the pieces before carried away; <FigureLink :working="bath.leftMl" /> is left at the end.
@@ -79,5 +83,6 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
         <CautionList :cautions="cautions" />
       </section>
     </div>
+    <MixtureSection />
   </div>
 </template>

@@ -32,6 +32,9 @@ export function drawMesh(mesh: Mesh, colour: string, turnDeg: number): DrawnMesh
   return drawn
 }
 
+/** An element alone, seen from the front, for pictures of it without a cake. */
+export const pictureOfMesh = (mesh: Mesh, colour: string): Pick<DrawnMesh, 'shapes' | 'outline'> => drawMesh(mesh, colour, 0)
+
 /** The faces and lines of an element from far to near, its outline, and how near it is. */
 function drawFaces({ faces, lines, beads = [] }: Mesh, colour: string, view: View, light: Point3): DrawnMesh {
   const seenAll: Point[] = []

@@ -15,15 +15,15 @@ export type Format = { readonly id: FormatId, readonly name: string, readonly wi
 
 export const formatIds = FORMATS.map(({ id }) => id) as [FormatId, ...FormatId[]]
 
-export type Paper = { readonly id: string, readonly name: string, readonly say: string, readonly kind: 'wafer' | 'film', readonly formats: readonly FormatId[], readonly thicknessMm: number }
+export type Paper = { readonly id: string, readonly name: string, readonly say: string, readonly kind: 'wafer' | 'film', readonly formats: readonly FormatId[], readonly thicknessMm: number, readonly gramsPerDm2: number }
 
 const WAFER_FORMATS = ['a4', 'a5', 'letter', 'square305', 'a3'] as const
 
 export const PAPERS = [
-  { id: 'thinWafer', name: 'thin wafer', kind: 'wafer', say: 'Soft and matt, one face smoother; takes dust and a little damp, curls and tears cleanly.', formats: WAFER_FORMATS, thicknessMm: 0.28 },
-  { id: 'standardWafer', name: 'standard wafer', kind: 'wafer', say: 'Firm enough to print on and to fold once; keeps flat when dry.', formats: WAFER_FORMATS, thicknessMm: 0.4 },
-  { id: 'thickWafer', name: 'thick wafer', kind: 'wafer', say: 'Stiff and flat; stands by itself, cracks when bent dry.', formats: WAFER_FORMATS, thicknessMm: 0.6 },
-  { id: 'riceFilm', name: 'rice film', kind: 'film', say: 'Clear and hard; must be soaked or sponged to be worked, dries like glass.', formats: ['film220'], thicknessMm: 0.2 },
+  { id: 'thinWafer', name: 'thin wafer', kind: 'wafer', say: 'Soft and matt, one face smoother; takes dust and a little damp, curls and tears cleanly.', formats: WAFER_FORMATS, thicknessMm: 0.28, gramsPerDm2: 1.6 },
+  { id: 'standardWafer', name: 'standard wafer', kind: 'wafer', say: 'Firm enough to print on and to fold once; keeps flat when dry.', formats: WAFER_FORMATS, thicknessMm: 0.4, gramsPerDm2: 2.3 },
+  { id: 'thickWafer', name: 'thick wafer', kind: 'wafer', say: 'Stiff and flat; stands by itself, cracks when bent dry.', formats: WAFER_FORMATS, thicknessMm: 0.6, gramsPerDm2: 3.5 },
+  { id: 'riceFilm', name: 'rice film', kind: 'film', say: 'Clear and hard; must be soaked or sponged to be worked, dries like glass.', formats: ['film220'], thicknessMm: 0.2, gramsPerDm2: 2.8 },
 ] as const satisfies readonly Paper[]
 
 /** What tells the two kinds apart, wherever one is chosen: mixing them up ruins a job. */

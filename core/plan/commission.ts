@@ -128,7 +128,7 @@ export const optionSchema = z.strictObject({
   bouquets: z.array(bouquetSchema).max(MOST_BOUQUETS),
   accents: z.array(accentSchema).max(MOST_ACCENTS),
   tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
-})
+}).refine(({ paperwork, bouquets }) => paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)), { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' })
 
 export type Option = z.infer<typeof optionSchema>
 

@@ -5,6 +5,7 @@ import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
 import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
 import { coveringOf, DROP_ML, DYES, RICE_FILM } from '../material'
+import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
 import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
 import { fillFormers, paceWorking, walkBack, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Work } from '../schedule'
@@ -197,7 +198,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires: wireStage({ paperwork }), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires: wireStage({ paperwork }), mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

@@ -9,6 +9,7 @@ import {
   finished, finishOf, TECHNIQUES, type Failure, type FinishedExtent, type FinishId, type Ingredient, type Layout, type Mesh, type PlacedElement, type Technique, type TechniqueCaution, type TechniqueId, type TimedStep, type Wall, type Wiring,
 } from '../technique'
 import { blend } from '../tint'
+import type { MixtureUse } from '../mixture'
 import type { PaperDecoration } from './commission'
 import { reachOf, type Reach } from './reach'
 
@@ -66,6 +67,8 @@ export type Paperwork = {
   readonly figures: readonly Working[]
   /** What elements of each size are wired with, and how many of that size. */
   readonly wiring: readonly { readonly wiring: Wiring, readonly count: number }[]
+  /** Mixtures it takes, besides colour. */
+  readonly liquids: readonly MixtureUse[]
   readonly hands: Working
   readonly place: Working
   /** Rests after its steps, minutes. */
@@ -163,6 +166,21 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
   })
 }
 
+/** What a technique takes of each mixture, for all its pieces, spares too. */
+function liquidsOf({ name, liquids = [] }: AnyTechnique, classes: readonly PieceClass[], pieces: Working): readonly MixtureUse[] {
+  if (classes.length === 0) return []
+  return liquids.map(({ mixture, per, ml }): MixtureUse => {
+    const each = starting(per === 'dm2' ? 'for a dm²' : 'for a piece', ml, 'volume', 'guess')
+    const label = `for ${name.toLowerCase()}`
+    return {
+      mixture,
+      ml: per === 'dm2'
+        ? derive(label, 'volume', 'a face wetted', '{area} × {each}', { area: extentOf(classes).area, each }, (v) => v.area * v.each)
+        : derive(label, 'volume', 'a dot for each', '{pieces} × {each}', { pieces, each }, (v) => v.pieces * v.each),
+    }
+  })
+}
+
 /** How many elements of each size, the biggest first. */
 function sizesOf(elements: readonly PlacedElement[]): readonly { readonly size: number, readonly count: number }[] {
   const counts = new Map<number, number>()
@@ -228,6 +246,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
     classes, pieces, sheets: sheetsFor(classes), formats: formatChoices(decoration.paper, classes),
     finishes: extent ? finishing.map(({ finish, colour, share, definition }) => ({ id: finish, name: definition.name, colour, amount: definition.amount({ colour, share }, extent) })) : [],
     figures: elements.length > 0 ? technique.figures?.(decoration.parameters, count) ?? [] : [],
+    liquids: liquidsOf(technique, classes, pieces),
     wiring: technique.wiring ? sizesOf(elements).map(({ size, count: many }) => ({ wiring: technique.wiring!(decoration.parameters, size), count: many })) : [],
     hands: sumOf(`make: ${technique.name.toLowerCase()}`, 'duration', 'steps added up', minutes),
     place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : derive('placing', 'duration', 'hands-on time', '{elements} × {each}', { elements: count, each: starting('to place one', PLACE_MIN, 'duration', 'guess') }, (v) => v.elements * v.each),

@@ -4,6 +4,7 @@ import type { CakeFacts } from './cakeStage'
 import type { CareCard, Caution, Leaf } from '../care'
 import type { CutDisc } from '../cut'
 import type { DryingEstimate } from '../dry'
+import type { MadeMixture } from '../mixture'
 import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
 import type { FormerLoad, NoTimetable, Timetable, Work } from '../schedule'
@@ -34,6 +35,7 @@ export type Plan = {
   readonly paperwork: readonly Paperwork[]
   readonly bouquets: readonly PlannedBouquet[]
   readonly wires: WireWork
+  readonly mixtures: readonly MadeMixture[]
   readonly accents: readonly PlannedAccent[]
   readonly cake: CakeFacts
   /** As it travels. */

@@ -2,7 +2,8 @@
 import { startingAccent, type FollowingAccent } from '../accent'
 import { stackHeightMm, stackTiers, type Cake } from '../cake'
 import type { CompositionKind, TechniqueId } from '../technique'
-import { startingPaperwork, startingSweep } from './beginnings'
+import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
+import { gatheredIn, startingPaperwork, startingSweep } from './beginnings'
 import type { Option, PaperDecoration, SailSweep } from './commission'
 
 /** What a beginning puts on a cake; everything else of the option stays. */
@@ -26,6 +27,17 @@ const sweepOn = (cake: Cake, change: Partial<SailSweep['sweep']>): SailSweep => 
 }
 const gilded = (share: number): PaperDecoration['finishes'] => [{ finish: 'edgeGilding', colour: '#c9a24b', share }]
 const pearls = (follows: string): FollowingAccent => ({ ...startingAccent('pearls', 'pearl', follows), sizeMm: 5, perElement: 1.5 })
+
+type Ingredient = readonly [technique: TechniqueId, role: BouquetRole, parts: number, parameters: object, colour?: string]
+
+/** A cake with one bouquet and nothing else. */
+function withBouquet(cake: Cake, change: Partial<Bouquet>, recipe: readonly Ingredient[]): Beginning {
+  const bouquet = { ...startingBouquet('bouquet', cake.tiers.length, 21), ...change }
+  return {
+    decorations: [], accents: [], bouquets: [bouquet],
+    paperwork: recipe.map(([technique, role, parts, parameters, colour], at) => ({ ...gatheredIn(bouquet.id, `bouquet-${at}`, technique, role, parts, cake.tiers, parameters), ...(colour && { colour }) }) as PaperDecoration),
+  }
+}
 
 export const STARTING_POINTS: readonly StartingPoint[] = [
   {
@@ -59,5 +71,17 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'embers', name: 'Embers', say: 'Pan sails climb the side like dry leaves, flakes of leaf among them.',
     on: (cake) => ({ bouquets: [], decorations: [], paperwork: [made(cake, 'embers', 'panSail', { composition: { fromAngleDeg: -55, toAngleDeg: 50, overlap: 0.45 }, run: { tail: '#f3dfc2', steps: 4 } })], accents: [{ ...startingAccent('flakes', 'leafFlake', 'embers'), perElement: 1 }] }),
+  },
+  {
+    id: 'orchard', name: 'Orchard wall', say: 'Blossoms, buds and ginkgo on the first ledge, moving to the right.',
+    on: (cake) => withBouquet(cake, { name: 'Orchard wall', spanDeg: 110, full: 0.6, movement: 0.5 }, [['openBloom', 'focal', 5, { acrossMm: 38 }], ['laminatedLeaf', 'leaf', 3, { lengthMm: 84, leafMm: 26 }], ['bud', 'bud', 5, { acrossMm: 13 }], ['fillerSprig', 'filler', 3, { lengthMm: 44, tips: 7 }]]),
+  },
+  {
+    id: 'wreath', name: 'Wreath', say: 'Round leaves and small blooms all round the lowest tier’s rim.',
+    on: (cake) => withBouquet(cake, { name: 'Wreath', place: cake.tiers.length > 1 ? 'ledge' : 'shoulder', spanDeg: 360, outMm: 32, highMm: 34, full: 0.5, movement: 0 }, [['openBloom', 'secondary', 4, { acrossMm: 26, small: 3, medium: 0, large: 5, stamens: 7 }, '#f3e3cf'], ['patchedLeaf', 'leaf', 4, { lengthMm: 60, leafMm: 17 }], ['fillerSprig', 'filler', 2, { lengthMm: 36, tips: 5 }]]),
+  },
+  {
+    id: 'peonyDome', name: 'Dome of blooms', say: 'Cupped blooms and leaves as a dome on the top, nothing below.',
+    on: (cake) => withBouquet(cake, { name: 'Dome', place: 'top', tier: topOf(cake), reach: 0, outMm: 58, highMm: 62, full: 0.7 }, [['cuppedBloom', 'focal', 3, { acrossMm: 54 }], ['mouldedBloom', 'secondary', 3, { acrossMm: 38 }], ['freeLeafStem', 'leaf', 3, { leafMm: 52 }], ['bud', 'bud', 2, { acrossMm: 16 }]]),
   },
 ]

@@ -1,5 +1,7 @@
 /** Wires, tape, patches and holders of everything that stands on wires. */
 import { cutWires, type WireCuts, type WireDemand } from '../assembly'
+import { outlineAreaMm2 } from '../geometry'
+import { paperOf } from '../material'
 import { derive, found, several, starting, sumOf, type Working } from '../quantity'
 import { GAUGES, type Gauge } from '../technique'
 import type { Paperwork } from './paperwork'
@@ -8,10 +10,44 @@ import type { Paperwork } from './paperwork'
 export type GaugeWork = { readonly gauge: Gauge, readonly stock: Working, readonly cuts: WireCuts }
 
 /** What has to be bought and cut to wire a cake. */
-export type WireWork = { readonly gauges: readonly GaugeWork[], readonly tape: readonly Working[], readonly patches: Working | null, readonly holders: Working | null }
+export type WireWork = {
+  readonly gauges: readonly GaugeWork[]
+  readonly tape: readonly Working[]
+  readonly patches: Working | null
+  readonly holders: Working | null
+  /** Places in foam that are taken while everything wired dries. */
+  readonly foam: Working | null
+  readonly loads: readonly WireLoad[]
+}
+
+/** What the biggest element of a decoration weighs against what the wire of its stem holds up. */
+type WireLoad = { readonly decoration: string, readonly name: string, readonly gauge: Gauge, readonly weight: Working, readonly holds: Working }
 
 /** Wires are sold about so long, mm. */
 const STOCK_MM = 360
+const MM2_PER_DM2 = 10000
+
+/** What a wire of a gauge holds upright at a hand's length, g; guidance, to be tried. */
+const HOLDS_G: Readonly<Record<Gauge, number>> = { 26: 4, 24: 9, 22: 18, 20: 40 }
+/** Glue, colour and tape on top of the paper. */
+const BESIDES = 0.35
+
+/** The weight of the biggest element, from the paper in it, and what the heaviest of its wires holds. */
+function loadOf({ id, name, paper, classes, wiring }: Paperwork): WireLoad | null {
+  const [biggest] = wiring
+  const [first] = classes
+  if (!biggest || !first) return null
+  const gauge = biggest.wiring.wires.reduce<Gauge>((heaviest, wire) => wire.gauge < heaviest ? wire.gauge : heaviest, 26)
+  const own = classes.filter(({ members }) => members[0] === first.members[0])
+  const dm2 = own.reduce((sum, { outline, needed, members }) => sum + Math.abs(outlineAreaMm2(outline)) / MM2_PER_DM2 * needed.value / members.length, 0)
+  return {
+    decoration: id, name, gauge,
+    weight: derive(`one of ${name.toLowerCase()} weighs`, 'mass', 'paper by its area', '{paper} × {grams} × ( 1 + {besides} )', {
+      paper: found('paper in the biggest', dm2, 'area', 'of its pieces'), grams: starting('g for a dm²', paperOf(paper).gramsPerDm2, 'ratio', 'guess'), besides: starting('glue, colour and tape', BESIDES, 'share', 'guess'),
+    }, (v) => v.paper * v.grams * (1 + v.besides)),
+    holds: starting(`gauge ${gauge} holds`, HOLDS_G[gauge], 'mass', 'guess'),
+  }
+}
 
 /** Pieces of wire of a gauge, those alike together: same decoration, same use, same length. */
 function demandsOf(gauge: Gauge, paperwork: readonly Paperwork[]): readonly WireDemand[] {
@@ -62,6 +98,8 @@ export function wireStage({ paperwork }: { readonly paperwork: readonly Paperwor
     gauges: GAUGES.flatMap((gauge) => gaugeWork(gauge, paperwork) ?? []),
     tape: tape.filter((each) => each !== null),
     patches: addedUp('patches from offcuts', 'count', paperwork, ({ patches }) => found('in one', patches, 'count', 'by its technique')),
+    foam: addedUp('places in foam while drying', 'count', paperwork, ({ wires }) => found('in one', wires.filter(({ name }) => name !== 'stem').reduce((sum, { perElement }) => sum + perElement, 0), 'count', 'by its technique')),
+    loads: paperwork.flatMap((each) => loadOf(each) ?? []),
     holders: addedUp('holders in the cake', 'count', paperwork, ({ holders }) => found('for one', holders, 'count', 'by its technique')),
   }
 }

@@ -62,6 +62,7 @@ export const bud = defineTechnique({
     { id: 'cut', name: 'Cut petals and calyx', say: 'Several plies at a time; the calyx from offcuts in its colour.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 4, waitMin: 0 },
     { id: 'roll', name: 'Roll round the hook', say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.', perPieceMin: 0.4, perElementMin: 1, fixedMin: 4, waitMin: 60 },
   ],
+  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.04 }],
   consumables: ['edible glue', 'strong clear alcohol and water to damp'],
   cautions: [{ id: 'budWire', at: 'roll', say: 'Wire is not food: never bare into cake, count every one in and out.' }],
   failures: [{ seen: 'Buds open as they dry', because: 'rolled too wet or too loose', next: 'tighter, and a dot of glue at the edge' }],

@@ -58,6 +58,7 @@ export const butterfly = defineTechnique({
     { id: 'cut', name: 'Cut or punch the moths', say: 'Punch, or trace a template and cut with small scissors; turn the paper, not the hand.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 3, waitMin: 0 },
     { id: 'fold', name: 'Fold and colour', say: 'Fold along the body over a ruler’s edge. Dust both faces, the edges a little deeper.', perPieceMin: 1, perElementMin: 0, fixedMin: 3, waitMin: 15 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
   consumables: ['edible dust', 'a dot of edible glue or piping gel for each'],
   cautions: [{ id: 'dust', at: 'fold', say: 'Fine dust: work over paper, do not breathe it, wear a mask for much of it.' }],
   failures: [{ seen: 'Wings droop', because: 'moist covering below', next: 'set them on a loop of paper, or later' }],

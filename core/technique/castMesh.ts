@@ -55,6 +55,7 @@ export const castMesh = defineTechnique({
     { id: 'pour', name: 'Pour and dry', say: 'A thin ladle in a hot non-stick pan, spread, heat lowered; bubbles leave the holes. Off as soon as it lifts. Thin is supple, thick is brittle.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 5, waitMin: 10 },
     { id: 'lay', name: 'Break and lay on', say: 'Crisp at first, soft after ten minutes in the room: break to shape crisp, lay on soft.', perPieceMin: 0, perElementMin: 1, fixedMin: 0, waitMin: 15 },
   ],
+  liquids: [{ mixture: 'slurry', per: 'dm2', ml: 8 }],
   consumables: ['water, about six times the paper’s weight', 'powder colour', 'piping gel in dots'],
   cautions: [{ id: 'meshPan', at: 'pour', say: 'The pan burns, and the slurry spits: long sleeves, no alcohol near. Powder colours only.' }],
   failures: [

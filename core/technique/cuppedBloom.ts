@@ -9,7 +9,7 @@ import { rectangle } from '../geometry'
 import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique, type PieceKind } from './define'
 import { STANDARD_SPARES } from './flat'
-import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, type PetalLayer } from './petal'
+import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -74,12 +74,15 @@ export const cuppedBloom = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
+  assembly: (values) => ({ kind: 'bloom', moves: [{ what: 'rolled fringe', count: 1, atMm: null, side: 0 as const, share: 0.25 }, ...whorlByWhorl(layersOf(values))] }),
+
   steps: [
     { id: 'colour', name: 'Colour the sheet', say: 'Brush and spatter the whole sheet before cutting; let it dry flat.', perPieceMin: 0, perElementMin: 1, fixedMin: 10, waitMin: 40 },
     { id: 'cut', name: 'Cut and slit', say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.', perPieceMin: 0.35, perElementMin: 1, fixedMin: 5, waitMin: 0 },
     { id: 'lap', name: 'Lap and dry', say: 'A dot of glue, lap the slit by its angle, press; cup up in foam.', perPieceMin: 0.4, perElementMin: 0, fixedMin: 5, waitMin: 60 },
     { id: 'assemble', name: 'Build round the fringe', say: 'Roll the fringe on the hook, dip its tips in coloured sugar. Petals from small to large, each whorl between the last.', perPieceMin: 0.4, perElementMin: 3, fixedMin: 5, waitMin: 120 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],
   consumables: ['gel or powder colour in strong clear alcohol', 'edible glue', 'coloured sugar for the tips'],
   cautions: [
     { id: 'cuppedAlcohol', at: 'colour', say: 'Strong alcohol burns: no flame, no hot pan near.' },

@@ -4,6 +4,8 @@ import type { Outline, Point3 } from '../geometry'
 import type { PaperId } from '../material'
 import type { Working } from '../quantity'
 import type { FinishId } from './finish'
+import type { Assembly } from './assembly'
+import type { LiquidUse } from './liquid'
 import type { Mesh } from './mesh'
 import type { Wiring } from './wiring'
 
@@ -128,9 +130,13 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
   /** What an element of a size is wired with, for what stands on wires. */
   readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
+  /** In which order an element of the biggest size is put together, for what is put together. */
+  readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
   /** What a client may not want in it. */
   readonly contains?: readonly Ingredient[]
   readonly steps: readonly TimedStep[]
+  /** Mixtures it is worked with, besides colour. */
+  readonly liquids?: readonly LiquidUse[]
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]

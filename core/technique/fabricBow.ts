@@ -66,6 +66,7 @@ export const fabricBow = defineTechnique({
     { id: 'cut', name: 'Dust and cut', say: 'Dust when set, wait half an hour to an hour, then cut loops, tails and knot.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 5, waitMin: 45 },
     { id: 'tie', name: 'Shape the bow', say: 'Gather the loops, glue, hold; tails behind, knot round. Prop the loops with rolled paper till they stand.', perPieceMin: 0, perElementMin: 10, fixedMin: 0, waitMin: 120 },
   ],
+  liquids: [{ mixture: 'gelatineFilm', per: 'dm2', ml: 5 }],
   consumables: ['gelatine, glycerin and water, 1 : 1 : 2 by volume', 'edible dust', 'edible glue'],
   cautions: [
     { id: 'gelatine', at: 'coat', say: 'Contains gelatine, from animals: ask who eats it, and read its label.' },

@@ -52,6 +52,7 @@ export const fillerSprig = defineTechnique({
     { id: 'snip', name: 'Snip', say: 'From offcuts: punch or snip, then pinch each round a hook with a dot of glue.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 4, waitMin: 30 },
     { id: 'join', name: 'Join the sprig', say: 'From the tip down, fork by fork, half-width tape; no two alike.', perPieceMin: 0.15, perElementMin: 2, fixedMin: 4, waitMin: 0 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],
   consumables: ['edible glue', 'wire tape, half width'],
   cautions: [{ id: 'sprigWire', at: 'join', say: 'Wires are not food and their ends prick: into a holder, counted in and out.' }],
   failures: [{ seen: 'A sprig looks like a brush', because: 'tips all one height', next: 'stagger the forks' }],

@@ -67,6 +67,7 @@ export const floretDome = defineTechnique({
     { id: 'wire', name: 'Loop and patch', say: 'Flatten a loop on each wire, glue it behind, a patch over it; barely damp, pinch each petal up.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 60 },
     { id: 'set', name: 'Set over the foam', say: 'From the top down, each overlapping the last; turn as you go, leave no foam to be seen.', perPieceMin: 0.25, perElementMin: 3, fixedMin: 5, waitMin: 30 },
   ],
+  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
   consumables: ['edible glue, a dot for each patch', 'half foam balls, wrapped in film', 'wire tape'],
   cautions: [
     { id: 'floretPunch', at: 'cut', say: 'A punch’s edge is sharp: fingers beside, not below.' },

@@ -53,6 +53,7 @@ export const foldedGlobe = defineTechnique({
     { id: 'punch', name: 'Punch the circles', say: 'Punch or cut close together; all of one globe alike.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 3, waitMin: 0 },
     { id: 'fold', name: 'Fold and glue', say: 'Fold each in half, glue back to back, six for each half; join the halves when they hold. Staggered, set each a little off the last and back again.', perPieceMin: 0.75, perElementMin: 2, fixedMin: 0, waitMin: 15 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.1 }],
   consumables: ['edible glue, a thin line on each half circle'],
   cautions: [{ id: 'punch', at: 'punch', say: 'A punch’s edge is sharp: fingers beside, not below.' }],
   failures: [{ seen: 'The ball gapes', because: 'too few circles, or glue over the whole face', next: 'add one, glue only near the fold' }],

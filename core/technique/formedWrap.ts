@@ -52,6 +52,7 @@ export const formedWrap = defineTechnique({
     { id: 'press', name: 'Press and dry', say: 'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. Two hours before a fan: it holds its shape and is not sticky.', perPieceMin: 6, perElementMin: 0, fixedMin: 10, waitMin: 120 },
     { id: 'wrap', name: 'Wrap the tier', say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.', perPieceMin: 0, perElementMin: 5, fixedMin: 5, waitMin: 30 },
   ],
+  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
   consumables: ['glycerin conditioner, about 2 ml for each dm²', 'cling film and a little grease for the dummy', 'piping gel'],
   cautions: [{ id: 'dummySize', at: 'press', say: 'A dummy as wide as the tier or up to a size larger, never smaller: a wrap does not stretch.' }],
   failures: [

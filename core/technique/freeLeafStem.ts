@@ -4,10 +4,10 @@
  * By hand: three leaves of 90 mm on a stem: one of each size, 90, 72 and 55.8 mm; the stem wire is 60 + 50 mm in the holder = 110 mm.
  */
 import { z } from 'zod'
-import { derive, found, starting } from '../quantity'
+import { derive, found, starting, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, LEAF_KINDS, LEAF_LABELS, LEAF_SIZES, leafPieces, type LeafPlace } from './foliage'
+import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_KINDS, LEAF_LABELS, LEAF_SIZES, leafPieces, type LeafPlace } from './foliage'
 import { tapeFor, wireLength } from './wiring'
 
 const parameters = z.strictObject({
@@ -50,10 +50,16 @@ export const freeLeafStem = defineTechnique({
     return { wires: [{ name: 'stem', gauge: leafMm * size > 110 ? 20 : 24, length: wireLength('wire of a stem', stem, false, true), perElement: 1 }], tape: [tapeFor(stem, 'half')], patches: 0, holders: 1 }
   },
 
+  assembly: ({ leafMm, leaf, leaves }) => {
+    const stem = derive('stem', 'length', 'wires', '{leaf} × {share}', { leaf: typed('longest leaf', leafMm, 'length', 'Arrange'), share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess') }, (v) => v.leaf * v.share)
+    return { kind: 'branch', leaf, lengthMm: stem, moves: joinedFromTheTip(placesOf(leaves), stem.value) }
+  },
+
   steps: [
     { id: 'cut', name: 'Cut and fold', say: 'Fold a strip, cut half a leaf along the fold, open it again; barely damp, twist the tip.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 30 },
     { id: 'glue', name: 'Glue to the wire', say: 'The longest first, its foot round the wire; the others lower, on alternate sides. Five seconds each, then tape over the feet.', perPieceMin: 0.5, perElementMin: 1.5, fixedMin: 5, waitMin: 60 },
   ],
+  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],
   consumables: ['edible glue', 'wire tape, half width', 'foam to stand them in'],
   cautions: [
     { id: 'freeLeafBlade', at: 'cut', say: 'Fingers behind the blade.' },

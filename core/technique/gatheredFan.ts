@@ -54,6 +54,7 @@ export const gatheredFan = defineTechnique({
     { id: 'sponge', name: 'Sponge and cut', say: 'Sponge the sheet with the glycerin and shimmer mix, wait till it bends without cracking, cut triangles.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 10, waitMin: 20 },
     { id: 'pleat', name: 'Pleat and pinch', say: 'Pleat the point, mist the pleat with strong clear alcohol, pinch and hold. Place with picks; take them out after half an hour.', perPieceMin: 2, perElementMin: 0, fixedMin: 0, waitMin: 30 },
   ],
+  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
   consumables: ['glycerin, water and shimmer for the sponge', 'strong clear alcohol in a mister'],
   cautions: [{ id: 'alcohol', at: 'pleat', say: 'Alcohol mist burns: no flame, no hot pan or oven near, and air the room.' }],
   failures: [{ seen: 'Pleats open', because: 'not pinched till dry', next: 'hold longer, a pick through the foot' }, { seen: 'Sticky for hours', because: 'too much glycerin', next: 'a thinner mix, a fan' }],

@@ -8,7 +8,7 @@ import { z } from 'zod'
 import { typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, LEAF_KINDS, LEAF_LABELS, leafPieces, leavesInPairs, pairsOn } from './foliage'
+import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_KINDS, LEAF_LABELS, leafPieces, leavesInPairs, pairsOn } from './foliage'
 import { branchWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -45,11 +45,14 @@ export const laminatedLeaf = defineTechnique({
 
   wiring: (values, size) => branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.66, patched: false }),
 
+  assembly: (values) => ({ kind: 'branch', leaf: values.leaf, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
+
   steps: [
     { id: 'laminate', name: 'Laminate', say: 'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces out; press from the middle. Cut through both plies round the wire while supple.', perPieceMin: 0.7, perElementMin: 0, fixedMin: 10, waitMin: 20 },
     { id: 'shape', name: 'Fold and dry', say: 'Fold along the middle, twist the tip, stand in foam, none touching.', perPieceMin: 0.2, perElementMin: 0, fixedMin: 5, waitMin: 240 },
     { id: 'join', name: 'Join the branch', say: 'From the tip down: the single leaf, then pair by pair, larger towards the foot, half-width tape stretched; the heavy wire joins at the second pair.', perPieceMin: 0.3, perElementMin: 4, fixedMin: 5, waitMin: 0 },
   ],
+  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.24 }],
   consumables: ['conditioner of glycerin and water with colour', 'wire tape', 'foam to stand them in'],
   cautions: [
     { id: 'laminateBlade', at: 'laminate', say: 'Cut away from the hand, and beside the wire, not into it.' },

@@ -53,6 +53,7 @@ export const layeredWings = defineTechnique({
     { id: 'edge', name: 'Silver the edges', say: 'Thinly, before they are stacked.', perPieceMin: 1, perElementMin: 0, fixedMin: 5, waitMin: 15 },
     { id: 'stack', name: 'Stack and set', say: 'A dot of glue at the shoulder, each layer set in and up; dry under a light weight, then glue flat to the side.', perPieceMin: 0.5, perElementMin: 4, fixedMin: 0, waitMin: 30 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.15 }],
   consumables: ['food-safe pencil and template card', 'edible glue, dots', 'piping gel for the back'],
   cautions: [{ id: 'wingBlade', at: 'trace', say: 'A fine blade: fingers behind it, a mat below, and a new tip before it tears.' }],
   failures: [{ seen: 'Layers slide', because: 'glued over the whole face and wet', next: 'dots at the shoulder only' }, { seen: 'The two sides differ', because: 'the template was not turned over', next: 'mark its faces L and R' }],

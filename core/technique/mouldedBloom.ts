@@ -8,7 +8,7 @@ import { z } from 'zod'
 import { derive, found, seededStream, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import { dampShrink, STANDARD_SPARES } from './flat'
-import { bloomMesh, bloomStance, petalFields, petalPieces, type PetalLayer } from './petal'
+import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -67,11 +67,14 @@ export const mouldedBloom = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
+  assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
+
   steps: [
     { id: 'cut', name: 'Cut the petals', say: 'Broad petals, one size; two or three plies at a time.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'mould', name: 'Dip and drape', say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.', perPieceMin: 0.8, perElementMin: 0, fixedMin: 5, waitMin: 120 },
     { id: 'assemble', name: 'Set round the wire', say: 'A damp strip wound on the hook, stamens, then the petals each under the last; hang upside down.', perPieceMin: 0.7, perElementMin: 3, fixedMin: 5, waitMin: 120 },
   ],
+  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.94 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.08 }],
   consumables: ['conditioner of glycerin and water', 'edible glue', 'half-spheres'],
   cautions: [
     { id: 'mouldedSlip', at: 'mould', say: 'Conditioner on the floor is slippery; wipe it at once. Grease moulds with food fat only.' },

@@ -8,7 +8,7 @@ import { z } from 'zod'
 import { found, typed, seededStream } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, type PetalLayer } from './petal'
+import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -68,11 +68,14 @@ export const openBloom = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
+  assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values))] }),
+
   steps: [
     { id: 'cut', name: 'Cut the petals', say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.', perPieceMin: 0.3, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'cup', name: 'Damp and cup', say: 'Barely damp with alcohol and water, about three to one. Lap the slit, pinch the foot, cup it over a finger; into bumpy foam.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 30 },
     { id: 'assemble', name: 'Glue petal by petal', say: 'Small ones round the hook, then medium, then large, not evenly spaced; tacky glue on the foot, five seconds each. Hang or stand in foam.', perPieceMin: 0.35, perElementMin: 2, fixedMin: 5, waitMin: 120 },
   ],
+  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.04 }],
   consumables: ['strong clear alcohol and boiled, cooled water', 'edible glue, a dot for each petal', 'bumpy foam'],
   cautions: [
     { id: 'openBloomAlcohol', at: 'cup', say: 'Strong alcohol burns: no flame, no hot pan near; let it dry off before heat.' },

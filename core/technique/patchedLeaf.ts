@@ -8,7 +8,7 @@ import { z } from 'zod'
 import { typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, LEAF_KINDS, LEAF_LABELS, leafPieces, leavesInPairs, pairsOn } from './foliage'
+import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_KINDS, LEAF_LABELS, leafPieces, leavesInPairs, pairsOn } from './foliage'
 import { branchWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -45,11 +45,14 @@ export const patchedLeaf = defineTechnique({
 
   wiring: (values, size) => branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.5, patched: true }),
 
+  assembly: (values) => ({ kind: 'branch', leaf: values.leaf, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
+
   steps: [
     { id: 'cut', name: 'Cut leaves and patches', say: 'Leaves two or three plies at a time; patches are small squares from offcuts.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'patch', name: 'Patch the wires', say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 60 },
     { id: 'join', name: 'Join the stem', say: 'From the tip down, pair by pair, half-width tape stretched; the stem wire joins at the second pair.', perPieceMin: 0.3, perElementMin: 3, fixedMin: 5, waitMin: 0 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
   consumables: ['edible glue, a dot for each patch', 'wire tape', 'foam to stand them in'],
   cautions: [
     { id: 'patchBlade', at: 'cut', say: 'Several plies need a sharp blade: away from the hand.' },

@@ -48,6 +48,7 @@ export const stripScroll = defineTechnique({
     { id: 'cut', name: 'Cut the strips', say: 'Several sheets at once, with a ruler and a sharp blade, all strips of a scroll alike.', perPieceMin: 0.15, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'wind', name: 'Stick and wind', say: 'Stick the strips together at one end, wind tightly round a clip so that each outer one ends shorter, stick the other end, let go.', perPieceMin: 0, perElementMin: 4, fixedMin: 0, waitMin: 10 },
   ],
+  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],
   consumables: ['edible glue, a dab for each end', 'piping gel to set them'],
   cautions: [{ id: 'bladeStrip', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
   failures: [{ seen: 'Arcs open again', because: 'the ends were not held till dry', next: 'clip each for five minutes' }, { seen: 'Strips crack', because: 'the paper was dry and old', next: 'leave them in the room’s air for an hour, or breathe on them' }],

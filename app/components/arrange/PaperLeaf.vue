@@ -9,6 +9,7 @@ import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import AccentSection from './AccentSection.vue'
+import AssemblySection from './AssemblySection.vue'
 import { useChosenDecoration } from './chosen'
 import { useDecoration } from './editing'
 import ElementBar from './ElementBar.vue'
@@ -19,6 +20,7 @@ import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
 import PaperSide from './PaperSide.vue'
 import PetalSection from './PetalSection.vue'
+import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
 import ValueFields from './ValueFields.vue'
 
@@ -86,6 +88,8 @@ const arrangeAs = (kind: CompositionKind): void => edit(`as a ${compositionOf(ki
         <PaperSide v-if="!bouquet" :decoration="decoration" :made="made" :first-element="firstElement" />
         <ElementBar v-if="!bouquet" :called="made.called" />
         <div class="flex flex-wrap gap-3" data-testid="flat-pieces"><FlatPiece v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)" :key="at" :piece="piece" :colour="piece.colour" /></div>
+        <PlantChoice :technique="decoration.technique" @choose="(plant) => edit(`after ${plant.name.toLowerCase()}`, (each) => { Object.assign(each.parameters, plant.parameters); each.colour = plant.colour; each.run.tail = plant.colour })" />
+        <AssemblySection :decoration="decoration" />
         <PetalSection v-if="petal" :shape="petal" :colour="decoration.colour" @change="(shape, merge) => edit('shape the petal', (each) => { Object.assign(each.parameters, shape) }, merge && `petal ${merge}`)" />
       </div>
       <div class="grid content-start gap-1.5">

@@ -31,15 +31,20 @@ const MOST = 160
 /** Elements grow smaller from the heart outwards, to this share. */
 const SMALLEST = 0.7
 const SIZE_STEPS = 10
+/** Sprays come in two sizes only: each is many leaves, and every size is cut apart. */
+const SPRAY_SIZES = { large: 1, small: 0.8, from: 0.86 } as const
 
 type Standing = { readonly pose: NonNullable<PlacedElement['pose']>, readonly balls: readonly Ball[], readonly rim: readonly Point3[], readonly away: number, readonly tier: number }
 
 const apart = (one: Point3, other: Point3): number => Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
 
+/** A size as it is cut: blooms in tenths, sprays large or small. */
+const sizeStep = ({ form }: Member, size: number): number => form.kind === 'bloom' ? Math.round(size * SIZE_STEPS) / SIZE_STEPS : size >= SPRAY_SIZES.from ? SPRAY_SIZES.large : SPRAY_SIZES.small
+
 /** An aim for the next element: near the heart for what is focal, spread by a share of the line each for the rest. */
 function aimFor({ role }: Member, bouquet: Bouquet, line: Line, share: number, stream: () => number): Aim {
   const [from, to] = turnsOf(bouquet)
-  if (bouquet.place === 'top') return { along: (share + between(stream, -0.2, 0.2) + 1) % 1, roundDeg: role === 'focal' ? between(stream, 40, 90) : Math.asin(between(stream, Math.sin(from * Math.PI / 180), 1)) * 180 / Math.PI, lean: 0 }
+  if (bouquet.place === 'top') return { along: (share + between(stream, -0.2, 0.2) + 1) % 1, roundDeg: role === 'focal' ? between(stream, 26, 90) : Math.asin(between(stream, Math.sin(from * Math.PI / 180), 1)) * 180 / Math.PI, lean: 0 }
   const heart = heartAlong(bouquet)
   const focal = role === 'focal'
   const raw = focal && !line.closed ? heart + between(stream, -0.22, 0.22) * (1 - 0.4 * Math.abs(bouquet.movement)) : focal ? share + between(stream, -0.08, 0.08) : between(stream, 0, 1)
@@ -107,7 +112,7 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
     for (let attempt = 0; attempt < TRIES; attempt += 1) {
       const aim = aimFor(member, bouquet, line, (each + 0.5) / count.value, stream)
       const nearHeart = 1 - (1 - SMALLEST) * directionOf(bouquet, line, aim).away
-      const size = Math.round((line.closed ? 1 : nearHeart) * between(stream, 0.9, 1.04) * SIZE_STEPS) / SIZE_STEPS
+      const size = sizeStep(member, (line.closed ? 1 : nearHeart) * between(stream, 0.9, 1.04))
       const stands = standing(member, size, bouquet, line, aim, member.form.kind === 'bloom' ? between(stream, 0.82, 1) : between(stream, 0.85, 1.05))
       const room = roomLeft(stands, balls)
       if (room < 0 || !isFree(stands, member.role)) continue

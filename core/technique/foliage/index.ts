@@ -1,5 +1,5 @@
 export { branchMesh, type BranchForm, type LeafPlace } from './branch'
 export { LEAF_KINDS, LEAF_LABELS, leafOutline, leafWide, type LeafKind } from './leaf'
-export { countBySize, LEAF_SIZES, leavesInPairs, pairsOn } from './sizes'
+export { countBySize, joinedFromTheTip, LEAF_SIZES, leavesInPairs, pairsOn } from './sizes'
 export { leafPieces } from './pieces'
 export { branchStance } from './stance'

@@ -1,4 +1,5 @@
 import { derive, found, starting, typed, type Working } from '../../quantity'
+import type { AssemblyMove } from '../assembly'
 import type { LeafPlace } from './branch'
 
 /** Leaves are cut in three sizes: large at the foot, small at the tip. */
@@ -29,3 +30,7 @@ export const countBySize = (places: readonly LeafPlace[]): readonly { readonly n
 /** Length of a leaf of a size, on an element of a size. */
 export const leafLong = (leafMm: number, name: string, share: number, size: number): Working =>
   derive(`${name} leaf long`, 'length', 'sizes of leaves', '{largest} × {share} × {size}', { largest: typed('largest leaf', leafMm, 'length', 'Arrange'), share: starting(`${name}, of the largest`, share, 'share', 'usual'), size: found('size here', size, 'share', 'from its place') }, (v) => v.largest * v.share * v.size)
+
+/** Leaves in the order in which they are joined: from the tip down, the size of each and how far above the foot of the stem. */
+export const joinedFromTheTip = (places: readonly LeafPlace[], lengthMm: number): readonly AssemblyMove[] =>
+  [...places].sort((one, other) => other.up - one.up).map(({ up, side, share }): AssemblyMove => ({ what: `${LEAF_SIZES.find((size) => size.share === share)!.name} leaf`, count: 1, atMm: up * lengthMm, side, share }))

@@ -1,5 +1,6 @@
 import { polyline } from '../../geometry'
 import { derive, starting, typed, type Working } from '../../quantity'
+import type { AssemblyMove } from '../assembly'
 import type { PieceKind } from '../define'
 import type { PetalLayer } from './bloom'
 import { petalOutline, type PetalShape } from './outline'
@@ -21,3 +22,6 @@ export function petalPieces(longest: Working, layers: readonly PetalLayer[], sha
     }
   })
 }
+
+/** Whorls in the order in which they are glued: from the heart out. */
+export const whorlByWhorl = (layers: readonly PetalLayer[]): readonly AssemblyMove[] => layers.map(({ name, petals, share }) => ({ what: `${name} petal`, count: petals, atMm: null, side: 0, share }))
