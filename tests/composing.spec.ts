@@ -188,3 +188,46 @@ test('an element touched on the stand opens its decoration and can be moved ther
   await page.mouse.up()
   await expect.poll(async () => Math.round((await picked.boundingBox())!.x)).toBeLessThan(Math.round(box.x) - 10)
 })
+
+test('a bouquet says how many blooms a place takes; it is made fuller, pulled, shaped and counted alike outside', async ({ page }) => {
+  await startOwnArrangement(page)
+  await page.getByTestId('add-decoration').click()
+  await page.getByTestId('add-bouquet').click()
+  await expect(page.getByTestId('recipe').getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByTestId('wires')).toContainText('the fewest there can be')
+  const blooms = page.getByTestId('decorations').getByRole('button', { name: /Open bloom/ })
+  const before = await countOn(page, blooms)
+  const full = page.getByTestId('bouquet-full').getByRole('textbox')
+  await full.fill('85 %')
+  await full.press('Enter')
+  await expect.poll(() => countOn(page, blooms)).toBeGreaterThan(before)
+
+  // Pulled on the stand, its blooms go with it.
+  const middle = page.getByTestId('stand-handle-middle')
+  await middle.focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByTestId('bouquet-middleDeg').getByRole('textbox')).toHaveValue(/-?18/)
+
+  // A bloom is made after another plant and its petal pulled.
+  await blooms.click()
+  await page.getByTestId('plants').getByRole('button', { name: 'Magnolia' }).click()
+  await expect(page.getByTestId('flat-pieces')).toContainText('medium petals')
+  const wide = await page.getByTestId('flat-pieces').innerText()
+  await page.getByTestId('petal-shoulder').focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect.poll(async () => { await settled(page); return page.getByTestId('flat-pieces').innerText() }).not.toBe(wide)
+  await expect(page.getByTestId('assembly').getByRole('listitem')).toHaveCount(3)
+
+  // Placed by itself it is no longer in the recipe; undo brings it back.
+  await page.getByRole('button', { name: 'Place it by itself' }).click()
+  await expect(page.getByTestId('arranged-as')).toBeVisible()
+  await undo(page)
+  await expect(page.getByTestId('gathered')).toBeVisible()
+
+  await turnTo(page, 'Tint')
+  await expect(page.getByTestId('mixtures')).toContainText('Edible glue from offcuts')
+  const sheets = await figureOf(page, 'paper')
+  expect(await plannedOutside(page)).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
+  await turnTo(page, 'Deliver')
+  await expect(page.getByRole('main')).toContainText('wires of blooms')
+})

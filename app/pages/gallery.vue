@@ -86,7 +86,7 @@ onMounted(async () => {
         <CakeStill class="rounded-2xl bg-paper-deep/60" :scene="sceneOf(chosenOption(each.commission), each.plan)" :view="VIEW" :turn-deg="12" :says="each.name" />
         <h2 class="part-title mt-1">{{ each.name }}</h2>
         <div class="grid grid-cols-2 justify-items-center gap-x-1"><template v-if="each.id === soakedSail.id"><figure v-for="{ portion, path } in portions.filter((one) => piecesOf(each.plan, one.portion) > 0)" :key="portion" class="grid justify-items-center gap-1 text-[0.86rem]"><svg class="h-16 w-24" viewBox="-54 -54 108 108" role="img" :aria-label="`${portion} disc, flat`"><path :d="path" fill="#d9572b" fill-opacity="0.3" stroke="var(--ink)" stroke-width="1.5" /></svg><figcaption>{{ piecesOf(each.plan, portion) }} {{ portion }}</figcaption></figure></template>
-        <FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
+          <FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
       </li>
     </ul>
     <h2 class="leaf-title mt-8 mb-3">Plants to make after</h2>

@@ -10,7 +10,7 @@ export type WirePattern = { readonly pieces: readonly { readonly name: string, r
 export type WireCuts = { readonly patterns: readonly WirePattern[], readonly wires: number, readonly fewest: boolean, readonly tooLong: readonly WireDemand[] }
 
 /** Searching stops after so many steps; the best found by then stands. */
-const MOST_STEPS = 60_000
+const MOST_STEPS = 2_000
 
 type Open = { readonly counts: number[], leftMm: number }
 
@@ -93,20 +93,28 @@ function search(lengths: readonly number[], counts: readonly number[], stockMm: 
  */
 export function cutWires(demands: readonly WireDemand[], stockMm: number): WireCuts {
   const tooLong = demands.filter(({ lengthMm }) => lengthMm > stockMm)
-  const wanted = demands.filter(({ lengthMm, count }) => lengthMm <= stockMm && count > 0).sort((one, other) => other.lengthMm - one.lengthMm)
-  const [lengths, counts] = [wanted.map(({ lengthMm }) => lengthMm), wanted.map(({ count }) => count)]
+  const wanted = demands.filter(({ lengthMm, count }) => lengthMm <= stockMm && count > 0)
+  // What the pieces are for does not matter to the wire: those of one length are searched as one kind.
+  const lengths = [...new Set(wanted.map(({ lengthMm }) => lengthMm))].sort((one, other) => other - one)
+  const counts = lengths.map((length) => wanted.reduce((sum, { lengthMm, count }) => sum + (lengthMm === length ? count : 0), 0))
   const { wires, proved } = search(lengths, counts, stockMm, bestFit(lengths, counts, stockMm))
-  const patterns = new Map<string, { cut: Open, wires: number }>()
-  for (const wire of wires) {
-    const key = wire.counts.join(' ')
+  return { wires: wires.length, fewest: proved, tooLong, patterns: named(wires, lengths, wanted) }
+}
+
+/** Wires with what each of their pieces is for; those that are cut alike together. */
+function named(wires: readonly Open[], lengths: readonly number[], wanted: readonly WireDemand[]): readonly WirePattern[] {
+  const left = lengths.map((length) => wanted.filter(({ lengthMm }) => lengthMm === length).map(({ name, count }) => ({ name, count })))
+  const patterns = new Map<string, { readonly pieces: WirePattern['pieces'], readonly leftMm: number, wires: number }>()
+  for (const { counts, leftMm } of [...wires].sort((one, other) => one.counts.join(' ') < other.counts.join(' ') ? 1 : -1)) {
+    const pieces = counts.flatMap((count, kind) => Array.from({ length: count }, () => {
+      const next = left[kind]!.find((each) => each.count > 0)!
+      next.count -= 1
+      return { name: next.name, lengthMm: lengths[kind]! }
+    }))
+    const key = pieces.map(({ name, lengthMm }) => `${name} ${lengthMm}`).join()
     const before = patterns.get(key)
     if (before) before.wires += 1
-    else patterns.set(key, { cut: wire, wires: 1 })
+    else patterns.set(key, { pieces, leftMm, wires: 1 })
   }
-  return {
-    wires: wires.length, fewest: proved, tooLong,
-    patterns: [...patterns.values()].map(({ cut, wires: alike }) => ({
-      wires: alike, leftMm: cut.leftMm, pieces: cut.counts.flatMap((count, kind) => Array.from({ length: count }, () => ({ name: wanted[kind]!.name, lengthMm: wanted[kind]!.lengthMm }))),
-    })),
-  }
+  return [...patterns.values()]
 }

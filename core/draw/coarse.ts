@@ -1,8 +1,8 @@
 import { convexHull, cross, dot, unit, type Point3 } from '../geometry'
 import type { Mesh, MeshFace, MeshLine } from '../technique'
 
-type Known = { readonly mostFaces: number, readonly coarse: Mesh }
-const known = new WeakMap<Mesh, Known>()
+/** Each mesh in the grains it was asked for: a stand goes to and fro between few. */
+const known = new WeakMap<Mesh, Map<number, Mesh>>()
 
 /** Corners of a coarse face are thinned to this number. */
 const MOST_CORNERS = 8
@@ -51,17 +51,19 @@ function fewLines(lines: readonly MeshLine[], most: number): readonly MeshLine[]
 
 /**
  * An element drawn with no more than so many faces, for while the stand turns: neighbouring faces become one.
- * What is coarse follows from the mesh alone, so the last of each is kept.
+ * What is coarse follows from the mesh alone, so it is kept.
  */
 export function coarsened(mesh: Mesh, mostFaces: number): Mesh {
-  const before = known.get(mesh)
-  if (before && before.mostFaces === mostFaces) return before.coarse
+  const grains = known.get(mesh) ?? new Map<number, Mesh>()
+  const before = grains.get(mostFaces)
+  if (before) return before
   const size = Math.ceil(mesh.faces.length / mostFaces)
   const coarse: Mesh = {
     faces: size <= 1 ? mesh.faces : Array.from({ length: Math.ceil(mesh.faces.length / size) }, (_, group) => joined(mesh.faces.slice(group * size, (group + 1) * size))),
     lines: fewLines(mesh.lines, mesh.faces.length > 0 ? Math.floor(mostFaces / LINE_SHARE) : mostFaces),
     beads: thinned(mesh.beads ?? [], MOST_BEADS),
   }
-  known.set(mesh, { mostFaces, coarse })
+  grains.set(mostFaces, coarse)
+  known.set(mesh, grains)
   return coarse
 }

@@ -64,7 +64,7 @@ const SAIL_FACES = 36
 const SHADOWED = 2
 
 /** Steps of detail: what is drawn coarser is kept for each element, so it does not change at every frame. */
-const DETAILS = [1, 2, 3, 5, 8, 13, 21, 34, 55, 89] as const
+const DETAILS = [1, 2, 3, 5, 8, 13, 21, 34, 55, 89, 144, 233, 377] as const
 
 /** How many faces each element may have, so that all together stay under a number. */
 function facesForEach({ elements, accents, sails }: StandScene, mostFaces: number): number {

@@ -2,7 +2,7 @@
 import type { z } from 'zod'
 import { offWall, type StandingTier } from '../cake'
 import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch, type SeenSize } from '../compose'
-import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
+import { add, outlineAreaMm2, outlineLengthMm, scale, type Outline, type Point3 } from '../geometry'
 import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
 import { derive, found, several, starting, sumOf, type Working } from '../quantity'
 import {
@@ -242,7 +242,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
   const onTheCake = technique.layOut !== undefined
   return {
     id: decoration.id, technique: technique.id, name: technique.name, called: technique.elements, paper: decoration.paper, format: formatFor(decoration), colour: decoration.colour,
-    elements, seen, count, spread: spreadOf(count), onTheCake, reach: reachOf(meshesOf(decoration, elements, stack).flatMap(({ faces, lines }) => [...faces, ...lines].map(({ points }) => points))),
+    elements, seen, count, spread: spreadOf(count), onTheCake, reach: laid ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom') : reachOf(meshesOf(decoration, elements, stack).flatMap(({ faces, lines }) => [...faces, ...lines].map(({ points }) => points))),
     classes, pieces, sheets: sheetsFor(classes), formats: formatChoices(decoration.paper, classes),
     finishes: extent ? finishing.map(({ finish, colour, share, definition }) => ({ id: finish, name: definition.name, colour, amount: definition.amount({ colour, share }, extent) })) : [],
     figures: elements.length > 0 ? technique.figures?.(decoration.parameters, count) ?? [] : [],
@@ -257,6 +257,16 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
     removals: technique.holdingParts(decoration.parameters).map(({ name, perElement }) => ({ name, count: perElement * elements.length })),
     unfit: unfitOf(technique, decoration),
   }
+}
+
+/** How far what a bouquet holds reaches: a ball round each bloom, a rod along each spray. Quicker than drawing them, and never less. */
+function reachOfPosed(elements: readonly PlacedElement[], { widthMm, heightMm }: SeenSize, isBloom: boolean): Reach {
+  return reachOf(elements.flatMap(({ pose, size }) => {
+    if (!pose) return []
+    const [girth, long] = [widthMm * size / 2, isBloom ? widthMm * size / 2 : heightMm * size]
+    const tip = add(pose.at, scale(pose.axis, long))
+    return [pose.at, tip].map((end): readonly Point3[] => [add(end, [-girth, -girth, -girth]), add(end, [girth, girth, isBloom ? girth : girth / 2])])
+  }))
 }
 
 /** The elements of a decoration as they are drawn, their finishes on. Worked out where it is shown: it is much to hand over, and follows from decoration and elements alone. */

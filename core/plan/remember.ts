@@ -1,4 +1,5 @@
-const KEPT = 12
+/** Room for every decoration of a crowded cake, and for going back a few edits. */
+const KEPT = 60
 
 /**
  * A function that remembers its last results by what went in, so that a stage whose inputs did not change is not worked out again.
@@ -9,7 +10,12 @@ export function remember<Inputs, Result>(compute: (inputs: Inputs) => Result): (
   return (inputs) => {
     const key = JSON.stringify(inputs)
     const known = kept.get(key)
-    if (known !== undefined) return known
+    if (known !== undefined) {
+      // What was asked for last is forgotten last.
+      kept.delete(key)
+      kept.set(key, known)
+      return known
+    }
     const result = compute(inputs)
     kept.set(key, result)
     if (kept.size > KEPT) kept.delete(kept.keys().next().value!)

@@ -1,8 +1,10 @@
 import { PETAL_SHAPES, type PetalShape } from './petal'
-import type { TechniqueId } from './index'
+
+/** Techniques that plants are made by. */
+type Made = 'openBloom' | 'cuppedBloom' | 'mouldedBloom' | 'laminatedLeaf' | 'patchedLeaf' | 'freeLeafStem'
 
 /** A plant to make after: a technique with parameters and a colour that bring it near. The shapes are our own, from how such plants are described. */
-export type Plant = { readonly id: string, readonly name: string, readonly technique: TechniqueId, readonly parameters: Readonly<Record<string, unknown>>, readonly colour: string }
+export type Plant = { readonly id: string, readonly name: string, readonly technique: Made, readonly parameters: Readonly<Record<string, unknown>>, readonly colour: string }
 
 const shaped = (id: (typeof PETAL_SHAPES)[number]['id'], change: Partial<PetalShape> = {}): PetalShape => ({ ...PETAL_SHAPES.find((each) => each.id === id)!.shape, ...change })
 

@@ -26,7 +26,7 @@ const SEEDS = 1_000_000
 const IDLE: Readonly<Record<BouquetPlace, readonly string[]>> = { ledge: ['upMm', 'toMm', 'reach'], shoulder: ['upMm', 'toMm', 'reach'], side: ['toMm', 'reach'], top: ['upMm', 'toMm', 'spanDeg', 'movement'], garland: ['reach'] }
 const ROLE_OF: Readonly<Partial<Record<TechniqueId, BouquetRole>>> = { bud: 'bud', fillerSprig: 'filler', patchedLeaf: 'leaf', laminatedLeaf: 'leaf', freeLeafStem: 'leaf' }
 
-const bouquet = computed(() => option.value.bouquets.find(({ id }) => id === props.id)!)
+const bouquet = computed(() => option.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const planned = computed(() => plan.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const members = computed(() => option.value.paperwork.filter(({ gathered }) => gathered?.bouquet === props.id).map((decoration) => ({ decoration, made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null })))
 const gatherable = computed(() => TECHNIQUES.filter(({ id }) => techniqueOf(id).gathers))
@@ -51,7 +51,7 @@ function remove(): void {
 </script>
 
 <template>
-  <div data-testid="bouquet">
+  <div v-if="bouquet" data-testid="bouquet">
     <div class="flex items-start justify-between gap-4">
       <LeafHeading :title="bouquet.name">
         <template v-if="planned"><template v-for="({ decoration, called, count }, at) in planned.members" :key="decoration">{{ at > 0 ? ', ' : '' }}<FigureLink :working="count" :after="` ${called}`" /></template> cover its face of <FigureLink :working="planned.face" />, give or take one in ten as hands fall.</template>

@@ -35,8 +35,17 @@ const { width, height } = useElementSize(frame)
 
 const shown = computed(() => studio.commission && studio.plan ? { commission: studio.commission, option: chosenOption(studio.commission), plan: studio.plan } : null)
 const scene = computed(() => shown.value ? sceneOf(shown.value.option, shown.value.plan) : null)
-/** While it turns it is drawn coarser, so that much on a cake does not make it stutter; fine again as soon as it stands. */
+/** While it turns or is worked on it is drawn coarser, so that much on a cake does not make it stutter; fine again as soon as it stands. */
 const SETTLED_MS = 160
+const WORKED_ON_FACES = 4500
+const STILL_FACES = 24_000
+const workedOn = ref(false)
+const settleWork = useDebounceFn(() => { workedOn.value = false }, SETTLED_MS)
+watch(scene, (_, before) => {
+  if (!before) return
+  workedOn.value = true
+  void settleWork()
+})
 const turning = ref(false)
 const settle = useDebounceFn(() => { turning.value = false }, SETTLED_MS)
 const { mostFaces, frame: tellFrame } = useTurningDetail()
@@ -45,7 +54,7 @@ watch(turnDeg, () => {
   window.requestAnimationFrame(tellFrame)
   void settle()
 })
-const layers = computed(() => scene.value ? standLayers(scene.value, turnDeg.value, turning.value ? mostFaces.value : Infinity) : [])
+const layers = computed(() => scene.value ? standLayers(scene.value, turnDeg.value, turning.value ? mostFaces.value : workedOn.value ? WORKED_ON_FACES : STILL_FACES) : [])
 /** Only what is lit is drawn again over the picture; what is touched is found by its outline. */
 const litLayers = computed(() => layers.value.filter(({ kind, index }) => lit.isLit(kind, index)))
 const viewBox = computed(() => view.value ? `${view.value.left} ${view.value.top} ${view.value.width} ${view.value.height}` : '0 0 1 1')

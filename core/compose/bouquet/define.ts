@@ -5,7 +5,7 @@ import { fields } from '../fields'
 export const BOUQUET_PLACES = ['ledge', 'shoulder', 'side', 'top', 'garland'] as const
 export type BouquetPlace = (typeof BOUQUET_PLACES)[number]
 
-export const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = { ledge: 'on a ledge', shoulder: 'over a shoulder', side: 'on a side', top: 'a dome on a top', garland: 'a garland across tiers' }
+const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = { ledge: 'on a ledge', shoulder: 'over a shoulder', side: 'on a side', top: 'a dome on a top', garland: 'a garland across tiers' }
 
 /** The room that a bouquet fills, and how. */
 export const bouquetSchema = z.strictObject({

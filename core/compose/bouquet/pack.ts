@@ -9,7 +9,7 @@ import { awayFromHeart, directionOf, faceOf, heartAlong, turnsOf, type Aim } fro
 import { angleRound, clearOfCake } from './solid'
 
 /** A ball that an element fills, for keeping others out. */
-export type Ball = { readonly at: Point3, readonly radiusMm: number }
+type Ball = { readonly at: Point3, readonly radiusMm: number }
 
 /** A bouquet packed: what each member's elements are and how many, the balls they fill, the face that was covered. */
 export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly balls: readonly (Ball & { readonly id: string, readonly index: number })[], readonly face: Working }
@@ -35,8 +35,6 @@ const SIZE_STEPS = 10
 const SPRAY_SIZES = { large: 1, small: 0.8, from: 0.86 } as const
 
 type Standing = { readonly pose: NonNullable<PlacedElement['pose']>, readonly balls: readonly Ball[], readonly rim: readonly Point3[], readonly away: number, readonly tier: number }
-
-const apart = (one: Point3, other: Point3): number => Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
 
 /** A size as it is cut: blooms in tenths, sprays large or small. */
 const sizeStep = ({ form }: Member, size: number): number => form.kind === 'bloom' ? Math.round(size * SIZE_STEPS) / SIZE_STEPS : size >= SPRAY_SIZES.from ? SPRAY_SIZES.large : SPRAY_SIZES.small
@@ -75,7 +73,15 @@ function standing({ role, seen, form }: Member, size: number, bouquet: Bouquet, 
 /** The room that is left between an element and what stands, mm; below 0 it presses in further than paper gives. */
 function roomLeft({ balls }: Pick<Standing, 'balls'>, placed: readonly Ball[]): number {
   let least = Infinity
-  for (const ball of balls) for (const other of placed) least = Math.min(least, apart(ball.at, other.at) - (ball.radiusMm + other.radiusMm) * (1 - GIVES))
+  for (const { at: [x, y, z], radiusMm } of balls) {
+    for (const { at, radiusMm: other } of placed) {
+      const [dx, dy, dz] = [at[0] - x, at[1] - y, at[2] - z]
+      const room = Math.sqrt(dx * dx + dy * dy + dz * dz) - (radiusMm + other) * (1 - GIVES)
+      if (room < least) least = room
+      // What presses in too far is out, however far.
+      if (least < 0) return least
+    }
+  }
   return least
 }
 

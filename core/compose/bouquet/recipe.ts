@@ -16,7 +16,7 @@ const MM2_PER_DM2 = 10000
 const SPRAY_COVERS = 0.22
 
 /** What one element covers of a bouquet's face, dm². */
-export function coveredBy({ name, seen: { widthMm, heightMm }, form }: Member): Working {
+function coveredBy({ name, seen: { widthMm, heightMm }, form }: Member): Working {
   return form.kind === 'bloom'
     ? found(`face of one of ${name}`, Math.PI / 4 * widthMm * heightMm / MM2_PER_DM2, 'area', 'a disc as large as it is seen')
     : found(`face of one of ${name}`, SPRAY_COVERS * widthMm * heightMm / MM2_PER_DM2, 'area', 'part of its length by its width: it lies between')

@@ -7,7 +7,7 @@ import { leafForm, type LeafKind } from './leaf'
 export type LeafPlace = { readonly up: number, readonly side: -1 | 1 | 0, readonly share: number }
 
 /** How a branch is drawn: how long, its leaves, how open they stand, how folded along the middle, how far it arches; the stem's colour. */
-export type BranchForm = { readonly lengthMm: number, readonly leafMm: number, readonly kind: LeafKind, readonly leaves: readonly LeafPlace[], readonly openDeg: number, readonly foldDeg: number, readonly arch: number, readonly stem: string | null }
+type BranchForm = { readonly lengthMm: number, readonly leafMm: number, readonly kind: LeafKind, readonly leaves: readonly LeafPlace[], readonly openDeg: number, readonly foldDeg: number, readonly arch: number, readonly stem: string | null }
 
 const RADIANS = Math.PI / 180
 /** A leaf has a stalk: it starts off the stem by this share of its length. */

@@ -1,4 +1,4 @@
-export { branchMesh, type BranchForm, type LeafPlace } from './branch'
+export { branchMesh, type LeafPlace } from './branch'
 export { LEAF_KINDS, LEAF_LABELS, leafOutline, leafWide, type LeafKind } from './leaf'
 export { countBySize, joinedFromTheTip, LEAF_SIZES, leavesInPairs, pairsOn } from './sizes'
 export { leafPieces } from './pieces'

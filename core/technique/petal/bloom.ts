@@ -11,11 +11,11 @@ import { halfWidthAt, notchAt, waveAt, type PetalShape } from './outline'
 export type PetalLayer = { readonly name: string, readonly petals: number, readonly share: number, readonly raisedDeg: number }
 
 /** How petals bend on the way from foot to tip: inwards above 0, as in a bowl, outwards below; degrees. */
-export type Bend = number
+type Bend = number
 
 type Centre = { readonly kind: 'stamens', readonly count: number, readonly tint: string } | { readonly kind: 'fringe', readonly count: number, readonly tint: string } | { readonly kind: 'none' }
 
-export type BloomForm = { readonly layers: readonly PetalLayer[], readonly shape: PetalShape, readonly bend: Bend, readonly cupShare: number, readonly centre: Centre }
+type BloomForm = { readonly layers: readonly PetalLayer[], readonly shape: PetalShape, readonly bend: Bend, readonly cupShare: number, readonly centre: Centre }
 
 const RADIANS = Math.PI / 180
 

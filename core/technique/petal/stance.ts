@@ -10,7 +10,7 @@ const STRAYS_DEG = 13
 const RADIANS = Math.PI / 180
 
 /** Right and up of something that looks along an axis: up is as near to the sky as can be. */
-export function facingBasis(axis: Point3): { readonly right: Point3, readonly up: Point3 } {
+function facingBasis(axis: Point3): { readonly right: Point3, readonly up: Point3 } {
   const sky: Point3 = Math.abs(axis[2]) > 0.97 ? [0, 1, 0] : [0, 0, 1]
   const right = unit(cross(axis, sky))
   return { right, up: cross(right, axis) }
