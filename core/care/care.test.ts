@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { careCard, judge, type Facts } from '.'
 
 const fine: Facts = {
-  now: 0, eventAt: 20000, units: 'metric', clearanceMm: { wide: 10, deep: 10, high: 10 }, neededBoxMm: { wide: 400, deep: 400, high: 450 }, tiers: 3, unfitPapers: [], unwantedIngredients: [], strayAccents: [], forShow: [], largerThanSheet: [], notPlaced: [], overhang: null, boardTooSmall: false, lobesApart: [], leansTooFar: [], tall: false, chilled: null, keeping: 'roomTemperature', coolCar: false, roadMin: 40, roadSoftMin: null, dairyCoverings: [], unwantedColours: [], sweepAboveTopMm: 0,
+  now: 0, eventAt: 20000, units: 'metric', clearanceMm: { wide: 10, deep: 10, high: 10 }, neededBoxMm: { wide: 400, deep: 400, high: 450 }, tiers: 3, unfitPapers: [], unwantedIngredients: [], strayAccents: [], forShow: [], largerThanSheet: [], notPlaced: [], narrowLedge: null, overhang: null, boardTooSmall: false, lobesApart: [], leansTooFar: [], tall: false, chilled: null, keeping: 'roomTemperature', coolCar: false, roadMin: 40, roadSoftMin: null, dairyCoverings: [], unwantedColours: [], sweepAboveTopMm: 0,
   shortReach: { count: 0, byMm: 0 }, noDiscs: false, feetOnWet: [], feetOnMoist: [], discsShort: [], colourDifference: 0, bathDays: 1, tooBigForFormer: 0, former: 'mat', inOven: false, roomHumidity: 0.45, chanceOfSetting: 0.99, setsAtAll: true,
   venueHumidity: 0.5, venueSoftMin: null, timetableProblem: null, startBy: 10000, atVenueBy: 19000, venueOpensAt: 18900,
 }
@@ -15,7 +15,7 @@ describe('judging a plan', () => {
   })
   it.each<[string, Partial<Facts>]>([
     ['start-passed', { startBy: -1 }], ['start-soon', { startBy: 600 }], ['no-timetable', { timetableProblem: 'none', startBy: null }], ['venue-closed', { atVenueBy: 18000 }], ['box-too-small', { clearanceMm: { wide: 10, deep: 10, high: -3 } }],
-    ['overhang', { overhang: { tier: 2, byMm: 12 } }], ['board', { boardTooSmall: true }], ['sweep-above', { sweepAboveTopMm: 12 }], ['no-discs', { noDiscs: true }], ['short-reach', { shortReach: { count: 2, byMm: 9 } }], ['discs-short', { discsShort: [{ diameterMm: 220, missing: 3 }] }],
+    ['overhang', { overhang: { tier: 2, byMm: 12 } }], ['narrow-ledge', { narrowLedge: { bouquet: 'Orchard', mm: 6 } }], ['board', { boardTooSmall: true }], ['sweep-above', { sweepAboveTopMm: 12 }], ['no-discs', { noDiscs: true }], ['short-reach', { shortReach: { count: 2, byMm: 9 } }], ['discs-short', { discsShort: [{ diameterMm: 220, missing: 3 }] }],
     ['colour-miss', { colourDifference: 0.1 }], ['bath-life', { bathDays: 4 }], ['former-too-small', { tooBigForFormer: 1 }], ['never-sets', { setsAtAll: false, roomHumidity: 0.75 }], ['slow-set', { chanceOfSetting: 0.8 }],
     ['softens-in-room', { inOven: true, roomHumidity: 0.75 }], ['venue-softens', { venueSoftMin: 100 }], ['feet-wet', { feetOnWet: ['whipped cream'] }],
     ['lobes-apart', { lobesApart: [2] }], ['leans-too-far', { leansTooFar: [1] }], ['tall', { tall: true }], ['dairy', { dairyCoverings: ['ganache'] }], ['unwanted-colour', { unwantedColours: ['red'] }], ['event-past', { eventAt: -10 }], ['road-softens', { roadSoftMin: 30 }], ['unfit-paper', { unfitPapers: [{ name: 'torn ruffle', because: 'Rice film does not tear.' }] }], ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }], ['stray-accents', { strayAccents: ['pearls'] }], ['not-placed', { notPlaced: ['butterfly'] }], ['larger-than-sheet', { largerThanSheet: ['torn ruffle'] }],

@@ -17,6 +17,8 @@ export type Facts = {
   readonly forShow: readonly string[]
   readonly largerThanSheet: readonly string[]
   readonly notPlaced: readonly string[]
+  /** A bouquet bound to a ledge too narrow for its holders. */
+  readonly narrowLedge: { readonly bouquet: string, readonly mm: number } | null
   readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
   readonly overhang: { readonly tier: number, readonly byMm: number } | null
   readonly boardTooSmall: boolean
@@ -63,6 +65,9 @@ const DEW_BUCKLES_GDM2 = 0.15
 
 type Rule = (facts: Facts) => Caution | null
 
+/** A food-safe holder and the cake round it take so much of a ledge, mm. */
+export const HOLDER_ROOM_MM = 12
+
 const rule = (code: string, leaf: Caution['leaf'], severity: Caution['severity'], applies: (facts: Facts) => boolean, say: (facts: Facts) => string): Rule =>
   (facts) => applies(facts) ? { code, leaf, severity, say: say(facts) } : null
 
@@ -108,6 +113,8 @@ const RULES: readonly Rule[] = [
     ({ unwantedIngredients }) => unwantedIngredients.map(({ name, ingredient }) => `No ${ingredient} was asked, and ${name} is made with it.`).join(' ')),
   rule('stray-accents', 'arrange', 'look', ({ strayAccents }) => strayAccents.length > 0, ({ strayAccents }) => `What the ${strayAccents.join(' and ')} went with is gone from the cake. Let them go with something else, or remove them.`),
   rule('for-show', 'arrange', 'note', ({ forShow }) => forShow.length > 0, ({ forShow }) => `For show only, off before the cake is cut: ${forShow.join(', ')}. They are on the removal list.`),
+  rule('narrow-ledge', 'arrange', 'look', ({ narrowLedge }) => narrowLedge !== null,
+    (facts) => `The ledge under “${facts.narrowLedge!.bouquet}” is ${length(facts.narrowLedge!.mm, facts)} at its narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the shoulder, or stand the holders where the ledge is wider.`),
   rule('not-placed', 'arrange', 'look', ({ notPlaced }) => notPlaced.length > 0, ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`),
   rule('larger-than-sheet', 'cut', 'stop', ({ largerThanSheet, unfitPapers }) => largerThanSheet.length > 0 && unfitPapers.length === 0, ({ largerThanSheet }) => `Pieces for ${largerThanSheet.join(', ')} are larger than a sheet. Make them smaller, or of two parts.`),
   rule('no-discs', 'cut', 'stop', ({ noDiscs }) => noDiscs, () => 'No disc size is in use, so nothing can be cut. Tick at least one on the shelf in Cut.'),

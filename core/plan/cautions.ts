@@ -1,5 +1,6 @@
 import { extentMm, leanDeg, stackHeightMm, type BoxFit, type Tier } from '../cake'
-import { judge, type Caution } from '../care'
+import { HOLDER_ROOM_MM, judge, type Caution } from '../care'
+import type { Bouquet } from '../compose'
 import type { DryingEstimate } from '../dry'
 import { coveringOf } from '../material'
 import { dayOf, MINUTES_PER_DAY, parseMoment, valueOf, type Moment } from '../quantity'
@@ -44,6 +45,12 @@ const timetableWords = (timetable: Plan['timetable']): string | null => {
   }
 }
 
+/** The first bouquet on a ledge that has no room for holders. */
+function narrowLedgeOf(bouquets: readonly Bouquet[], stack: Arrangement['stack']): { readonly bouquet: string, readonly mm: number } | null {
+  const narrow = bouquets.find(({ place, tier }) => place === 'ledge' && tier < stack.length - 1 && stack[tier]!.ledge.leastMm < HOLDER_ROOM_MM)
+  return narrow ? { bouquet: narrow.name, mm: stack[narrow.tier]!.ledge.leastMm } : null
+}
+
 /** What is to be known of a plan, from the facts of its stages. */
 export function cautionsFor({ inputs, arrangement, paperwork, accents, cakeFacts, usedDyes, fit, mixDifference, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
   const { commission, now, units } = inputs
@@ -68,6 +75,7 @@ export function cautionsFor({ inputs, arrangement, paperwork, accents, cakeFacts
     strayAccents: accents.filter(({ elements }) => elements.length === 0).map(({ many }) => many),
     forShow: accents.filter(({ edible, elements }) => !edible && elements.length > 0).map(({ many }) => many),
     largerThanSheet: paperwork.filter(({ classes }) => classes.some(({ onSheet }) => onSheet === 0)).map(({ name }) => name.toLowerCase()),
+    narrowLedge: narrowLedgeOf(chosenOption(commission).bouquets, arrangement.stack),
     notPlaced: paperwork.filter(({ elements }) => elements.length === 0).map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: arrangement.stack[overhang]!.ledge.overhangMm },
     boardTooSmall: boardTooSmall(cake.board.acrossMm, arrangement),

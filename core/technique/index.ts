@@ -30,7 +30,7 @@ export { finished, FINISHES, finishIds, finishOf, type Finish, type FinishedExte
 export { PLANTS, type Plant } from './plants'
 export { GAUGES, HOLDER_MM, type Gauge, type TapeNeed, type WireNeed, type Wiring } from './wiring'
 export { LEAF_KINDS, LEAF_LABELS, leafOutline, type LeafKind } from './foliage'
-export { halfWidthAt, isPetalShape, PETAL_FIELDS, PETAL_SHAPES, petalOutline, type PetalShape } from './petal'
+export { fitPetal, halfWidthAt, isPetalShape, PETAL_FIELDS, PETAL_SHAPES, petalOutline, type PetalShape } from './petal'
 export type { Mesh, MeshBead, MeshFace, MeshLine } from './mesh'
 export type { Assembly, AssemblyMove } from './assembly'
 export { frameOf, type Frame } from './frame'

@@ -52,6 +52,8 @@ const open = computed(() => technique.value.gathers ? option.value.bouquets : []
 /** Petals have an editor of their own. */
 const petal = computed<PetalShape | null>(() => isPetalShape(decoration.value.parameters) ? decoration.value.parameters : null)
 
+const longestPetal = computed(() => Math.max(10, ...(made.value?.classes ?? []).filter(({ name }) => name.endsWith('petal')).map(({ height }) => height.value)))
+
 const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean): void => edit(key, (each) => { (each[part] as unknown as Record<string, unknown>)[key] = value }, key)
 const shuffle = (): void => edit('shuffle', (each) => { each.composition.seed = (each.composition.seed + NEXT_SEED) % SEEDS })
 const remove = (): void => editOption('remove a decoration', (each) => { each.paperwork = each.paperwork.filter(({ id }) => id !== props.id) })
@@ -90,7 +92,7 @@ const arrangeAs = (kind: CompositionKind): void => edit(`as a ${compositionOf(ki
         <div class="flex flex-wrap gap-3" data-testid="flat-pieces"><FlatPiece v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)" :key="at" :piece="piece" :colour="piece.colour" /></div>
         <PlantChoice :technique="decoration.technique" @choose="(plant) => edit(`after ${plant.name.toLowerCase()}`, (each) => { Object.assign(each.parameters, plant.parameters); each.colour = plant.colour; each.run.tail = plant.colour })" />
         <AssemblySection :decoration="decoration" />
-        <PetalSection v-if="petal" :shape="petal" :colour="decoration.colour" @change="(shape, merge) => edit('shape the petal', (each) => { Object.assign(each.parameters, shape) }, merge && `petal ${merge}`)" />
+        <PetalSection v-if="petal" :shape="petal" :colour="decoration.colour" :called="`${technique.name} petal`" :length-mm="longestPetal" @change="(shape, merge) => edit('shape the petal', (each) => { Object.assign(each.parameters, shape) }, merge && `petal ${merge}`)" />
       </div>
       <div class="grid content-start gap-1.5">
         <label v-if="!bouquet && 'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft">Tier<select class="field-input text-ink" :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)" @change="set('composition', 'tier', Number(($event.target as HTMLSelectElement).value))"><option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option></select></label>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { Download, Upload } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { pathData } from '#core/format/svg'
+import { pathData, writeSvg } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
-import { halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } from '#core/technique'
+import { fitPetal, halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } from '#core/technique'
+import { download, fileNameFor } from '~/files/download'
 
 /** The outline of a petal, pulled into shape by its handles or begun from a shape botanists have a word for. */
-const props = defineProps<{ shape: PetalShape, colour: string }>()
+const props = defineProps<{ shape: PetalShape, colour: string, lengthMm: number, called: string }>()
 const emit = defineEmits<{ change: [shape: Partial<PetalShape>, merge: string] }>()
 
 type HandleId = 'shoulder' | 'point' | 'notch'
@@ -54,6 +56,34 @@ function onKey(id: HandleId, event: KeyboardEvent): void {
   event.stopPropagation()
   emit('change', pulled(id, handle.x + by[0], handle.y + by[1]), id)
 }
+/** The longest petal at true size, as a file. */
+function save(): void {
+  const { lengthMm, shape } = props
+  const [widthMm, margin] = [lengthMm * shape.wide, 3]
+  const outline = petalOutline(lengthMm, shape)
+  const moved = { start: { x: outline.start.x + widthMm / 2 + margin, y: outline.start.y + margin }, segments: outline.segments.map((segment) => ({ ...segment, to: { x: segment.to.x + widthMm / 2 + margin, y: segment.to.y + margin } })) }
+  download(writeSvg([{ widthMm: widthMm + 2 * margin, heightMm: lengthMm + 2 * margin, shapes: [{ kind: 'outline', outline: moved, stroke: '#000000', strokeMm: 0.2 }] }], props.called), fileNameFor(props.called, '.svg'), 'image/svg+xml')
+}
+
+const told = ref('')
+const FAR = 0.05
+
+/** The nearest petal to an outline from a file; one that cannot be read changes nothing. */
+async function bring(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const { outlineSentence, readOutline } = await import('#core/format/outlines')
+  const read = readOutline(await file.text())
+  if (!read.ok) {
+    told.value = `${outlineSentence(read.error)} What was here is kept.`
+    return
+  }
+  const { shape, offShare } = fitPetal(read.value.rings[0]!.map(([x, y]) => ({ x, y })))
+  told.value = offShare > FAR ? 'That outline is far from a petal with a foot below and a tip above; the nearest is shown.' : 'The nearest petal to your outline.'
+  emit('change', shape, '')
+}
 </script>
 
 <template>
@@ -67,8 +97,15 @@ function onKey(id: HandleId, event: KeyboardEvent): void {
           <circle :cx="handle.x" :cy="-handle.y" r="5" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.6" />
         </g>
       </svg>
-      <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shapes to begin with" data-testid="petal-shapes">
-        <button v-for="{ id, name, say, shape: begun } in PETAL_SHAPES" :key="id" type="button" class="button min-h-9 px-2.5 text-[0.88rem]" :title="say" @click="emit('change', begun, '')">{{ name }}</button>
+      <div class="grid gap-2">
+        <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shapes to begin with" data-testid="petal-shapes">
+          <button v-for="{ id, name, say, shape: begun } in PETAL_SHAPES" :key="id" type="button" class="button min-h-9 px-2.5 text-[0.88rem]" :title="say" @click="emit('change', begun, '')">{{ name }}</button>
+        </div>
+        <div class="flex flex-wrap gap-1.5">
+          <label class="button min-h-9 cursor-pointer gap-1! px-2.5 text-[0.88rem] focus-within:ring-2 focus-within:ring-go"><Upload class="size-4" aria-hidden="true" />Bring an SVG<input type="file" class="sr-only" accept=".svg,.dxf,image/svg+xml" data-testid="petal-file" @change="bring"></label>
+          <button type="button" class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="petal-save" @click="save"><Download class="size-4" aria-hidden="true" />Save as SVG</button>
+        </div>
+        <p v-if="told" role="status" class="text-[0.88rem] text-ink-soft">{{ told }}</p>
       </div>
     </div>
   </section>

@@ -98,7 +98,7 @@ describe('the petal that is shaped', () => {
   const shape: PetalShape = { ...PETAL_SHAPES[0].shape }
   const changes = (mounted: ReturnType<typeof mount>): readonly Partial<PetalShape>[] => (mounted.emitted('change') ?? []).map(([change]) => change as Partial<PetalShape>)
   it('is pulled by its handles with the keys: wider, more pointed, notched, within what a petal may be', async () => {
-    const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a' } })
+    const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
     await mounted.get('[data-testid="petal-shoulder"]').trigger('keydown', { key: 'ArrowRight', shiftKey: true })
     await mounted.get('[data-testid="petal-point"]').trigger('keydown', { key: 'ArrowLeft' })
     await mounted.get('[data-testid="petal-notch"]').trigger('keydown', { key: 'ArrowDown', shiftKey: true })
@@ -110,8 +110,31 @@ describe('the petal that is shaped', () => {
     await mounted.get('[data-testid="petal-notch"]').trigger('keydown', { key: 'ArrowDown', shiftKey: true })
     expect(changes(mounted).at(-1)!.notch).toBe(0.4)
   })
+  it('is saved at true size and brought back as it was; what cannot be read changes nothing', async () => {
+    const saved: Blob[] = []
+    vi.spyOn(URL, 'createObjectURL').mockImplementation((blob) => { saved.push(blob as Blob); return 'blob:petal' })
+    const mounted = mount(PetalSection, { props: { shape: { ...shape, wave: 0 }, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
+    await mounted.get('[data-testid="petal-save"]').trigger('click')
+    const svg = await saved[0]!.text()
+    expect(svg).toContain('height="36mm"')
+    const bring = async (text: string): Promise<void> => {
+      const input = mounted.get('[data-testid="petal-file"]')
+      Object.defineProperty(input.element, 'files', { value: [new File([text], 'petal.svg', { type: 'image/svg+xml' })], configurable: true })
+      await input.trigger('change')
+      await vi.waitFor(() => expect(mounted.find('[role="status"]').exists()).toBe(true))
+    }
+    await bring('<svg><script>1</script></svg>')
+    expect(mounted.get('[role="status"]').text()).toContain('What was here is kept')
+    expect(changes(mounted)).toEqual([])
+    await bring(svg)
+    await vi.waitFor(() => expect(changes(mounted)).toHaveLength(1))
+    const [brought] = changes(mounted)
+    expect(Math.abs(brought!.wide! - shape.wide)).toBeLessThan(0.06)
+    expect(Math.abs(brought!.point! - shape.point)).toBeLessThan(0.2)
+    vi.restoreAllMocks()
+  })
   it('begins from each shape that has a name', async () => {
-    const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a' } })
+    const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
     for (const button of mounted.get('[data-testid="petal-shapes"]').findAll('button')) await button.trigger('click')
     expect(changes(mounted)).toEqual(PETAL_SHAPES.map((each) => each.shape))
   })

@@ -1,11 +1,11 @@
 import { polyline, type Outline, type Point } from '../../geometry'
 
 /** Leaves by the words botanists have for their outlines, and what decorators call them. */
-export const LEAF_KINDS = ['elliptic', 'orbicular', 'flabellate', 'cordate', 'palmate', 'lanceolate'] as const
+export const LEAF_KINDS = ['elliptic', 'orbicular', 'flabellate', 'cordate', 'palmate', 'lanceolate', 'pinnate'] as const
 export type LeafKind = (typeof LEAF_KINDS)[number]
 
 export const LEAF_LABELS: Readonly<Record<LeafKind, string>> = {
-  elliptic: 'almond', orbicular: 'round', flabellate: 'fan', cordate: 'heart', palmate: 'lobed', lanceolate: 'long and narrow',
+  elliptic: 'almond', orbicular: 'round', flabellate: 'fan', cordate: 'heart', palmate: 'lobed', lanceolate: 'long and narrow', pinnate: 'compound',
 }
 
 /** Half an outline from foot to tip, of a leaf 1 long; mirrored it is whole. The vein ends say where its veins run to from the foot. */
@@ -17,11 +17,11 @@ const RADIANS = Math.PI / 180
 const along = (of: (up: number) => Point): readonly Point[] => Array.from({ length: STEPS + 1 }, (_, step) => of(step / STEPS))
 
 /** Veins that leave the midrib in pairs towards the edge. */
-const pinnate = (widthAt: (up: number) => number): LeafForm['veins'] => [0.22, 0.42, 0.62].map((up) => [{ x: 0, y: up }, { x: 0.8 * widthAt(up + 0.14), y: up + 0.14 }])
+const sideVeins = (widthAt: (up: number) => number): LeafForm['veins'] => [0.22, 0.42, 0.62].map((up) => [{ x: 0, y: up }, { x: 0.8 * widthAt(up + 0.14), y: up + 0.14 }])
 
 function bellied(wide: number, power: number, belly: number): LeafForm {
   const widthAt = (up: number): number => wide / 2 * Math.sin(Math.PI * up ** belly) ** power
-  return { half: along((up) => ({ x: widthAt(up), y: up })), veins: pinnate(widthAt) }
+  return { half: along((up) => ({ x: widthAt(up), y: up })), veins: sideVeins(widthAt) }
 }
 
 /** A fan on a narrow foot, its rim waved and split in the middle. */
@@ -59,8 +59,23 @@ function palmate(): LeafForm {
   return { half: [{ x: 0.02, y: 0 }, { x: 0.03, y: 0.16 }, ...half.slice(0, -1), { x: 0, y: 1 }], veins: lobes.slice(1).map(({ at, long }) => [heart, { x: heart.x + 0.85 * long * Math.sin(at * RADIANS), y: heart.y + 0.85 * long * Math.cos(at * RADIANS) }]) }
 }
 
+/** Leaflets in pairs along a midrib, cut in one piece with it, and one at the tip. */
+function pinnate(): LeafForm {
+  const pairs = 4
+  const leaflets = Array.from({ length: pairs }, (_, pair): { readonly half: readonly Point[], readonly vein: readonly [Point, Point] } => {
+    const foot = 0.16 + 0.62 * pair / pairs
+    const [long, wide] = [0.36 * (1 - 0.32 * pair / pairs), 0.15]
+    const [along, off] = [{ x: Math.cos(34 * RADIANS), y: Math.sin(34 * RADIANS) }, { x: Math.sin(34 * RADIANS), y: -Math.cos(34 * RADIANS) }]
+    const at = (up: number, side: number): Point => ({ x: 0.016 + along.x * up * long + off.x * side, y: foot + along.y * up * long + off.y * side })
+    const girth = (up: number): number => wide / 2 * Math.sin(Math.PI * Math.min(1, 0.08 + 0.92 * up)) ** 0.8
+    const rise = [0, 0.2, 0.45, 0.7, 0.9]
+    return { half: [...rise.map((up) => at(up, girth(up))), at(1, 0), ...[...rise].reverse().map((up) => at(up, -girth(up) * (up === 0 ? 0.2 : 1)))], vein: [at(0, 0), at(0.9, 0)] }
+  })
+  return { half: [{ x: 0.018, y: 0 }, ...leaflets.flatMap(({ half }) => half), { x: 0.016, y: 0.79 }, { x: 0.07, y: 0.86 }, { x: 0.05, y: 0.94 }, { x: 0, y: 1 }], veins: leaflets.map(({ vein }) => vein) }
+}
+
 const FORMS: Readonly<Record<LeafKind, LeafForm>> = {
-  elliptic: bellied(0.46, 1, 0.94), lanceolate: bellied(0.24, 1.1, 0.74), orbicular: bellied(0.94, 0.52, 1), flabellate: flabellate(), cordate: cordate(), palmate: palmate(),
+  elliptic: bellied(0.46, 1, 0.94), lanceolate: bellied(0.24, 1.1, 0.74), orbicular: bellied(0.94, 0.52, 1), flabellate: flabellate(), cordate: cordate(), palmate: palmate(), pinnate: pinnate(),
 }
 
 export const leafForm = (kind: LeafKind): LeafForm => FORMS[kind]

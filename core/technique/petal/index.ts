@@ -1,4 +1,5 @@
 export { budMesh } from './bud'
+export { fitPetal } from './fit'
 export { floretOutline } from './floret'
 export { bloomDepth, bloomMesh, longestPetal, type BloomFrame, type PetalLayer } from './bloom'
 export { coneHalfAngle, coneShare, cupDepth, typedLap } from './cone'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { outlineAreaMm2, outlineLengthMm } from '../../geometry'
 import { found } from '../../quantity'
-import { bloomDepth, bloomMesh, coneHalfAngle, coneShare, cupDepth, floretOutline, halfWidthAt, longestPetal, PETAL_SHAPES, petalOutline, petalPieces, typedLap, type PetalLayer, type PetalShape } from '.'
+import { bloomDepth, bloomMesh, coneHalfAngle, coneShare, cupDepth, fitPetal, floretOutline, halfWidthAt, longestPetal, PETAL_SHAPES, petalOutline, petalPieces, typedLap, type PetalLayer, type PetalShape } from '.'
 
 const length = (mm: number) => found('length', mm, 'length', 'given')
 const shapes: fc.Arbitrary<PetalShape> = fc.record({
@@ -70,6 +70,18 @@ describe('the outline of a petal', () => {
     expect(Math.max(...reaches)).toBeCloseTo(across / 2, 6)
     expect(reaches.slice(0, -1).filter((reach) => reach > across / 2 - 1e-6)).toHaveLength(petals)
   })))
+})
+
+describe('a petal fitted to a drawn outline', () => {
+  it('comes back to the petal that was drawn, in any unit and place', () => fc.assert(fc.property(shapes, fc.double({ min: 5, max: 300, noNaN: true }), fc.integer({ min: -50, max: 50 }), (shape, long, aside) => {
+    const plain = { ...shape, notch: 0, wave: 0 }
+    const { shape: fitted, offShare } = fitPetal(pointsOf(petalOutline(long, plain)).map(({ x, y }) => ({ x: x + aside, y: y - 3 * aside })))
+    expect(fitted.wide).toBeCloseTo(shape.wide, 0)
+    expect(Math.abs(fitted.wide - shape.wide)).toBeLessThan(0.05 + 0.04 * shape.wide)
+    expect(Math.abs(fitted.shoulder - shape.shoulder)).toBeLessThan(0.16)
+    expect(offShare).toBeLessThan(0.02 + 0.02 * shape.wide)
+  })))
+  it('finds a notch', () => expect(fitPetal(pointsOf(petalOutline(60, { ...PETAL_SHAPES[3].shape, wave: 0 }))).shape.notch).toBeGreaterThan(0.08))
 })
 
 describe('a bloom as it is seen', () => {
