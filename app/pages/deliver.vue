@@ -30,8 +30,8 @@ const print = (): void => window.print()
       <section>
         <h2 class="part-title mb-1">To take out first</h2>
         <table v-if="card.remove.length > 0" class="w-full text-[0.95rem]" data-testid="removals">
-          <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">not food</th><th class="font-normal">in</th><th class="font-normal">out</th></tr></thead>
-          <tbody><tr v-for="removal in card.remove" :key="removal.name"><td class="py-1">{{ removal.name }}, {{ removal.where }}</td><td>{{ removal.count }}</td><td><span class="inline-block size-6 rounded border-2 border-ink-soft" role="img" aria-label="to tick when out" /></td></tr></tbody>
+          <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">not food</th><th class="pr-3 text-right font-normal">in</th><th class="font-normal">out</th></tr></thead>
+          <tbody><tr v-for="removal in card.remove" :key="`${removal.name} ${removal.where}`"><td class="py-1 pr-3">{{ removal.name }}, {{ removal.where }}</td><td class="pr-3 text-right font-semibold">{{ removal.count }}</td><td><span class="inline-block size-6 rounded border-2 border-ink-soft" role="img" aria-label="to tick when out" /></td></tr></tbody>
         </table>
         <p v-else>Nothing that is not food is left in this cake.</p>
       </section>

@@ -5,8 +5,8 @@ import type { Working } from '../quantity'
 import type { PaperDecoration } from './commission'
 import { seenOf, techniqueOf } from './paperwork'
 
-/** A bouquet as planned: the face it covers and how many of each decoration. */
-export type PlannedBouquet = { readonly id: string, readonly face: Working, readonly members: readonly { readonly decoration: string, readonly called: string, readonly count: Working }[] }
+/** A bouquet as planned: the face it covers, how many of each decoration, and how many more found no place. */
+export type PlannedBouquet = { readonly id: string, readonly face: Working, readonly members: readonly { readonly decoration: string, readonly called: string, readonly count: Working, readonly withoutPlace: number }[] }
 
 type BouquetInputs = { readonly bouquet: Bouquet, readonly members: readonly Member[], readonly stack: readonly StandingTier[], readonly mostTopMm: number | null }
 
@@ -22,5 +22,5 @@ export const membersOf = ({ id }: Bouquet, wanted: readonly PaperDecoration[]): 
 })
 
 /** A bouquet for the screen. */
-export const plannedBouquet = ({ id }: Bouquet, members: readonly Member[], { face, layouts }: Packed): PlannedBouquet =>
-  ({ id, face, members: [...layouts].map(([decoration, { count }]) => ({ decoration, called: members.find((each) => each.id === decoration)!.name, count })) })
+export const plannedBouquet = ({ id }: Bouquet, members: readonly Member[], { face, layouts, wanted }: Packed): PlannedBouquet =>
+  ({ id, face, members: [...layouts].map(([decoration, { count }]) => ({ decoration, called: members.find((each) => each.id === decoration)!.name, count, withoutPlace: wanted.get(decoration)! - count.value })) })

@@ -196,15 +196,17 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const cautions = cautionsFor({ inputs, arrangement, paperwork, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const cost = costOf(supplies, (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
+  const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires: wireStage({ paperwork }), mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],
       venueHumidity: brief.venue.humidity,
       venueSoftMin: estimate.venueSoftMin,
       skewers,
+      holders: wires.holders?.value ?? 0,
       paper: paperwork.filter(({ elements }) => elements.length > 0).map(({ name, removals }) => ({ name: name.toLowerCase(), removals })),
       accents: planned.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
       dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) => covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : []),

@@ -77,7 +77,7 @@ export type Paperwork = {
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
-  readonly removals: readonly { readonly name: string, readonly count: number }[]
+  readonly removals: readonly { readonly name: string, readonly count: number, readonly stays: boolean }[]
   readonly contains: readonly Ingredient[]
   /** Why paper or finish must not be used, when they must not. */
   readonly unfit: string | null
@@ -254,7 +254,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
     steps, failures: technique.failures, contains: technique.contains ?? [],
     consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
     cautions: [...technique.cautions, ...finishing.map(({ definition: { id, caution } }): TechniqueCaution => ({ id, at: id, say: caution }))],
-    removals: technique.holdingParts(decoration.parameters).map(({ name, perElement }) => ({ name, count: perElement * elements.length })),
+    removals: technique.holdingParts(decoration.parameters).map(({ name, perElement, stays = false }) => ({ name, count: perElement * elements.length, stays })),
     unfit: unfitOf(technique, decoration),
   }
 }

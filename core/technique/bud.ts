@@ -66,7 +66,7 @@ export const bud = defineTechnique({
   consumables: ['edible glue', 'strong clear alcohol and water to damp'],
   cautions: [{ id: 'budWire', at: 'roll', say: 'Wire is not food: never bare into cake, count every one in and out.' }],
   failures: [{ seen: 'Buds open as they dry', because: 'rolled too wet or too loose', next: 'tighter, and a dot of glue at the edge' }],
-  holdingParts: () => [{ id: 'budWire', name: 'wires of buds', perElement: 1 }],
+  holdingParts: () => [{ id: 'budWire', name: 'wires of buds', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size

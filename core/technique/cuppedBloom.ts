@@ -92,7 +92,7 @@ export const cuppedBloom = defineTechnique({
     { seen: 'Cups open again', because: 'too little glue in the lap', next: 'tacky glue, five seconds, foam until set' },
     { seen: 'The middle sits deep', because: 'inner petals too short', next: 'raise the fringe on its hook' },
   ],
-  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1 }],
+  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size

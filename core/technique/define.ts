@@ -21,8 +21,8 @@ export type TechniqueCaution = { readonly id: string, readonly at: string, reado
 /** What is seen when it went wrong, why, and what to do next time. */
 export type Failure = { readonly seen: string, readonly because: string, readonly next: string }
 
-/** A thing used that is not food and must be counted in and out. */
-export type HoldingPart = { readonly id: string, readonly name: string, readonly perElement: number }
+/** A thing used that is not food and must be counted in and out: before the cake leaves the bench, or before it is cut when it stays in until then. */
+export type HoldingPart = { readonly id: string, readonly name: string, readonly perElement: number, readonly stays?: true }
 
 /**
  * One element in its place on a tier's side or on what is free of its top: degrees round the tier's middle from the front, its size as a share of the biggest.

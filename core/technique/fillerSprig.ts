@@ -56,7 +56,7 @@ export const fillerSprig = defineTechnique({
   consumables: ['edible glue', 'wire tape, half width'],
   cautions: [{ id: 'sprigWire', at: 'join', say: 'Wires are not food and their ends prick: into a holder, counted in and out.' }],
   failures: [{ seen: 'A sprig looks like a brush', because: 'tips all one height', next: 'stagger the forks' }],
-  holdingParts: ({ tips }) => [{ id: 'sprigWire', name: 'wires of sprigs', perElement: tips + 1 }],
+  holdingParts: ({ tips }) => [{ id: 'sprigWire', name: 'wires of sprigs', perElement: tips + 1, stays: true }],
 
   draw: ({ lengthMm, tips, tipMm, stem }, element, wall) => {
     const stream = seededStream(element.seed)

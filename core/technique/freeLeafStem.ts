@@ -66,7 +66,7 @@ export const freeLeafStem = defineTechnique({
     { id: 'freeLeafWire', at: 'glue', say: 'Wire is not food: into a food-safe holder, counted in and out.' },
   ],
   failures: [{ seen: 'A leaf swings round', because: 'only its tip was glued', next: 'foot round the wire, tape over it' }],
-  holdingParts: () => [{ id: 'stemWire', name: 'stem wires', perElement: 1 }],
+  holdingParts: () => [{ id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
   draw: ({ leafMm, leaf, leaves, foldDeg }, element, wall) => branchMesh({
     lengthMm: leafMm * STEM_SHARE * element.size, leafMm: leafMm * element.size, kind: leaf, leaves: placesOf(leaves), openDeg: 30, foldDeg, arch: 0.16, stem: '#6d6a45',

@@ -62,7 +62,7 @@ export const laminatedLeaf = defineTechnique({
     { seen: 'Plies come apart', because: 'too dry when laid together', next: 'damp edge to edge, press longer' },
     { seen: 'The branch hangs', because: 'a stem too thin for its leaves', next: 'a heavier wire from the second pair down' },
   ],
-  holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1 }, { id: 'stemWire', name: 'stem wires', perElement: 1 }],
+  holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true }, { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
   draw: ({ lengthMm, leafMm, leaf, openDeg, foldDeg, arch }, element, wall) =>
     branchMesh({ lengthMm: lengthMm * element.size, leafMm: leafMm * element.size, kind: leaf, leaves: leavesInPairs(pairsOf({ lengthMm }).value), openDeg, foldDeg, arch, stem: '#6d6a45' }, element.seed, branchStance(element, wall)),

@@ -84,7 +84,7 @@ export const mouldedBloom = defineTechnique({
     { seen: 'A petal flattens after an hour', because: 'taken off too soon, or damp room', next: 'leave it on longer, fan on' },
     { seen: 'The bowl gapes on one side', because: 'petals not lapped', next: 'each a third under the last' },
   ],
-  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1 }],
+  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size

@@ -86,7 +86,7 @@ export const openBloom = defineTechnique({
     { seen: 'Petals go glassy or hole', because: 'too much water', next: 'more alcohol in the mix, brush the edge first' },
     { seen: 'It looks like a wheel', because: 'petals alike and evenly spaced', next: 'trim a few, crowd one side' },
   ],
-  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1 }],
+  holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const stream = seededStream(element.seed)

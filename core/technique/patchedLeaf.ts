@@ -63,7 +63,7 @@ export const patchedLeaf = defineTechnique({
     { seen: 'The wire shows through', because: 'thin pale paper', next: 'thicker paper, or a wire wound in pale tape' },
   ],
 
-  holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1 }, { id: 'stemWire', name: 'stem wires', perElement: 1 }],
+  holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true }, { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
   draw: ({ lengthMm, leafMm, leaf, openDeg, foldDeg, arch }, element, wall) =>
     branchMesh({ lengthMm: lengthMm * element.size, leafMm: leafMm * element.size, kind: leaf, leaves: leavesInPairs(pairsOf({ lengthMm }).value), openDeg, foldDeg, arch, stem: '#6d6a45' }, element.seed, branchStance(element, wall)),

@@ -28,7 +28,7 @@ const ROLE_OF: Readonly<Partial<Record<TechniqueId, BouquetRole>>> = { bud: 'bud
 
 const bouquet = computed(() => option.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const planned = computed(() => plan.value.bouquets.find(({ id }) => id === props.id) ?? null)
-const members = computed(() => option.value.paperwork.filter(({ gathered }) => gathered?.bouquet === props.id).map((decoration) => ({ decoration, made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null })))
+const members = computed(() => option.value.paperwork.filter(({ gathered }) => gathered?.bouquet === props.id).map((decoration) => ({ decoration, made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null, withoutPlace: planned.value?.members.find((each) => each.decoration === decoration.id)?.withoutPlace ?? 0 })))
 const gatherable = computed(() => TECHNIQUES.filter(({ id }) => techniqueOf(id).gathers))
 const tierName = (index: number): string => index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
@@ -66,9 +66,9 @@ function remove(): void {
         <section>
           <h2 class="part-title mb-1">Recipe</h2>
           <ul class="grid gap-2" data-testid="recipe">
-            <li v-for="{ decoration, made } in members" :key="decoration.id" class="grid grid-cols-[auto_1fr_7rem_8.5rem_auto] items-center gap-3 border-b border-line py-1.5">
+            <li v-for="{ decoration, made, withoutPlace } in members" :key="decoration.id" class="grid grid-cols-[auto_1fr_7rem_8.5rem_auto] items-center gap-3 border-b border-line py-1.5">
               <span class="size-5 rounded-full shadow-inner" :style="{ background: decoration.colour }" aria-hidden="true" />
-              <span><button type="button" class="figure-link font-semibold" @click="choose(decoration.id)">{{ techniqueOf(decoration.technique).name }}</button><span v-if="made" class="block text-[0.86rem] text-ink-soft"><FigureLink :working="made.count" :after="` ± ${made.spread}`" />, {{ made.pieces.value }} pieces</span></span>
+              <span><button type="button" class="figure-link font-semibold" @click="choose(decoration.id)">{{ techniqueOf(decoration.technique).name }}</button><span v-if="made" class="block text-[0.86rem] text-ink-soft"><FigureLink :working="made.count" :after="` ± ${made.spread}`" />, {{ made.pieces.value }} pieces</span><span v-if="withoutPlace > 0" class="block text-[0.86rem] text-look-ink">{{ withoutPlace }} more found no place: deeper, longer, or less full.</span></span>
               <label class="text-[0.8rem] text-ink-soft"><span class="sr-only">What the {{ techniqueOf(decoration.technique).name.toLowerCase() }} is for</span><select class="field-input text-ink" :value="decoration.gathered!.role" @change="editMember('its part in the bouquet', decoration.id, (each) => { each.gathered!.role = ($event.target as HTMLSelectElement).value as BouquetRole })"><option v-for="role in BOUQUET_ROLES" :key="role" :value="role">{{ BOUQUET_ROLE_LABELS[role] }}</option></select></label>
               <QuantitySlider :schema="gatheredSchema.shape.parts" :model-value="decoration.gathered!.parts" :data-testid="`parts-${decoration.technique}`" @update:model-value="editMember('parts of the recipe', decoration.id, (each) => { each.gathered!.parts = $event }, 'parts')" />
               <button type="button" class="button min-h-8 px-2" :aria-label="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`" @click="editOption('out of the recipe', (each) => { each.paperwork = each.paperwork.filter(({ id: one }) => one !== decoration.id) })"><X class="size-4" aria-hidden="true" /></button>

@@ -68,6 +68,9 @@ const box = computed(() => shown.value?.commission.brief.box)
 const boardFoot = computed(() => shown.value?.option.cake.board.thicknessMm ?? 0)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 const perPixel = computed(() => view.value && width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / (height.value - DIAL_PX)) : 1)
+/** Where there is little room the box says only whether the cake fits, within itself. */
+const CAPTIONS_PX = 250
+const captionY = computed(() => !box.value ? 0 : boardFoot.value - box.value.heightMm + (box.value.widthMm > CAPTIONS_PX * perPixel.value ? -7 : 18) * perPixel.value)
 const caption = computed(() => {
   if (!shown.value || !box.value) return ''
   const { fit } = shown.value.plan
@@ -161,11 +164,11 @@ function touch(event: MouseEvent): void {
           <line v-if="tape.length === 2" :x1="tape[0]!.x" :y1="tape[0]!.y" :x2="tape[1]!.x" :y2="tape[1]!.y" stroke="var(--ink)" :stroke-width="1.6 * perPixel" :stroke-dasharray="`${6 * perPixel} ${3 * perPixel}`" />
           <circle v-for="(end, at) in tape" :key="at" :cx="end.x" :cy="end.y" :r="5 * perPixel" fill="var(--look)" stroke="var(--ink)" :stroke-width="1.5 * perPixel" />
         </g>
-        <text v-if="box" :x="-box.widthMm / 2" :y="boardFoot - box.heightMm - 7 * perPixel" :font-size="13 * perPixel" fill="var(--ink-soft)">
+        <text v-if="box && box.widthMm > CAPTIONS_PX * perPixel" :x="-box.widthMm / 2" :y="captionY" :font-size="13 * perPixel" fill="var(--ink-soft)">
           Box {{ length(box.widthMm) }} × {{ length(box.heightMm) }}
         </text>
         <text
-          v-if="box" :x="box.widthMm / 2" :y="boardFoot - box.heightMm - 7 * perPixel" :font-size="13 * perPixel" text-anchor="end" font-weight="650" data-testid="box-fit"
+          v-if="box" :x="box.widthMm / 2" :y="captionY" :font-size="13 * perPixel" text-anchor="end" font-weight="650" data-testid="box-fit"
           :fill="shown?.plan.fit.fits ? 'var(--go)' : 'var(--stop)'"
         >{{ caption }}</text>
       </svg>

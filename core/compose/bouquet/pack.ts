@@ -11,8 +11,8 @@ import { angleRound, clearOfCake } from './solid'
 /** A ball that an element fills, for keeping others out. */
 type Ball = { readonly at: Point3, readonly radiusMm: number }
 
-/** A bouquet packed: what each member's elements are and how many, the balls they fill, the face that was covered. */
-export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly balls: readonly (Ball & { readonly id: string, readonly index: number })[], readonly face: Working }
+/** A bouquet packed: what each member's elements are and how many, how many of each were wanted, the balls they fill, the face that was covered. */
+export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly wanted: ReadonlyMap<string, number>, readonly balls: readonly (Ball & { readonly id: string, readonly index: number })[], readonly face: Working }
 
 /** Petals and leaves give: balls may press into each other by this share of their radii together. */
 export const GIVES = 0.14
@@ -20,12 +20,17 @@ export const GIVES = 0.14
 const TOUCHES_MM = 1.5
 /** A bloom's face is so much of its width: petals at the rim are thin. */
 const BLOOM_RADIUS = 0.45
+/** Petal tips reach so much further than that, against the cake. */
+const RIM = 1.12
 /** How far before its back the middle of a bloom's ball lies, as a share of its radius. */
 const BLOOM_AHEAD = 0.3
 /** Balls along a spray: where on its length. */
 const SPRAY_BALLS = [0.5, 0.76, 0.97] as const
 /** Leaves reach out beyond the blooms by this share of their length, buds and filler a little. */
 const BEYOND: Readonly<Record<string, number>> = { leaf: 0.42, bud: 0.2, filler: 0.25 }
+/** How far along the line from the heart focal blooms stand: the first near it, more of them further, as a share of the line. */
+const FOCAL_NEAR = 0.12
+const FOCAL_MORE = 0.4
 const TRIES = 44
 const MOST = 160
 /** Elements grow smaller from the heart outwards, to this share. */
@@ -45,7 +50,7 @@ function aimFor({ role }: Member, bouquet: Bouquet, line: Line, share: number, s
   if (bouquet.place === 'top') return { along: (share + between(stream, -0.2, 0.2) + 1) % 1, roundDeg: role === 'focal' ? between(stream, 26, 90) : Math.asin(between(stream, Math.sin(from * Math.PI / 180), 1)) * 180 / Math.PI, lean: 0 }
   const heart = heartAlong(bouquet)
   const focal = role === 'focal'
-  const raw = focal && !line.closed ? heart + between(stream, -0.22, 0.22) * (1 - 0.4 * Math.abs(bouquet.movement)) : focal ? share + between(stream, -0.08, 0.08) : between(stream, 0, 1)
+  const raw = focal && !line.closed ? heart + between(stream, -1, 1) * (FOCAL_NEAR + FOCAL_MORE * share) * (1 - 0.4 * Math.abs(bouquet.movement)) : focal ? share + between(stream, -0.08, 0.08) : between(stream, 0, 1)
   const along = line.closed ? (raw + 1) % 1 : Math.min(1, Math.max(0, raw))
   const towardsEnd = line.closed ? bouquet.movement : along < heart ? -awayFromHeart(along, heart, false) : awayFromHeart(along, heart, false)
   const leaves = role === 'leaf' ? 1.5 : 0.7
@@ -60,7 +65,7 @@ function standing({ role, seen, form }: Member, size: number, bouquet: Bouquet, 
     const at = add(from, scale(towards, Math.max(radius * 0.5, (reachMm - radius * 0.6) * depth)))
     const right = unit(cross(towards, Math.abs(towards[2]) > 0.9 ? [1, 0, 0] : [0, 0, 1]))
     const up = cross(right, towards)
-    const rim = Array.from({ length: 6 }, (_, step) => add(at, add(scale(right, radius * Math.cos(step * Math.PI / 3)), scale(up, radius * Math.sin(step * Math.PI / 3)))))
+    const rim = Array.from({ length: 6 }, (_, step) => add(at, add(scale(right, RIM * radius * Math.cos(step * Math.PI / 3)), scale(up, RIM * radius * Math.sin(step * Math.PI / 3)))))
     return { pose: { at: add(at, scale(towards, -BLOOM_AHEAD * radius)), axis: towards, face }, balls: [{ at, radiusMm: radius }], rim: [at, ...rim], away, tier }
   }
   const long = seen.heightMm * size
@@ -96,9 +101,10 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
   const distance = clearOfCake(stack)
   const balls: (Ball & { readonly id: string, readonly index: number })[] = []
   const layouts = new Map<string, Layout>()
+  const counts = recipeCounts(bouquet, face, members)
   const isFree = ({ rim, balls: own }: Standing, role: Member['role']): boolean =>
     rim.every((point) => distance(point) >= -TOUCHES_MM) && own.every(({ at, radiusMm }) => distance(at) >= (role === 'focal' || role === 'secondary' ? radiusMm * 0.3 : 0) && (mostTopMm === null || at[2] + radiusMm <= mostTopMm))
-  recipeCounts(bouquet, face, members).forEach((wanted, order) => {
+  counts.forEach((wanted, order) => {
     const elements: PlacedElement[] = []
     for (let each = 0; each < Math.min(MOST, wanted.count.value); each += 1) {
       const found = placeFor(wanted, each, order)
@@ -109,7 +115,7 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
     }
     layouts.set(wanted.member.id, { elements, count: countOf(wanted, elements.length) })
   })
-  return { layouts, balls, face }
+  return { layouts, wanted: new Map(counts.map(({ member: { id }, count }) => [id, count.value])), balls, face }
 
   function placeFor({ member, count }: Wanted, each: number, order: number): { readonly element: (index: number) => PlacedElement, readonly balls: readonly Ball[] } | null {
     const seed = seedFor(bouquet.seed, 1000 * (order + 1) + each)
