@@ -21,7 +21,7 @@ const views = [
   { name: 'collar', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Torn ruffle/ }).click() },
   { name: 'bouquet', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Quince/ }).click() },
   { name: 'beginnings', path: '/beginnings', size: { width: 1280, height: 1180 }, then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor() },
-  { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5560 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
+  { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
   { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
   { name: 'shelf', path: '/shelf', size: LAPTOP, then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor() },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
