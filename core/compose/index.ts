@@ -10,7 +10,7 @@ import { single } from './single'
 import { sweep } from './sweep'
 
 export { bandRoom, type Band } from './band'
-export { BOUQUET_PLACES, BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetHandles, bouquetSchema, clearOfCake, gatheredSchema, GIVES, packBouquet, pullBouquet, recipeCounts, startingBouquet, type Bouquet, type BouquetPlace, type BouquetRole, type Gathered, type GatheredForm, type Member, type Packed } from './bouquet'
+export { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetHandles, bouquetSchema, gatheredSchema, packBouquet, pullBouquet, recipeCounts, startingBouquet, type Bouquet, type BouquetPlace, type BouquetRole, type Gathered, type GatheredForm, type Member, type Packed } from './bouquet'
 export { byHandSchema, FIRST_ADDED, nextAdded, pinned, putting, standing, takingOut, unpinning, untouched, withByHand, type ByHand } from './byHand'
 export { keepingFree, overlap, patchOf, spreadOf, turned, type Ground, type Handle, type Patch, type SeenSize, type Spot } from './define'
 export { freePatches, quietSchema, type Quiet, type Standing } from './quiet'

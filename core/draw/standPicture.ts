@@ -66,9 +66,10 @@ const SHADOWED = 2
 /** Steps of detail: what is drawn coarser is kept for each element, so it does not change at every frame. */
 const DETAILS = [1, 2, 3, 5, 8, 13, 21, 34, 55, 89, 144, 233, 377] as const
 
-/** How many faces each element may have, so that all together stay under a number. */
+/** How many faces each element may have, so that all together stay under a number; as many as it has when they do. */
 function facesForEach({ elements, accents, sails }: StandScene, mostFaces: number): number {
-  if (mostFaces === Infinity) return Infinity
+  const faces = [...elements, ...accents].reduce((sum, { mesh }) => sum + mesh.faces.length, 0)
+  if (faces + sails.length * SAIL_FACES <= mostFaces) return Infinity
   const left = mostFaces - sails.length * SAIL_FACES / 3
   const each = left / Math.max(1, elements.length + accents.length / 2)
   return DETAILS.findLast((detail) => detail <= each) ?? DETAILS[0]

@@ -2,7 +2,7 @@
 import { cutWires, type WireCuts, type WireDemand } from '../assembly'
 import { outlineAreaMm2 } from '../geometry'
 import { paperOf } from '../material'
-import { derive, found, several, starting, sumOf, type Working } from '../quantity'
+import { derive, found, starting, sumOf, type Working } from '../quantity'
 import { GAUGES, type Gauge } from '../technique'
 import type { Paperwork } from './paperwork'
 
@@ -83,7 +83,7 @@ function gaugeWork(gauge: Gauge, paperwork: readonly Paperwork[]): GaugeWork | n
 function addedUp(label: string, kind: 'length' | 'count', paperwork: readonly Paperwork[], of: (each: Paperwork['wiring'][number]['wiring']) => Working | null): Working | null {
   const parts = paperwork.flatMap(({ name, wiring }) => wiring.flatMap(({ wiring: each, count }) => {
     const one = of(each)
-    return one && one.value > 0 ? [derive(`${label}, ${name.toLowerCase()}`, kind, 'elements of a size', '{elements} × {one}', { elements: found(several('element'), count, 'count', 'of this size'), one }, (v) => v.elements * v.one)] : []
+    return one && one.value > 0 ? [derive(`${label}, ${name.toLowerCase()}`, kind, 'elements of a size', '{elements} × {one}', { elements: found('elements', count, 'count', 'of this size'), one }, (v) => v.elements * v.one)] : []
   }))
   return parts.length > 0 ? sumOf(label, kind, 'decorations added up', parts) : null
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { fields } from '../fields'
 
 /** Where a bouquet stands. A wreath is a ledge all the way round; a dome is a top; a garland climbs across tiers. */
-export const BOUQUET_PLACES = ['ledge', 'shoulder', 'side', 'top', 'garland'] as const
+const BOUQUET_PLACES = ['ledge', 'shoulder', 'side', 'top', 'garland'] as const
 export type BouquetPlace = (typeof BOUQUET_PLACES)[number]
 
 const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = { ledge: 'on a ledge', shoulder: 'over a shoulder', side: 'on a side', top: 'a dome on a top', garland: 'a garland across tiers' }

@@ -1,5 +1,4 @@
-export { BOUQUET_PLACES, BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, startingBouquet, type Bouquet, type BouquetPlace, type BouquetRole, type Gathered } from './define'
+export { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, startingBouquet, type Bouquet, type BouquetPlace, type BouquetRole, type Gathered } from './define'
 export { bouquetHandles, pullBouquet } from './handles'
-export { GIVES, packBouquet, type Packed } from './pack'
+export { packBouquet, type Packed } from './pack'
 export { recipeCounts, type GatheredForm, type Member } from './recipe'
-export { clearOfCake } from './solid'

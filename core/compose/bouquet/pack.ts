@@ -11,11 +11,11 @@ import { angleRound, clearOfCake } from './solid'
 /** A ball that an element fills, for keeping others out. */
 type Ball = { readonly at: Point3, readonly radiusMm: number }
 
-/** A bouquet packed: what each member's elements are and how many, how many of each were wanted, the balls they fill, the face that was covered. */
-export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly wanted: ReadonlyMap<string, number>, readonly balls: readonly (Ball & { readonly id: string, readonly index: number })[], readonly face: Working }
+/** A bouquet packed: what each member's elements are and how many, how many of each were wanted, the face that was covered. */
+export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly wanted: ReadonlyMap<string, number>, readonly face: Working }
 
 /** Petals and leaves give: balls may press into each other by this share of their radii together. */
-export const GIVES = 0.14
+const GIVES = 0.14
 /** Rims of blooms may touch the cake, and no more, mm. */
 const TOUCHES_MM = 1.5
 /** A bloom's face is so much of its width: petals at the rim are thin. */
@@ -99,7 +99,7 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
   const line = lineOf(bouquet, stack)
   const face = faceOf(bouquet, line)
   const distance = clearOfCake(stack)
-  const balls: (Ball & { readonly id: string, readonly index: number })[] = []
+  const balls: Ball[] = []
   const layouts = new Map<string, Layout>()
   const counts = recipeCounts(bouquet, face, members)
   const isFree = ({ rim, balls: own }: Standing, role: Member['role']): boolean =>
@@ -111,11 +111,11 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
       if (!found) continue
       const index = elements.length
       elements.push(found.element(index))
-      balls.push(...found.balls.map((ball) => ({ ...ball, id: wanted.member.id, index })))
+      balls.push(...found.balls)
     }
     layouts.set(wanted.member.id, { elements, count: countOf(wanted, elements.length) })
   })
-  return { layouts, wanted: new Map(counts.map(({ member: { id }, count }) => [id, count.value])), balls, face }
+  return { layouts, wanted: new Map(counts.map(({ member: { id }, count }) => [id, count.value])), face }
 
   function placeFor({ member, count }: Wanted, each: number, order: number): { readonly element: (index: number) => PlacedElement, readonly balls: readonly Ball[] } | null {
     const seed = seedFor(bouquet.seed, 1000 * (order + 1) + each)
