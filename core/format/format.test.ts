@@ -37,7 +37,7 @@ describe('a commission file', () => {
     if (!result.ok) expect(fileSentence(result.error)).toContain(words)
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
-    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, ...workshop } } = JSON.parse(text)
+    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, ...workshop } } = JSON.parse(text)
     const first = {
       format: 'lamellon-commission', version: 1, workshop,
       commission: {

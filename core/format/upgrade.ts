@@ -32,6 +32,6 @@ export function commissionFrom1(commission: unknown): unknown {
   }
 }
 
-/** Version 1 knew neither the refrigerator nor prices. */
+/** Version 1 knew neither the refrigerator nor prices nor petals. */
 export const workshopFrom1 = (workshop: unknown): unknown =>
-  isRecord(workshop) ? { ...workshop, fridgeC: STARTING_WORKSHOP.fridgeC, prices: STARTING_WORKSHOP.prices } : workshop
+  isRecord(workshop) ? { ...workshop, fridgeC: STARTING_WORKSHOP.fridgeC, prices: STARTING_WORKSHOP.prices, petals: STARTING_WORKSHOP.petals } : workshop

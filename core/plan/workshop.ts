@@ -2,6 +2,9 @@ import { z } from 'zod'
 import { DISC_DIAMETERS_MM } from '../material'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
 import { discStockSchema, pricesSchema, STARTING_PRICES } from '../supply'
+import { petalSchema } from '../technique'
+
+export const MOST_PETALS = 40
 
 const formerSchema = z.strictObject({
   count: z.number().int().min(0).max(60).meta({ label: 'How many', kind: 'count' }),
@@ -20,6 +23,8 @@ export const workshopSchema = z.strictObject({
   pace: paceSchema,
   fridgeC: z.number().min(0).max(12).meta({ label: 'Refrigerator', kind: 'temperature' }),
   prices: pricesSchema,
+  /** Petals that were shaped and kept, to begin others from. */
+  petals: z.array(z.strictObject({ name: z.string().min(1).max(30), shape: petalSchema })).max(MOST_PETALS),
 })
 
 export type Workshop = z.infer<typeof workshopSchema>
@@ -39,4 +44,5 @@ export const STARTING_WORKSHOP: Workshop = {
   pace: STARTING_PACE,
   fridgeC: 4,
   prices: STARTING_PRICES,
+  petals: [],
 }

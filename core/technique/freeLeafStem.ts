@@ -7,13 +7,13 @@ import { z } from 'zod'
 import { derive, found, starting, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_KINDS, LEAF_LABELS, LEAF_SIZES, leafPieces, type LeafPlace } from './foliage'
+import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_SIZES, leafFields, leafPieces, type LeafPlace } from './foliage'
 import { tapeFor, wireLength } from './wiring'
 
 const parameters = z.strictObject({
   leafMm: z.number().min(30).max(200).meta({ label: 'Longest leaf', kind: 'length' }),
   leaves: z.number().int().min(2).max(4).meta({ label: 'Leaves', kind: 'count', help: '2 to 4' }),
-  leaf: z.enum(LEAF_KINDS).meta({ label: 'Leaf', kind: 'choice', options: LEAF_LABELS }),
+  ...leafFields,
   foldDeg: z.number().min(0).max(60).meta({ label: 'Folded', kind: 'angle', help: 'Along the middle' }),
 })
 
@@ -38,21 +38,21 @@ export const freeLeafStem = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { leafMm: 80, leaves: 3, leaf: 'lanceolate', foldDeg: 24 },
+  startingParameters: { leafMm: 80, leaves: 3, leaf: 'lanceolate', leafWide: 1, foldDeg: 24 },
   startingColour: '#7f8f63',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ leafMm }) => ({ widthMm: leafMm * 0.6, heightMm: leafMm * (1 + STEM_SHARE) }),
 
-  pieces: ({ leafMm, leaf, leaves }, size) => leafPieces(leaf, leafMm, countBySize(placesOf(leaves)), size, 1, 'smooth face up'),
+  pieces: ({ leafMm, leaf, leafWide, leaves }, size) => leafPieces({ leaf, leafWide }, leafMm, countBySize(placesOf(leaves)), size, 1, 'smooth face up'),
 
   wiring: ({ leafMm }, size) => {
     const stem = derive('stem seen', 'length', 'wires', '{leaf} × {share} + {below}', { leaf: found('longest leaf here', leafMm * size, 'length', 'from its place'), share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess'), below: starting('below the leaves', 36, 'length', 'usual') }, (v) => v.leaf * v.share + v.below)
     return { wires: [{ name: 'stem', gauge: leafMm * size > 110 ? 20 : 24, length: wireLength('wire of a stem', stem, false, true), perElement: 1 }], tape: [tapeFor(stem, 'half')], patches: 0, holders: 1 }
   },
 
-  assembly: ({ leafMm, leaf, leaves }) => {
+  assembly: ({ leafMm, leaf, leafWide, leaves }) => {
     const stem = derive('stem', 'length', 'wires', '{leaf} × {share}', { leaf: typed('longest leaf', leafMm, 'length', 'Arrange'), share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess') }, (v) => v.leaf * v.share)
-    return { kind: 'branch', leaf, lengthMm: stem, moves: joinedFromTheTip(placesOf(leaves), stem.value) }
+    return { kind: 'branch', shape: { leaf, leafWide }, lengthMm: stem, moves: joinedFromTheTip(placesOf(leaves), stem.value) }
   },
 
   steps: [
@@ -68,7 +68,7 @@ export const freeLeafStem = defineTechnique({
   failures: [{ seen: 'A leaf swings round', because: 'only its tip was glued', next: 'foot round the wire, tape over it' }],
   holdingParts: () => [{ id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
-  draw: ({ leafMm, leaf, leaves, foldDeg }, element, wall) => branchMesh({
-    lengthMm: leafMm * STEM_SHARE * element.size, leafMm: leafMm * element.size, kind: leaf, leaves: placesOf(leaves), openDeg: 30, foldDeg, arch: 0.16, stem: '#6d6a45',
+  draw: ({ leafMm, leaf, leafWide, leaves, foldDeg }, element, wall) => branchMesh({
+    lengthMm: leafMm * STEM_SHARE * element.size, leafMm: leafMm * element.size, shape: { leaf, leafWide }, leaves: placesOf(leaves), openDeg: 30, foldDeg, arch: 0.16, stem: '#6d6a45',
   }, element.seed, branchStance(element, wall)),
 })

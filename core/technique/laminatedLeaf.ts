@@ -8,13 +8,13 @@ import { z } from 'zod'
 import { typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_KINDS, LEAF_LABELS, leafPieces, leavesInPairs, pairsOn } from './foliage'
+import { branchMesh, branchStance, countBySize, joinedFromTheTip, leafFields, leafPieces, leavesInPairs, pairsOn } from './foliage'
 import { branchWiring } from './wiring'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
   leafMm: z.number().min(14).max(110).meta({ label: 'Largest leaf', kind: 'length' }),
-  leaf: z.enum(LEAF_KINDS).meta({ label: 'Leaf', kind: 'choice', options: LEAF_LABELS }),
+  ...leafFields,
   openDeg: z.number().min(15).max(85).meta({ label: 'Leaves stand off by', kind: 'angle' }),
   foldDeg: z.number().min(0).max(50).meta({ label: 'Folded', kind: 'angle', help: 'Along the middle' }),
   arch: z.number().min(0).max(0.6).meta({ label: 'Arch', kind: 'share' }),
@@ -34,18 +34,18 @@ export const laminatedLeaf = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { lengthMm: 120, leafMm: 34, leaf: 'flabellate', openDeg: 52, foldDeg: 8, arch: 0.28 },
+  startingParameters: { lengthMm: 120, leafMm: 34, leaf: 'flabellate', leafWide: 1, openDeg: 52, foldDeg: 8, arch: 0.28 },
   startingColour: '#a9b07a',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ lengthMm, leafMm }) => ({ widthMm: leafMm * 1.7, heightMm: lengthMm }),
 
-  pieces: ({ lengthMm, leafMm, leaf }, size) => leafPieces(leaf, leafMm, countBySize(leavesInPairs(pairsOf({ lengthMm }).value)), size, 2, 'rough face out'),
+  pieces: ({ lengthMm, leafMm, leaf, leafWide }, size) => leafPieces({ leaf, leafWide }, leafMm, countBySize(leavesInPairs(pairsOf({ lengthMm }).value)), size, 2, 'rough face out'),
 
   figures: (values) => [pairsOf(values)],
 
   wiring: (values, size) => branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.66, patched: false }),
 
-  assembly: (values) => ({ kind: 'branch', leaf: values.leaf, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
+  assembly: (values) => ({ kind: 'branch', shape: values, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
 
   steps: [
     { id: 'laminate', name: 'Laminate', say: 'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces out; press from the middle. Cut through both plies round the wire while supple.', perPieceMin: 0.7, perElementMin: 0, fixedMin: 10, waitMin: 20 },
@@ -64,6 +64,6 @@ export const laminatedLeaf = defineTechnique({
   ],
   holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true }, { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
-  draw: ({ lengthMm, leafMm, leaf, openDeg, foldDeg, arch }, element, wall) =>
-    branchMesh({ lengthMm: lengthMm * element.size, leafMm: leafMm * element.size, kind: leaf, leaves: leavesInPairs(pairsOf({ lengthMm }).value), openDeg, foldDeg, arch, stem: '#6d6a45' }, element.seed, branchStance(element, wall)),
+  draw: ({ lengthMm, leafMm, leaf, leafWide, openDeg, foldDeg, arch }, element, wall) =>
+    branchMesh({ lengthMm: lengthMm * element.size, leafMm: leafMm * element.size, shape: { leaf, leafWide }, leaves: leavesInPairs(pairsOf({ lengthMm }).value), openDeg, foldDeg, arch, stem: '#6d6a45' }, element.seed, branchStance(element, wall)),
 })

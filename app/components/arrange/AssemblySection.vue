@@ -22,7 +22,7 @@ const joints = computed(() => {
   if (shown?.kind !== 'branch') return []
   return shown.moves.map(({ atMm, side, share, what }, at) => {
     const [y, turn] = [-STEM * (atMm ?? 0) / shown.lengthMm.value, side * 62]
-    const { outline } = leafOutline(shown.leaf, LEAF * share)
+    const { outline } = leafOutline(shown.shape, LEAF * share)
     return { number: at + 1, y, turn, share, what, atMm: atMm ?? 0, side, path: pathData(flipMove(outline, 0, 0)) }
   })
 })

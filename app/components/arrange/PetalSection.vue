@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { Download, Upload } from '@lucide/vue'
+import { Download, Upload, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { pathData, writeSvg } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
+import { MOST_PETALS } from '#core/plan'
 import { fitPetal, halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } from '#core/technique'
+import { usePlanned } from '~/composables/planned'
 import { download, fileNameFor } from '~/files/download'
 
 /** The outline of a petal, pulled into shape by its handles or begun from a shape botanists have a word for. */
 const props = defineProps<{ shape: PetalShape, colour: string, lengthMm: number, called: string }>()
+const { studio, workshop } = usePlanned()
 const emit = defineEmits<{ change: [shape: Partial<PetalShape>, merge: string] }>()
 
 type HandleId = 'shoulder' | 'point' | 'notch'
@@ -65,6 +68,17 @@ function save(): void {
   download(writeSvg([{ widthMm: widthMm + 2 * margin, heightMm: lengthMm + 2 * margin, shapes: [{ kind: 'outline', outline: moved, stroke: '#000000', strokeMm: 0.2 }] }], props.called), fileNameFor(props.called, '.svg'), 'image/svg+xml')
 }
 
+const keepAs = ref('')
+
+/** Keeps the shape in the workshop under a name; one of that name gives way. */
+function keep(): void {
+  const name = keepAs.value.trim()
+  if (!name) return
+  const shape = { ...props.shape }
+  studio.edit('keep a petal', ({ workshop: draft }) => { draft.petals = [...draft.petals.filter((each) => each.name !== name), { name, shape }] })
+  keepAs.value = ''
+}
+
 const told = ref('')
 const FAR = 0.05
 
@@ -105,6 +119,10 @@ async function bring(event: Event): Promise<void> {
           <label class="button min-h-9 cursor-pointer gap-1! px-2.5 text-[0.88rem] focus-within:ring-2 focus-within:ring-go"><Upload class="size-4" aria-hidden="true" />Bring an SVG<input type="file" class="sr-only" accept=".svg,.dxf,image/svg+xml" data-testid="petal-file" @change="bring"></label>
           <button type="button" class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="petal-save" @click="save"><Download class="size-4" aria-hidden="true" />Save as SVG</button>
         </div>
+        <ul v-if="workshop.petals.length > 0" class="flex flex-wrap gap-1.5" aria-label="Petals you kept" data-testid="kept-petals">
+          <li v-for="kept in workshop.petals" :key="kept.name" class="flex"><button type="button" class="button min-h-9 rounded-r-none px-2.5 text-[0.88rem]" @click="emit('change', kept.shape, '')">{{ kept.name }}</button><button type="button" class="button min-h-9 rounded-l-none px-1.5" :aria-label="`Forget ${kept.name}`" @click="studio.edit('forget a petal', ({ workshop: draft }) => { draft.petals = draft.petals.filter(({ name }) => name !== kept.name) })"><X class="size-4" aria-hidden="true" /></button></li>
+        </ul>
+        <form v-if="workshop.petals.length < MOST_PETALS" class="flex items-end gap-1.5" @submit.prevent="keep"><label class="text-[0.8rem] text-ink-soft">Keep it as<input v-model="keepAs" class="field-input w-40 text-ink" maxlength="30" data-testid="keep-petal"></label><button type="submit" class="button min-h-9 px-2.5 text-[0.88rem]">Keep</button></form>
         <p v-if="told" role="status" class="text-[0.88rem] text-ink-soft">{{ told }}</p>
       </div>
     </div>

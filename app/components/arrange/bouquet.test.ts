@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, shallowRef } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { chosenOption, createPlanner, type Commission, type Option } from '#core/plan'
+import { chosenOption, createPlanner, type Commission, type Option, type Workshop } from '#core/plan'
 import { LEAF_KINDS, PETAL_SHAPES, PLANTS, type PetalShape } from '#core/technique'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
 import { useArranging } from './arranging'
@@ -19,11 +19,12 @@ import WireSection from './WireSection.vue'
 const commission = shallowRef<Commission>(demoCommission(0))
 const planner = createPlanner()
 const option = computed(() => chosenOption(commission.value))
-const plan = computed(() => planner({ commission: commission.value, workshop: demoWorkshop(), now: 0, units: 'metric' }))
+const workshop = shallowRef<Workshop>(demoWorkshop())
+const plan = computed(() => planner({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric' }))
 
 vi.mock('~/composables/planned', () => ({
   usePlanned: () => ({
-    plan, option, commission, cake: computed(() => option.value.cake), decoration: computed(() => option.value.decorations[0] ?? null), cautionsOn: () => computed(() => []),
+    plan, option, commission, workshop, studio: { edit: (_: string, change: (draft: { workshop: Workshop }) => void) => { workshop.value = produce({ workshop: workshop.value }, change).workshop } }, cake: computed(() => option.value.cake), decoration: computed(() => option.value.decorations[0] ?? null), cautionsOn: () => computed(() => []),
     editOption: (_: string, change: (each: Option) => void) => { commission.value = produce(commission.value, (draft) => { change(chosenOption(draft as Commission)) }) },
   }),
 }))
@@ -132,6 +133,20 @@ describe('the petal that is shaped', () => {
     expect(Math.abs(brought!.wide! - shape.wide)).toBeLessThan(0.06)
     expect(Math.abs(brought!.point! - shape.point)).toBeLessThan(0.2)
     vi.restoreAllMocks()
+  })
+  it('is kept in the workshop under a name, begun from again, and forgotten', async () => {
+    const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
+    await mounted.get('[data-testid="keep-petal"]').setValue(' Our quince ')
+    await mounted.get('form').trigger('submit')
+    expect(workshop.value.petals).toEqual([{ name: 'Our quince', shape }])
+    await mounted.setProps({ shape: { ...shape, wide: 1.2 } })
+    await mounted.get('[data-testid="keep-petal"]').setValue('Our quince')
+    await mounted.get('form').trigger('submit')
+    expect(workshop.value.petals).toEqual([{ name: 'Our quince', shape: { ...shape, wide: 1.2 } }])
+    await mounted.get('[data-testid="kept-petals"] button').trigger('click')
+    expect(changes(mounted).at(-1)!.wide).toBe(1.2)
+    await mounted.get('[aria-label="Forget Our quince"]').trigger('click')
+    expect(workshop.value.petals).toEqual([])
   })
   it('begins from each shape that has a name', async () => {
     const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })

@@ -2,22 +2,24 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { outlineAreaMm2 } from '../../geometry'
 import { found } from '../../quantity'
-import { branchMesh, countBySize, LEAF_KINDS, leafOutline, leafWide, leavesInPairs, pairsOn } from '.'
+import { branchMesh, countBySize, LEAF_KINDS, leafOutline, leavesInPairs, pairsOn, widestOf } from '.'
 
 describe.each(LEAF_KINDS)('a leaf that is %s', (kind) => {
-  it('is cut as long and wide as it says, whole, its fold along the middle', () => fc.assert(fc.property(fc.double({ min: 10, max: 150, noNaN: true }), (long) => {
-    const { outline, fold } = leafOutline(kind, long)
+  it('is cut as long and wide as it says, whole, its fold along the middle', () => fc.assert(fc.property(fc.double({ min: 10, max: 150, noNaN: true }), fc.double({ min: 0.5, max: 1.6, noNaN: true }), (long, leafWide) => {
+    const shape = { leaf: kind, leafWide }
+    const { outline, fold } = leafOutline(shape, long)
+    expect(widestOf(shape)).toBeCloseTo(leafWide * widestOf({ leaf: kind, leafWide: 1 }), 9)
     const points = [outline.start, ...outline.segments.map(({ to }) => to)]
     const xs = points.map(({ x }) => x)
-    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(leafWide(kind) * long, 6)
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(widestOf(shape) * long, 6)
     expect(Math.max(...xs) + Math.min(...xs)).toBeCloseTo(0, 6)
     expect(Math.max(...points.map(({ y }) => y))).toBeLessThanOrEqual(long * 1.02)
-    expect(Math.abs(outlineAreaMm2(outline))).toBeGreaterThan((kind === 'pinnate' ? 0.22 : 0.35) * long * long * leafWide(kind))
+    expect(Math.abs(outlineAreaMm2(outline))).toBeGreaterThan((kind === 'pinnate' ? 0.22 : 0.35) * long * long * widestOf(shape))
     expect(fold.segments.at(-1)!.to).toEqual({ x: 0, y: long })
   })))
   it('is drawn within its branch’s reach, leaf by leaf its own way', () => {
     const leaves = leavesInPairs(4)
-    const form = { lengthMm: 120, leafMm: 30, kind, leaves, openDeg: 50, foldDeg: 10, arch: 0.2, stem: '#6d6a45' }
+    const form = { lengthMm: 120, leafMm: 30, shape: { leaf: kind, leafWide: 1 }, leaves, openDeg: 50, foldDeg: 10, arch: 0.2, stem: '#6d6a45' }
     const mesh = branchMesh(form, 3, (x, y, z) => [x, y, z])
     expect(mesh.faces).toHaveLength(2 * leaves.length)
     mesh.faces.flatMap(({ points }) => points).forEach((point) => {

@@ -1,15 +1,24 @@
+import { z } from 'zod'
 import { polyline, type Outline, type Point } from '../../geometry'
 
 /** Leaves by the words botanists have for their outlines, and what decorators call them. */
 export const LEAF_KINDS = ['elliptic', 'orbicular', 'flabellate', 'cordate', 'palmate', 'lanceolate', 'pinnate'] as const
 export type LeafKind = (typeof LEAF_KINDS)[number]
 
-export const LEAF_LABELS: Readonly<Record<LeafKind, string>> = {
+const LEAF_LABELS: Readonly<Record<LeafKind, string>> = {
   elliptic: 'almond', orbicular: 'round', flabellate: 'fan', cordate: 'heart', palmate: 'lobed', lanceolate: 'long and narrow', pinnate: 'compound',
 }
 
+/** How a leaf is cut: its kind, and how wide it is against what is usual for the kind. */
+export const leafFields = {
+  leaf: z.enum(LEAF_KINDS).meta({ label: 'Leaf', kind: 'choice', options: LEAF_LABELS }),
+  leafWide: z.number().min(0.5).max(1.6).meta({ label: 'Leaf wide', kind: 'share', help: 'Against the usual for its kind' }),
+}
+
+export type LeafShape = z.infer<z.ZodObject<typeof leafFields>>
+
 /** Half an outline from foot to tip, of a leaf 1 long; mirrored it is whole. The vein ends say where its veins run to from the foot. */
-export type LeafForm = { readonly half: readonly Point[], readonly veins: readonly (readonly [Point, Point])[] }
+type LeafForm = { readonly half: readonly Point[], readonly veins: readonly (readonly [Point, Point])[] }
 
 const STEPS = 14
 const RADIANS = Math.PI / 180
@@ -78,14 +87,19 @@ const FORMS: Readonly<Record<LeafKind, LeafForm>> = {
   elliptic: bellied(0.46, 1, 0.94), lanceolate: bellied(0.24, 1.1, 0.74), orbicular: bellied(0.94, 0.52, 1), flabellate: flabellate(), cordate: cordate(), palmate: palmate(), pinnate: pinnate(),
 }
 
-export const leafForm = (kind: LeafKind): LeafForm => FORMS[kind]
+/** A leaf's half outline and veins, as wide as asked. */
+export function leafForm({ leaf, leafWide }: LeafShape): LeafForm {
+  const { half, veins } = FORMS[leaf]
+  const widened = ({ x, y }: Point): Point => ({ x: x * leafWide, y })
+  return { half: half.map(widened), veins: veins.map(([from, to]) => [widened(from), widened(to)] as const) }
+}
 
 /** How wide a leaf is at its widest, as a share of its length. */
-export const leafWide = (kind: LeafKind): number => 2 * Math.max(...FORMS[kind].half.map(({ x }) => x))
+export const widestOf = (shape: LeafShape): number => 2 * Math.max(...leafForm(shape).half.map(({ x }) => x))
 
 /** A leaf as cut, foot at (0, 0), tip up, mm, with its fold along the middle. */
-export function leafOutline(kind: LeafKind, lengthMm: number): { readonly outline: Outline, readonly fold: Outline } {
-  const right = FORMS[kind].half.map(({ x, y }) => ({ x: x * lengthMm, y: y * lengthMm }))
+export function leafOutline(shape: LeafShape, lengthMm: number): { readonly outline: Outline, readonly fold: Outline } {
+  const right = leafForm(shape).half.map(({ x, y }) => ({ x: x * lengthMm, y: y * lengthMm }))
   const left = [...right].reverse().map(({ x, y }) => ({ x: -x, y })).filter(({ x }) => x < -1e-9)
   return { outline: polyline([right[0]!, ...right.slice(1), ...left], true), fold: polyline([{ x: 0, y: 0 }, { x: 0, y: lengthMm }]) }
 }

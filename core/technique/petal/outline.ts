@@ -10,7 +10,9 @@ export const petalFields = {
   wave: z.number().min(0).max(1).meta({ label: 'Waved edge', kind: 'share' }),
 }
 
-export type PetalShape = z.infer<z.ZodObject<typeof petalFields>>
+export const petalSchema = z.strictObject(petalFields)
+
+export type PetalShape = z.infer<typeof petalSchema>
 
 export const PETAL_FIELDS = Object.keys(petalFields) as readonly (keyof PetalShape)[]
 
