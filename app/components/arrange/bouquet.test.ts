@@ -1,12 +1,10 @@
-import { mount } from '@vue/test-utils'
+import { enableAutoUnmount, mount } from '@vue/test-utils'
 import { produce } from 'immer'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { computed, shallowRef } from 'vue'
-import { demoCommission, demoWorkshop } from '#core/demo'
-import { chosenOption, createPlanner, type Commission, type Option, type Workshop } from '#core/plan'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { LEAF_KINDS, PETAL_SHAPES, PLANTS, type PetalShape } from '#core/technique'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
+import { beginAgain, commission, option, plan, workshop } from '../../../tests/any/plannedDemo'
 import { useArranging } from './arranging'
 import AssemblySection from './AssemblySection.vue'
 import BouquetLeaf from './BouquetLeaf.vue'
@@ -16,26 +14,18 @@ import PlantChoice from './PlantChoice.vue'
 import { plantMesh } from './plantMesh'
 import WireSection from './WireSection.vue'
 
-const commission = shallowRef<Commission>(demoCommission(0))
-const planner = createPlanner()
-const option = computed(() => chosenOption(commission.value))
-const workshop = shallowRef<Workshop>(demoWorkshop())
-const plan = computed(() => planner({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric' }))
-
-vi.mock('~/composables/planned', () => ({
-  usePlanned: () => ({
-    plan, option, commission, workshop, studio: { edit: (_: string, change: (draft: { workshop: Workshop }) => void) => { workshop.value = produce({ workshop: workshop.value }, change).workshop } }, cake: computed(() => option.value.cake), decoration: computed(() => option.value.decorations[0] ?? null), cautionsOn: () => computed(() => []),
-    editOption: (_: string, change: (each: Option) => void) => { commission.value = produce(commission.value, (draft) => { change(chosenOption(draft as Commission)) }) },
-  }),
-}))
+vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
 
 const decorationOf = (id: string) => option.value.paperwork.find((each) => each.id === id)!
 const count = (id: string): number => plan.value.paperwork.find((each) => each.id === id)!.count.value
 
+// What is still mounted would go on following the demo.
+enableAutoUnmount(afterEach)
+
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())
-  commission.value = demoCommission(0)
+  beginAgain()
 })
 
 describe('a bouquet’s leaf', () => {
@@ -89,7 +79,7 @@ describe('a bouquet on the stand', () => {
       const [middle] = handles.value
       pull('middle', { ...middle!, angleDeg: -60 })
       expect(option.value.bouquets[0]!.middleDeg).toBe(-60)
-      commission.value = demoCommission(0)
+      beginAgain()
     }
     useChosenDecoration(() => option.value).choose('sails')
   })
