@@ -9,8 +9,7 @@ export default defineConfig({
   outputDir: 'test-results',
   workers: 2,
   fullyParallel: true,
-  // One more try: a browser on a crowded machine can stumble. What needed it is named in the report.
-  retries: 1,
+  retries: 0,
   // Generous, for machines that share their cores; a test that waits this long has failed.
   timeout: 150_000,
   expect: { timeout: 25_000 },

@@ -33,7 +33,7 @@ export const fillerSprig = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'speckle'],
   parameters,
-  startingParameters: { lengthMm: 60, tips: 9, tipMm: 9, stem: '#7d8058' },
+  startingParameters: { lengthMm: 60, tips: 9, tipMm: 12, stem: '#7d8058' },
   startingColour: '#f4ead6',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ lengthMm }) => ({ widthMm: lengthMm * 0.6, heightMm: lengthMm }),

@@ -32,7 +32,7 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
   })
   it('cuts pieces with an outline, a size and a working all the way down', () => {
     for (const piece of technique.pieces(technique.startingParameters, 0.8)) {
-      expect(Math.abs(outlineAreaMm2(piece.outline))).toBeGreaterThan(20)
+      expect(Math.abs(outlineAreaMm2(piece.outline))).toBeGreaterThan(50)
       expect(piece.perElement).toBeGreaterThan(0)
       for (const working of workingsBelow(piece.width)) expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
     }
