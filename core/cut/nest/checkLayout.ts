@@ -1,0 +1,219 @@
+/** Whether a layout can be cut, judged from the outlines as they were given, edge by edge. Shares nothing with the search. */
+import type { NestJob, NestLayout, NestPart, NestPlacement, NestSheet } from './job'
+
+export type LayoutFault =
+  | { readonly code: 'unknown-part', readonly placement: number }
+  | { readonly code: 'unknown-sheet', readonly placement: number }
+  | { readonly code: 'quantity', readonly part: string, readonly wanted: number, readonly placed: number }
+  | { readonly code: 'turn', readonly placement: number, readonly rotationDeg: number }
+  | { readonly code: 'mirror', readonly placement: number }
+  | { readonly code: 'outside', readonly placement: number, readonly byMm: number }
+  | { readonly code: 'too-close', readonly placement: number, readonly other: number, readonly apartMm: number }
+  | { readonly code: 'overlap', readonly placement: number, readonly other: number }
+  | { readonly code: 'stock', readonly sheet: string, readonly used: number, readonly have: number }
+
+/** Lengths are right to this, mm. */
+const TOLERANCE_MM = 0.001
+const TOLERANCE_DEG = 1e-9
+
+type Corner = readonly [number, number]
+type Ring = readonly Corner[]
+/** A piece where it lies: its rings, and the box round them. */
+type Laid = { readonly rings: readonly Ring[], readonly left: number, readonly right: number, readonly low: number, readonly high: number }
+
+/** @returns everything that is wrong with a layout; empty when it is complete and can be cut */
+export function faultsOf(job: NestJob, { placements }: NestLayout): readonly LayoutFault[] {
+  const faults: LayoutFault[] = []
+  const parts = new Map(job.parts.map((part) => [part.id, part]))
+  const sheets = new Map(job.sheets.map((sheet) => [sheet.id, sheet]))
+  const laid = placements.map((placement, at): { readonly sheetIndex: number, readonly at: number, readonly laid: Laid } | null => {
+    const [part, sheet] = [parts.get(placement.part), sheets.get(placement.sheetId)]
+    if (!part) { faults.push({ code: 'unknown-part', placement: at }); return null }
+    if (!sheet) { faults.push({ code: 'unknown-sheet', placement: at }); return null }
+    if (part.rotations !== 'free' && !part.rotations.some((degrees) => isSameTurn(degrees, placement.rotationDeg))) faults.push({ code: 'turn', placement: at, rotationDeg: placement.rotationDeg })
+    if (placement.mirrored && !part.mirror) faults.push({ code: 'mirror', placement: at })
+    const lies = layDown(part, placement)
+    const byMm = outsideMm(lies, sheet, job.margin)
+    if (!(byMm <= TOLERANCE_MM)) faults.push({ code: 'outside', placement: at, byMm })
+    return { sheetIndex: placement.sheetIndex, at, laid: lies }
+  })
+  for (const part of job.parts) {
+    const placed = placements.filter((placement) => placement.part === part.id).length
+    if (placed !== part.quantity) faults.push({ code: 'quantity', part: part.id, wanted: part.quantity, placed })
+  }
+  return [...faults, ...stockFaults(job, placements), ...closeFaults(laid.filter((each) => each !== null), job.gap)]
+}
+
+const isSameTurn = (one: number, other: number): boolean => {
+  const apart = Math.abs(one - other) % 360
+  return apart <= TOLERANCE_DEG || 360 - apart <= TOLERANCE_DEG
+}
+
+/** In the stated order: mirrored, turned about its origin, moved. */
+function layDown(part: NestPart, { mirrored, rotationDeg, x, y }: NestPlacement): Laid {
+  const angle = rotationDeg * Math.PI / 180
+  const quarter = rotationDeg % 90 === 0
+  const [cos, sin] = quarter ? [Math.round(Math.cos(angle)), Math.round(Math.sin(angle))] : [Math.cos(angle), Math.sin(angle)]
+  const rings = [part.outline, ...part.holes ?? []].map((ring) => ring.map(([ownX, ownY]): Corner => {
+    const overX = mirrored ? -ownX : ownX
+    return [x + overX * cos - ownY * sin, y + overX * sin + ownY * cos]
+  }))
+  const rim = rings[0]!
+  return {
+    rings,
+    left: Math.min(...rim.map(([cornerX]) => cornerX)), right: Math.max(...rim.map(([cornerX]) => cornerX)),
+    low: Math.min(...rim.map(([, cornerY]) => cornerY)), high: Math.max(...rim.map(([, cornerY]) => cornerY)),
+  }
+}
+
+/** How far a piece comes over the margin of its sheet, mm; not a number when its place is not. */
+function outsideMm({ rings, left, right, low, high }: Laid, sheet: NestSheet, marginMm: number): number {
+  if (!Number.isFinite(left + right + low + high)) return NaN
+  if (sheet.shape === 'rect') return Math.max(marginMm - left, right + marginMm - sheet.width, marginMm - low, high + marginMm - sheet.height)
+  if (sheet.shape === 'disc') {
+    const radius = sheet.diameter / 2
+    return Math.max(...rings[0]!.map(([x, y]) => Math.hypot(x - radius, y - radius))) - (radius - marginMm)
+  }
+  const edges = [sheet.outline, ...sheet.holes ?? []]
+  const apart = Math.min(...rings.flatMap((ring) => edges.map((edge) => apartMm(ring, edge))))
+  const sticksOut = rings[0]!.some((corner) => !isWithin(corner, edges) && distanceTo(corner, edges) > TOLERANCE_MM)
+  const coversHole = (sheet.holes ?? []).some((hole) => isWithin(hole[0]!, rings) && distanceTo(hole[0]!, rings) > TOLERANCE_MM)
+  return sticksOut || coversHole ? Infinity : marginMm - apart
+}
+
+function stockFaults(job: NestJob, placements: readonly NestPlacement[]): readonly LayoutFault[] {
+  const byIndex = new Map<number, string>()
+  const faults: LayoutFault[] = []
+  placements.forEach(({ sheetIndex, sheetId }, placement) => {
+    if ((byIndex.get(sheetIndex) ?? sheetId) !== sheetId) faults.push({ code: 'unknown-sheet', placement })
+    byIndex.set(sheetIndex, sheetId)
+  })
+  for (const { id, count } of job.sheets) {
+    const used = [...byIndex.values()].filter((each) => each === id).length
+    if (count !== null && used > count) faults.push({ code: 'stock', sheet: id, used, have: count })
+  }
+  return faults
+}
+
+type Piece = { readonly sheetIndex: number, readonly at: number, readonly laid: Laid }
+
+function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFault[] {
+  const faults: LayoutFault[] = []
+  const sheets = new Map<number, Piece[]>()
+  for (const piece of pieces) sheets.set(piece.sheetIndex, [...sheets.get(piece.sheetIndex) ?? [], piece])
+  for (const onSheet of sheets.values()) {
+    const ordered = [...onSheet].sort((one, other) => one.laid.left - other.laid.left)
+    ordered.forEach((one, index) => {
+      for (let next = index + 1; next < ordered.length && ordered[next]!.laid.left < one.laid.right + gapMm; next += 1) {
+        const other = ordered[next]!
+        if (other.laid.low >= one.laid.high + gapMm || other.laid.high + gapMm <= one.laid.low) continue
+        if (overlaps(one.laid, other.laid)) faults.push({ code: 'overlap', placement: one.at, other: other.at })
+        else {
+          const apart = Math.min(...one.laid.rings.flatMap((ring) => other.laid.rings.map((against) => apartMm(ring, against))))
+          if (apart < gapMm - TOLERANCE_MM) faults.push({ code: 'too-close', placement: one.at, other: other.at, apartMm: apart })
+        }
+      }
+    })
+  }
+  return faults
+}
+
+/** Whether some place is inside both, deeper than the tolerance: corners, middles of edges between crossings, and a place well inside each are looked at. */
+const overlaps = (one: Laid, other: Laid): boolean => reachesInto(one.rings, other.rings) || reachesInto(other.rings, one.rings)
+
+function reachesInto(rings: readonly Ring[], into: readonly Ring[]): boolean {
+  const isDeep = (point: Corner): boolean => isWithin(point, into) && distanceTo(point, into) > TOLERANCE_MM
+  if (isDeep(placeInside(rings))) return true
+  return rings.some((ring) => ring.some((from, at) => {
+    const to = ring[(at + 1) % ring.length]!
+    const cuts = [0, ...into.flatMap((against) => crossingsAlong(from, to, against)), 1].sort((first, second) => first - second)
+    return cuts.some((share, index) => isDeep(along(from, to, share)) || (index > 0 && isDeep(along(from, to, (share + cuts[index - 1]!) / 2))))
+  }))
+}
+
+const along = ([fromX, fromY]: Corner, [toX, toY]: Corner, share: number): Corner => [fromX + share * (toX - fromX), fromY + share * (toY - fromY)]
+
+/** Shares of the way along an edge at which it crosses a ring. */
+function crossingsAlong(from: Corner, to: Corner, ring: Ring): readonly number[] {
+  const [alongX, alongY] = [to[0] - from[0], to[1] - from[1]]
+  return ring.flatMap((one, at) => {
+    const two = ring[(at + 1) % ring.length]!
+    const [edgeX, edgeY] = [two[0] - one[0], two[1] - one[1]]
+    const cross = alongX * edgeY - alongY * edgeX
+    if (cross === 0) return []
+    const share = ((one[0] - from[0]) * edgeY - (one[1] - from[1]) * edgeX) / cross
+    const onEdge = ((one[0] - from[0]) * alongY - (one[1] - from[1]) * alongX) / cross
+    return share > 0 && share < 1 && onEdge >= 0 && onEdge <= 1 ? [share] : []
+  })
+}
+
+/** A place inside rings: the middle of the widest stretch on a level between two corners. */
+function placeInside(rings: readonly Ring[]): Corner {
+  const levels = rings.flat().map(([, y]) => y).sort((one, other) => one - other)
+  let [widest, place]: [number, Corner] = [-1, rings[0]![0]!]
+  for (const share of [0.5, 0.35, 0.65]) {
+    const at = Math.floor(share * (levels.length - 1))
+    const next = levels.findIndex((level) => level > levels[at]! + 1e-9)
+    const level = next < 0 ? levels[at]! : (levels[at]! + levels[next]!) / 2
+    const crossings = rings.flatMap((ring) => ring.flatMap((one, index) => {
+      const two = ring[(index + 1) % ring.length]!
+      return (one[1] > level) === (two[1] > level) ? [] : [one[0] + (level - one[1]) / (two[1] - one[1]) * (two[0] - one[0])]
+    })).sort((one, other) => one - other)
+    for (let index = 0; index + 1 < crossings.length; index += 2) {
+      const wide = crossings[index + 1]! - crossings[index]!
+      if (wide > widest) [widest, place] = [wide, [(crossings[index]! + crossings[index + 1]!) / 2, level]]
+    }
+  }
+  return place
+}
+
+/** Inside an odd number of rings. */
+function isWithin([x, y]: Corner, rings: readonly Ring[]): boolean {
+  let inside = false
+  for (const ring of rings) {
+    ring.forEach(([oneX, oneY], at) => {
+      const [twoX, twoY] = ring[(at + 1) % ring.length]!
+      if ((oneY > y) !== (twoY > y) && x < oneX + (y - oneY) / (twoY - oneY) * (twoX - oneX)) inside = !inside
+    })
+  }
+  return inside
+}
+
+const distanceTo = (point: Corner, rings: readonly Ring[]): number =>
+  Math.min(...rings.map((ring) => ring.reduce((least, one, at) => Math.min(least, toEdgeMm(point, one, ring[(at + 1) % ring.length]!)), Infinity)))
+
+function toEdgeMm([x, y]: Corner, [oneX, oneY]: Corner, [twoX, twoY]: Corner): number {
+  const [alongX, alongY] = [twoX - oneX, twoY - oneY]
+  const length2 = alongX ** 2 + alongY ** 2
+  const share = length2 === 0 ? 0 : Math.max(0, Math.min(1, ((x - oneX) * alongX + (y - oneY) * alongY) / length2))
+  return Math.hypot(x - oneX - share * alongX, y - oneY - share * alongY)
+}
+
+/** Least distance between two closed lines; 0 where they cross. */
+function apartMm(one: Ring, other: Ring): number {
+  let least = Infinity
+  one.forEach((from, at) => {
+    const to = one[(at + 1) % one.length]!
+    other.forEach((start, index) => {
+      const end = other[(index + 1) % other.length]!
+      if (Math.max(Math.min(from[0], to[0]) - Math.max(start[0], end[0]), Math.min(start[0], end[0]) - Math.max(from[0], to[0]), Math.min(from[1], to[1]) - Math.max(start[1], end[1]), Math.min(start[1], end[1]) - Math.max(from[1], to[1])) >= least) return
+      least = Math.min(least, crossingsAlong(from, to, [start, end]).length > 0 ? 0 : Math.min(toEdgeMm(from, start, end), toEdgeMm(to, start, end), toEdgeMm(start, from, to), toEdgeMm(end, from, to)))
+    })
+  })
+  return least
+}
+
+/** A fault as a sentence for whoever reads the log. */
+export function faultSentence(fault: LayoutFault): string {
+  switch (fault.code) {
+    case 'unknown-part': return `Placement ${fault.placement} is of no part of the job.`
+    case 'unknown-sheet': return `Placement ${fault.placement} lies on no sheet of the job, or on two.`
+    case 'quantity': return `“${fault.part}”: ${fault.placed} are placed, ${fault.wanted} are wanted.`
+    case 'turn': return `Placement ${fault.placement} is turned by ${fault.rotationDeg}°, which is not allowed.`
+    case 'mirror': return `Placement ${fault.placement} is turned over, which is not allowed.`
+    case 'outside': return `Placement ${fault.placement} is ${fault.byMm.toFixed(3)} mm over its sheet’s margin.`
+    case 'too-close': return `Placements ${fault.placement} and ${fault.other} are only ${fault.apartMm.toFixed(3)} mm apart.`
+    case 'overlap': return `Placements ${fault.placement} and ${fault.other} overlap.`
+    case 'stock': return `${fault.used} sheets “${fault.sheet}” are used, ${fault.have} are in stock.`
+  }
+}

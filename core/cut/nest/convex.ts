@@ -1,0 +1,206 @@
+/**
+ * A convex polygon, or a disc when it has no corners. Corners counter-clockwise in mm; edge `at` runs from corner `at` to the next,
+ * with its outward unit normal and how far out it lies along that. `middle` and `radius` are of a circle round it.
+ * Typed arrays and numbers in place: millions of these are compared in a run.
+ */
+export type Convex = {
+  readonly x: Float64Array
+  readonly y: Float64Array
+  readonly normalX: Float64Array
+  readonly normalY: Float64Array
+  readonly offset: Float64Array
+  middleX: number
+  middleY: number
+  readonly radius: number
+}
+
+/** @param corners x and y of a convex polygon, counter-clockwise */
+export function convexOf(corners: readonly (readonly [number, number])[]): Convex {
+  const count = corners.length
+  const made: Convex = {
+    x: new Float64Array(count), y: new Float64Array(count), normalX: new Float64Array(count), normalY: new Float64Array(count), offset: new Float64Array(count),
+    middleX: corners.reduce((sum, [x]) => sum + x, 0) / count, middleY: corners.reduce((sum, [, y]) => sum + y, 0) / count,
+    radius: 0,
+  }
+  corners.forEach(([x, y], at) => {
+    const [nextX, nextY] = corners[(at + 1) % count]!
+    const length = Math.hypot(nextX - x, nextY - y)
+    made.x[at] = x
+    made.y[at] = y
+    made.normalX[at] = (nextY - y) / length
+    made.normalY[at] = (x - nextX) / length
+    made.offset[at] = (x * (nextY - y) + y * (x - nextX)) / length
+  })
+  return { ...made, radius: corners.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - made.middleX, y - made.middleY)), 0) }
+}
+
+export const discOf = (x: number, y: number, radius: number): Convex =>
+  ({ x: NONE, y: NONE, normalX: NONE, normalY: NONE, offset: NONE, middleX: x, middleY: y, radius })
+
+const NONE = new Float64Array(0)
+
+export const isDisc = ({ x }: Convex): boolean => x.length === 0
+
+/** Room for a turned copy. */
+export const emptyCopy = ({ x, middleX, middleY, radius }: Convex): Convex => isDisc({ x } as Convex)
+  ? discOf(middleX, middleY, radius)
+  : { x: new Float64Array(x.length), y: new Float64Array(x.length), normalX: new Float64Array(x.length), normalY: new Float64Array(x.length), offset: new Float64Array(x.length), middleX, middleY, radius }
+
+/** Writes a convex turned about its part's middle into a copy. Offsets stay: they are measured from that middle. */
+export function turnInto(from: Convex, cos: number, sin: number, into: Convex): void {
+  const { x, y, normalX, normalY, offset } = from
+  for (let at = 0; at < x.length; at += 1) {
+    into.x[at] = x[at]! * cos - y[at]! * sin
+    into.y[at] = x[at]! * sin + y[at]! * cos
+    into.normalX[at] = normalX[at]! * cos - normalY[at]! * sin
+    into.normalY[at] = normalX[at]! * sin + normalY[at]! * cos
+    into.offset[at] = offset[at]!
+  }
+  into.middleX = from.middleX * cos - from.middleY * sin
+  into.middleY = from.middleX * sin + from.middleY * cos
+}
+
+/** How two convexes overlap: how deep, along which direction the second must move out, and where they touch, from the first's middle. */
+export type Contact = { depth: number, axisX: number, axisY: number, atX: number, atY: number }
+
+export const noContact = (): Contact => ({ depth: 0, axisX: 0, axisY: 0, atX: 0, atY: 0 })
+
+/**
+ * Depth by which two convexes overlap, or come closer than a clearance; 0 when they are apart. The shortest way out among the normals of both (separating axes).
+ *
+ * @param moveX where the second part's middle is, from the first's, mm
+ * @param contact filled when the depth is above 0
+ */
+export function depthBetween(one: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+  const betweenX = moveX + other.middleX - one.middleX
+  const betweenY = moveY + other.middleY - one.middleY
+  const reach = one.radius + other.radius + clearance
+  if (betweenX * betweenX + betweenY * betweenY >= reach * reach) return 0
+  if (isDisc(one)) return isDisc(other) ? discDepth(one, betweenX, betweenY, reach, contact) : discInPolygon(one, other, moveX, moveY, clearance, contact)
+  if (isDisc(other)) return polygonOnDisc(one, other, moveX, moveY, clearance, contact)
+  return polygonDepth(one, other, moveX, moveY, clearance, contact)
+}
+
+function discDepth(one: Convex, betweenX: number, betweenY: number, reach: number, contact: Contact): number {
+  const apart = Math.hypot(betweenX, betweenY)
+  const depth = reach - apart
+  if (depth <= 0) return 0
+  contact.depth = depth
+  contact.axisX = apart > 1e-12 ? betweenX / apart : 1
+  contact.axisY = apart > 1e-12 ? betweenY / apart : 0
+  contact.atX = one.middleX + contact.axisX * one.radius
+  contact.atY = one.middleY + contact.axisY * one.radius
+  return depth
+}
+
+function polygonOnDisc(one: Convex, disc: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+  const { x, y, normalX, normalY, offset } = one
+  const count = x.length
+  const [centreX, centreY] = [moveX + disc.middleX, moveY + disc.middleY]
+  let [most, edge] = [-Infinity, 0]
+  for (let at = 0; at < count; at += 1) {
+    const out = normalX[at]! * centreX + normalY[at]! * centreY - offset[at]!
+    if (out > most) { most = out; edge = at }
+  }
+  let [axisX, axisY, out] = [normalX[edge]!, normalY[edge]!, most]
+  if (most > 0) {
+    const next = edge + 1 === count ? 0 : edge + 1
+    const along = -axisY * (centreX - x[edge]!) + axisX * (centreY - y[edge]!)
+    const length = -axisY * (x[next]! - x[edge]!) + axisX * (y[next]! - y[edge]!)
+    const corner = along < 0 ? edge : along > length ? next : -1
+    if (corner >= 0) {
+      const [awayX, awayY] = [centreX - x[corner]!, centreY - y[corner]!]
+      out = Math.hypot(awayX, awayY)
+      axisX = awayX / out
+      axisY = awayY / out
+    }
+  }
+  const depth = disc.radius + clearance - out
+  if (depth <= 0) return 0
+  contact.depth = depth
+  contact.axisX = axisX
+  contact.axisY = axisY
+  contact.atX = centreX - axisX * disc.radius
+  contact.atY = centreY - axisY * disc.radius
+  return depth
+}
+
+function discInPolygon(disc: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+  const depth = polygonOnDisc(other, disc, -moveX, -moveY, clearance, contact)
+  if (depth <= 0) return 0
+  contact.axisX = -contact.axisX
+  contact.axisY = -contact.axisY
+  contact.atX += moveX
+  contact.atY += moveY
+  return depth
+}
+
+/** Both polygons' normals are walked round once; the farthest corner the other way only moves on, so that it takes as many steps as there are corners. */
+function polygonDepth(one: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+  const { x: oneX, y: oneY } = one
+  const { x: otherX, y: otherY } = other
+  const [oneCount, otherCount] = [oneX.length, otherX.length]
+  let [best, axisX, axisY, atX, atY] = [Infinity, 0, 0, 0, 0]
+
+  let corner = -1
+  for (let at = 0; at < oneCount; at += 1) {
+    const [normalX, normalY] = [one.normalX[at]!, one.normalY[at]!]
+    if (corner < 0) corner = lowest(other, normalX, normalY)
+    let low = normalX * otherX[corner]! + normalY * otherY[corner]!
+    for (;;) {
+      const next = corner + 1 === otherCount ? 0 : corner + 1
+      const nextLow = normalX * otherX[next]! + normalY * otherY[next]!
+      if (nextLow >= low) break
+      low = nextLow
+      corner = next
+    }
+    const depth = one.offset[at]! + clearance - low - normalX * moveX - normalY * moveY
+    if (depth <= 0) return 0
+    if (depth < best) {
+      best = depth
+      axisX = normalX
+      axisY = normalY
+      atX = otherX[corner]! + moveX
+      atY = otherY[corner]! + moveY
+    }
+  }
+
+  corner = -1
+  for (let at = 0; at < otherCount; at += 1) {
+    const [normalX, normalY] = [other.normalX[at]!, other.normalY[at]!]
+    if (corner < 0) corner = lowest(one, normalX, normalY)
+    let low = normalX * oneX[corner]! + normalY * oneY[corner]!
+    for (;;) {
+      const next = corner + 1 === oneCount ? 0 : corner + 1
+      const nextLow = normalX * oneX[next]! + normalY * oneY[next]!
+      if (nextLow >= low) break
+      low = nextLow
+      corner = next
+    }
+    const depth = other.offset[at]! + clearance - low + normalX * moveX + normalY * moveY
+    if (depth <= 0) return 0
+    if (depth < best) {
+      best = depth
+      axisX = -normalX
+      axisY = -normalY
+      atX = oneX[corner]!
+      atY = oneY[corner]!
+    }
+  }
+
+  contact.depth = best
+  contact.axisX = axisX
+  contact.axisY = axisY
+  contact.atX = atX
+  contact.atY = atY
+  return best
+}
+
+function lowest({ x, y }: Convex, normalX: number, normalY: number): number {
+  let [low, at] = [Infinity, 0]
+  for (let each = 0; each < x.length; each += 1) {
+    const out = normalX * x[each]! + normalY * y[each]!
+    if (out < low) { low = out; at = each }
+  }
+  return at
+}

@@ -1,0 +1,106 @@
+import { bestTurn } from './fitsOn'
+import { crowdOf, troubleOf, turnedCopy, type Lying } from './crowd'
+import { block, blockLying, lowestPlace, rasterOf, stampOf, usefulTurns, type FreePlace, type Stamp } from './raster'
+import type { Room } from './room'
+import type { Shape } from './shape'
+import type { Stock } from './stock'
+
+/** A sheet with what lies on it. */
+export type LaidSheet = { readonly stock: Stock, readonly pieces: readonly Lying[] }
+
+/** Pieces that are still to be laid, as counts of each shape. */
+export type Remaining = readonly { readonly shape: Shape, readonly count: number }[]
+
+/** How fine to look: size of a cell, and turns tried of each shape. */
+export type Fineness = { readonly cellMm: number, readonly turns: number }
+
+const GROWN_MM = 0.008
+
+/** Cells and turns so that a first layout of many shapes on many sheets still comes at once. */
+export function finenessFor(shapes: readonly Shape[]): Fineness {
+  const smallest = Math.sqrt(Math.min(...shapes.map(({ areaMm2 }) => areaMm2)))
+  const many = shapes.length > 24
+  return { cellMm: Math.max(0.6, Math.min(2, smallest / (many ? 10 : 20))), turns: many ? 6 : shapes.length > 6 ? 8 : 12 }
+}
+
+/** Stamps made once for all sheets of a layout. */
+export const stampsOf = (shapes: readonly Shape[], { cellMm, turns }: Fineness): ReadonlyMap<Shape, readonly Stamp[]> =>
+  new Map(shapes.map((shape) => [shape, usefulTurns(shape, turns).flatMap((turn) => shape.faces.map((_, face) => stampOf(shape, face, turn, cellMm)))]))
+
+/** Fills one sheet: shapes in their order, each at its lowest free place, until none of it fits. Pieces that lie there already stay. */
+export function fillSheet(room: Room, remaining: Remaining, stamps: ReadonlyMap<Shape, readonly Stamp[]>, { cellMm }: Fineness, gapMm: number, lying: readonly Lying[] = []): readonly Lying[] {
+  const raster = rasterOf(room, cellMm, gapMm / 2 + (gapMm > 0 ? GROWN_MM : 0))
+  blockLying(raster, lying)
+  const pieces: Lying[] = [...lying]
+  for (const { shape, count } of remaining) {
+    for (let left = count; left > 0; left -= 1) {
+      let best: { readonly stamp: Stamp, readonly place: FreePlace } | null = null
+      for (const stamp of stamps.get(shape)!) {
+        const place = lowestPlace(raster, stamp)
+        if (place && (!best || place.top < best.place.top - 1e-9 || (place.top <= best.place.top + 1e-9 && place.column < best.place.column))) best = { stamp, place }
+      }
+      if (!best) break
+      block(raster, best.stamp, best.place.column, best.place.row)
+      pieces.push(best.place)
+    }
+  }
+  return pieces
+}
+
+/** What is left of counts when pieces are laid. */
+export function without(remaining: Remaining, pieces: readonly Lying[]): Remaining {
+  const laid = new Map<Shape, number>()
+  for (const { shape } of pieces) laid.set(shape, (laid.get(shape) ?? 0) + 1)
+  return remaining.map(({ shape, count }) => ({ shape, count: count - (laid.get(shape) ?? 0) })).filter(({ count }) => count > 0)
+}
+
+export const areaOf = (pieces: readonly Lying[]): number => pieces.reduce((sum, { shape }) => sum + shape.areaMm2, 0)
+
+/** A piece alone in the middle of a sheet, turned as it fits best; none when it does not. */
+export function alone(shape: Shape, { room }: Stock): Lying | null {
+  const middle = { x: (room.left + room.right) / 2, y: (room.low + room.high) / 2 }
+  for (const [face, each] of shape.faces.entries()) {
+    const hull = [...each.hullX].map((x, at) => ({ x, y: each.hullY[at]! }))
+    const turns = shape.turns ?? [bestTurn(hull, room.right - room.left, room.high - room.low).turn]
+    for (const turn of turns) {
+      const { hullX, hullY } = turnedCopy(each, turn)
+      const x = middle.x - (Math.min(...hullX) + Math.max(...hullX)) / 2
+      const y = middle.y - (Math.min(...hullY) + Math.max(...hullY)) / 2
+      const lying = { shape, x, y, turn, face }
+      if (troubleOf(crowdOf(room, [lying])).deepest === 0) return lying
+    }
+  }
+  return null
+}
+
+/**
+ * A complete layout at once, sheet after sheet: each time the kind of sheet that is filled best.
+ * @returns the sheets, and what found no place because stock ran out
+ */
+export function firstLayout(all: Remaining, stocks: readonly Stock[], fineness: Fineness, gapMm: number): { readonly sheets: readonly LaidSheet[], readonly left: Remaining } {
+  const stamps = stampsOf(all.map(({ shape }) => shape), fineness)
+  const sheets: LaidSheet[] = []
+  const used = new Map<Stock, number>()
+  let left = all
+  while (left.length > 0) {
+    const open = stocks.filter((stock) => (used.get(stock) ?? 0) < stock.count)
+    const filled = open.map((stock): LaidSheet => {
+      const pieces = fillSheet(stock.room, left, stamps, fineness, gapMm)
+      if (pieces.length > 0) return { stock, pieces }
+      const single = left.map(({ shape }) => alone(shape, stock)).find((piece) => piece !== null)
+      return { stock, pieces: single ? fillSheet(stock.room, without(left, [single]), stamps, fineness, gapMm, [single]) : [] }
+    }).filter(({ pieces }) => pieces.length > 0)
+    if (filled.length === 0) break
+    const best = filled.reduce((one, other) => worth(other, left) > worth(one, left) ? other : one)
+    sheets.push(best)
+    used.set(best.stock, (used.get(best.stock) ?? 0) + 1)
+    left = without(left, best.pieces)
+  }
+  return { sheets, left }
+}
+
+/** Paper that is used of a sheet; a sheet that takes all that is left counts by its size alone. */
+function worth({ stock, pieces }: LaidSheet, left: Remaining): number {
+  const takesAll = without(left, pieces).length === 0
+  return areaOf(pieces) / stock.paperMm2 + (takesAll ? 1 : 0)
+}

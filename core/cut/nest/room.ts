@@ -1,0 +1,158 @@
+/** The free part of a sheet: where pieces may lie, and how hard its edges push back what sticks out. */
+import type { Convex } from './convex'
+import { depthBetween, noContact } from './convex'
+import type { Turned } from './crowd'
+
+/** Edges push harder than pieces: a sheet does not give way. */
+const EDGE_WEIGHT = 2
+const OBSTACLE_CLEARANCE_MM = 0.002
+
+export type Room = {
+  readonly kind: 'rect' | 'disc'
+  /** Lower left and upper right of the free part, mm on its sheet. */
+  readonly left: number
+  readonly low: number
+  readonly right: number
+  readonly high: number
+  /** Squared distances by which a piece sticks out. */
+  readonly press: (piece: Turned, x: number, y: number) => number
+  /** The same, with forces written into the gradient of x, y and turn from `index` on. `arm` 0 means that it may not turn. */
+  readonly push: (piece: Turned, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
+  readonly hasObstacles: boolean
+  readonly pressOfObstacles: (piece: Turned, radius: number, x: number, y: number, most: number) => number
+  readonly pushOfObstacles: (piece: Turned, radius: number, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
+}
+
+/** A rectangle; what must be kept free inside it is given as convexes in its coordinates. */
+export function rectangleRoom(left: number, low: number, right: number, high: number, obstacles: readonly Convex[] = []): Room {
+  const press = ({ hullX, hullY }: Turned, x: number, y: number): number => {
+    let [least, most, lowest, highest] = [Infinity, -Infinity, Infinity, -Infinity]
+    for (let at = 0; at < hullX.length; at += 1) {
+      const [cornerX, cornerY] = [hullX[at]!, hullY[at]!]
+      if (cornerX < least) least = cornerX
+      if (cornerX > most) most = cornerX
+      if (cornerY < lowest) lowest = cornerY
+      if (cornerY > highest) highest = cornerY
+    }
+    return EDGE_WEIGHT * (Math.max(0, left - x - least) ** 2 + Math.max(0, x + most - right) ** 2 + Math.max(0, low - y - lowest) ** 2 + Math.max(0, y + highest - high) ** 2)
+  }
+  const push: Room['push'] = ({ hullX, hullY }, at, index, arm, gradient) => {
+    const [x, y] = [at[index]!, at[index + 1]!]
+    let [least, most, lowest, highest] = [0, 0, 0, 0]
+    for (let corner = 1; corner < hullX.length; corner += 1) {
+      if (hullX[corner]! < hullX[least]!) least = corner
+      if (hullX[corner]! > hullX[most]!) most = corner
+      if (hullY[corner]! < hullY[lowest]!) lowest = corner
+      if (hullY[corner]! > hullY[highest]!) highest = corner
+    }
+    let sum = 0
+    const overX = Math.max(0, x + hullX[most]! - right)
+    const underX = Math.max(0, left - x - hullX[least]!)
+    const overY = Math.max(0, y + hullY[highest]! - high)
+    const underY = Math.max(0, low - y - hullY[lowest]!)
+    if (overX > 0 || underX > 0) {
+      sum += EDGE_WEIGHT * (overX ** 2 + underX ** 2)
+      gradient[index]! += 2 * EDGE_WEIGHT * (overX - underX)
+      if (arm > 0) gradient[index + 2]! += 2 * EDGE_WEIGHT * (-overX * hullY[most]! + underX * hullY[least]!) / arm
+    }
+    if (overY > 0 || underY > 0) {
+      sum += EDGE_WEIGHT * (overY ** 2 + underY ** 2)
+      gradient[index + 1]! += 2 * EDGE_WEIGHT * (overY - underY)
+      if (arm > 0) gradient[index + 2]! += 2 * EDGE_WEIGHT * (overY * hullX[highest]! - underY * hullX[lowest]!) / arm
+    }
+    return sum
+  }
+  return { kind: 'rect', left, low, right, high, press, push, ...obstaclesIn(obstacles) }
+}
+
+/** A disc, tested by radius. */
+export function discRoom(middleX: number, middleY: number, radius: number): Room {
+  const press = ({ hullX, hullY }: Turned, x: number, y: number): number => {
+    let sum = 0
+    const [fromX, fromY] = [x - middleX, y - middleY]
+    for (let at = 0; at < hullX.length; at += 1) {
+      const away = (fromX + hullX[at]!) ** 2 + (fromY + hullY[at]!) ** 2
+      if (away > radius * radius) sum += (Math.sqrt(away) - radius) ** 2
+    }
+    return EDGE_WEIGHT * sum
+  }
+  const push: Room['push'] = ({ hullX, hullY }, at, index, arm, gradient) => {
+    const [fromX, fromY] = [at[index]! - middleX, at[index + 1]! - middleY]
+    let sum = 0
+    for (let corner = 0; corner < hullX.length; corner += 1) {
+      const [cornerX, cornerY] = [fromX + hullX[corner]!, fromY + hullY[corner]!]
+      const away2 = cornerX * cornerX + cornerY * cornerY
+      if (away2 <= radius * radius) continue
+      const away = Math.sqrt(away2)
+      const out = away - radius
+      sum += EDGE_WEIGHT * out * out
+      const [forceX, forceY] = [2 * EDGE_WEIGHT * out * cornerX / away, 2 * EDGE_WEIGHT * out * cornerY / away]
+      gradient[index]! += forceX
+      gradient[index + 1]! += forceY
+      if (arm > 0) gradient[index + 2]! += (hullX[corner]! * forceY - hullY[corner]! * forceX) / arm
+    }
+    return sum
+  }
+  return { kind: 'disc', left: middleX - radius, low: middleY - radius, right: middleX + radius, high: middleY + radius, press, push, ...obstaclesIn([]) }
+}
+
+function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'hasObstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
+  const contact = noContact()
+  const isFar = (obstacle: Convex, radius: number, x: number, y: number): boolean => {
+    const reach = obstacle.radius + radius + OBSTACLE_CLEARANCE_MM
+    return (obstacle.middleX - x) ** 2 + (obstacle.middleY - y) ** 2 >= reach * reach
+  }
+  return {
+    hasObstacles: obstacles.length > 0,
+    pressOfObstacles: ({ convexes }, radius, x, y, most) => {
+      let sum = 0
+      for (const obstacle of obstacles) {
+        if (isFar(obstacle, radius, x, y)) continue
+        for (const convex of convexes) sum += EDGE_WEIGHT * depthBetween(convex, obstacle, -x, -y, OBSTACLE_CLEARANCE_MM, contact) ** 2
+        if (sum > most) break
+      }
+      return sum
+    },
+    pushOfObstacles: ({ convexes }, radius, at, index, arm, gradient) => {
+      const [x, y] = [at[index]!, at[index + 1]!]
+      let sum = 0
+      for (const obstacle of obstacles) {
+        if (isFar(obstacle, radius, x, y)) continue
+        for (const convex of convexes) {
+          const depth = depthBetween(convex, obstacle, -x, -y, OBSTACLE_CLEARANCE_MM, contact)
+          if (depth <= 0) continue
+          sum += EDGE_WEIGHT * depth * depth
+          const [forceX, forceY] = [2 * EDGE_WEIGHT * depth * contact.axisX, 2 * EDGE_WEIGHT * depth * contact.axisY]
+          gradient[index]! += forceX
+          gradient[index + 1]! += forceY
+          if (arm > 0) gradient[index + 2]! += (contact.atX * forceY - contact.atY * forceX) / arm
+        }
+      }
+      return sum
+    },
+  }
+}
+
+/** A room of which only the part below (or left of) a limit is used. */
+export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
+  const over = ({ hullX, hullY }: Turned, x: number, y: number): readonly [number, number] => {
+    const corners = along === 'x' ? hullX : hullY
+    let most = 0
+    for (let at = 1; at < corners.length; at += 1) if (corners[at]! > corners[most]!) most = at
+    return [Math.max(0, (along === 'x' ? x : y) + corners[most]! - limit), most]
+  }
+  return {
+    ...room,
+    ...along === 'x' ? { right: Math.min(room.right, limit) } : { high: Math.min(room.high, limit) },
+    press: (piece, x, y) => room.press(piece, x, y) + EDGE_WEIGHT * over(piece, x, y)[0] ** 2,
+    push: (piece, at, index, arm, gradient) => {
+      const sum = room.push(piece, at, index, arm, gradient)
+      const [out, corner] = over(piece, at[index]!, at[index + 1]!)
+      if (out === 0) return sum
+      const force = 2 * EDGE_WEIGHT * out
+      gradient[index + (along === 'x' ? 0 : 1)]! += force
+      if (arm > 0) gradient[index + 2]! += force * (along === 'x' ? -piece.hullY[corner]! : piece.hullX[corner]!) / arm
+      return sum + EDGE_WEIGHT * out * out
+    },
+  }
+}
