@@ -1,6 +1,6 @@
 /**
  * A convex polygon, or a disc when it has no corners. Corners counter-clockwise in mm; edge `at` runs from corner `at` to the next,
- * with its outward unit normal and how far out it lies along that. `middle` and `radius` are of a circle round it.
+ * with its outward unit normal and how far out it lies along that. `middle` and `radius` are of a circle round it, `inner` the radius of one inside it about the same middle.
  * Typed arrays and numbers in place: millions of these are compared in a run.
  */
 export type Convex = {
@@ -12,6 +12,7 @@ export type Convex = {
   middleX: number
   middleY: number
   readonly radius: number
+  readonly inner: number
 }
 
 /** @param corners x and y of a convex polygon, counter-clockwise */
@@ -20,7 +21,7 @@ export function convexOf(corners: readonly (readonly [number, number])[]): Conve
   const made: Convex = {
     x: new Float64Array(count), y: new Float64Array(count), normalX: new Float64Array(count), normalY: new Float64Array(count), offset: new Float64Array(count),
     middleX: corners.reduce((sum, [x]) => sum + x, 0) / count, middleY: corners.reduce((sum, [, y]) => sum + y, 0) / count,
-    radius: 0,
+    radius: 0, inner: 0,
   }
   corners.forEach(([x, y], at) => {
     const [nextX, nextY] = corners[(at + 1) % count]!
@@ -31,20 +32,24 @@ export function convexOf(corners: readonly (readonly [number, number])[]): Conve
     made.normalY[at] = (x - nextX) / length
     made.offset[at] = (x * (nextY - y) + y * (x - nextX)) / length
   })
-  return { ...made, radius: corners.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - made.middleX, y - made.middleY)), 0) }
+  return {
+    ...made,
+    radius: corners.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - made.middleX, y - made.middleY)), 0),
+    inner: made.offset.reduce((least, out, at) => Math.min(least, out - made.normalX[at]! * made.middleX - made.normalY[at]! * made.middleY), Infinity),
+  }
 }
 
 export const discOf = (x: number, y: number, radius: number): Convex =>
-  ({ x: NONE, y: NONE, normalX: NONE, normalY: NONE, offset: NONE, middleX: x, middleY: y, radius })
+  ({ x: NONE, y: NONE, normalX: NONE, normalY: NONE, offset: NONE, middleX: x, middleY: y, radius, inner: radius })
 
 const NONE = new Float64Array(0)
 
 export const isDisc = ({ x }: Convex): boolean => x.length === 0
 
 /** Room for a turned copy. */
-export const emptyCopy = ({ x, middleX, middleY, radius }: Convex): Convex => isDisc({ x } as Convex)
+export const emptyCopy = ({ x, middleX, middleY, radius, inner }: Convex): Convex => x.length === 0
   ? discOf(middleX, middleY, radius)
-  : { x: new Float64Array(x.length), y: new Float64Array(x.length), normalX: new Float64Array(x.length), normalY: new Float64Array(x.length), offset: new Float64Array(x.length), middleX, middleY, radius }
+  : { x: new Float64Array(x.length), y: new Float64Array(x.length), normalX: new Float64Array(x.length), normalY: new Float64Array(x.length), offset: new Float64Array(x.length), middleX, middleY, radius, inner }
 
 /** Writes a convex turned about its part's middle into a copy. Offsets stay: they are measured from that middle. */
 export function turnInto(from: Convex, cos: number, sin: number, into: Convex): void {
@@ -135,67 +140,61 @@ function discInPolygon(disc: Convex, other: Convex, moveX: number, moveY: number
   return depth
 }
 
-/** Both polygons' normals are walked round once; the farthest corner the other way only moves on, so that it takes as many steps as there are corners. */
+/**
+ * The least depth among the normals of both. A normal cannot be the least when the other's middle alone lies deeper along it than the best so far;
+ * the most promising normal of each comes first, so that most others, and most pairs that are apart, cost one multiplication a corner.
+ */
 function polygonDepth(one: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
-  const { x: oneX, y: oneY } = one
-  const { x: otherX, y: otherY } = other
-  const [oneCount, otherCount] = [oneX.length, otherX.length]
-  let [best, axisX, axisY, atX, atY] = [Infinity, 0, 0, 0, 0]
+  const [toX, toY] = [moveX + other.middleX, moveY + other.middleY]
+  const [backX, backY] = [one.middleX - moveX, one.middleY - moveY]
+  const first = facing(one, toX, toY)
+  let corner = lowest(other, one.normalX[first]!, one.normalY[first]!)
+  let best = one.offset[first]! + clearance - one.normalX[first]! * (other.x[corner]! + moveX) - one.normalY[first]! * (other.y[corner]! + moveY)
+  if (best <= 0) return 0
+  let [edge, ofOther, touching] = [first, false, corner]
 
-  let corner = -1
-  for (let at = 0; at < oneCount; at += 1) {
+  const second = facing(other, backX, backY)
+  corner = lowest(one, other.normalX[second]!, other.normalY[second]!)
+  const depth = other.offset[second]! + clearance - other.normalX[second]! * (one.x[corner]! - moveX) - other.normalY[second]! * (one.y[corner]! - moveY)
+  if (depth <= 0) return 0
+  if (depth < best) { best = depth; edge = second; ofOther = true; touching = corner }
+
+  for (let at = 0; at < one.x.length; at += 1) {
     const [normalX, normalY] = [one.normalX[at]!, one.normalY[at]!]
-    if (corner < 0) corner = lowest(other, normalX, normalY)
-    let low = normalX * otherX[corner]! + normalY * otherY[corner]!
-    for (;;) {
-      const next = corner + 1 === otherCount ? 0 : corner + 1
-      const nextLow = normalX * otherX[next]! + normalY * otherY[next]!
-      if (nextLow >= low) break
-      low = nextLow
-      corner = next
-    }
-    const depth = one.offset[at]! + clearance - low - normalX * moveX - normalY * moveY
-    if (depth <= 0) return 0
-    if (depth < best) {
-      best = depth
-      axisX = normalX
-      axisY = normalY
-      atX = otherX[corner]! + moveX
-      atY = otherY[corner]! + moveY
-    }
+    if (at === first || one.offset[at]! + clearance - normalX * toX - normalY * toY + other.inner >= best) continue
+    corner = lowest(other, normalX, normalY)
+    const along = one.offset[at]! + clearance - normalX * (other.x[corner]! + moveX) - normalY * (other.y[corner]! + moveY)
+    if (along <= 0) return 0
+    if (along < best) { best = along; edge = at; ofOther = false; touching = corner }
   }
-
-  corner = -1
-  for (let at = 0; at < otherCount; at += 1) {
+  for (let at = 0; at < other.x.length; at += 1) {
     const [normalX, normalY] = [other.normalX[at]!, other.normalY[at]!]
-    if (corner < 0) corner = lowest(one, normalX, normalY)
-    let low = normalX * oneX[corner]! + normalY * oneY[corner]!
-    for (;;) {
-      const next = corner + 1 === oneCount ? 0 : corner + 1
-      const nextLow = normalX * oneX[next]! + normalY * oneY[next]!
-      if (nextLow >= low) break
-      low = nextLow
-      corner = next
-    }
-    const depth = other.offset[at]! + clearance - low + normalX * moveX + normalY * moveY
-    if (depth <= 0) return 0
-    if (depth < best) {
-      best = depth
-      axisX = -normalX
-      axisY = -normalY
-      atX = oneX[corner]!
-      atY = oneY[corner]!
-    }
+    if (at === second || other.offset[at]! + clearance - normalX * backX - normalY * backY + one.inner >= best) continue
+    corner = lowest(one, normalX, normalY)
+    const along = other.offset[at]! + clearance - normalX * (one.x[corner]! - moveX) - normalY * (one.y[corner]! - moveY)
+    if (along <= 0) return 0
+    if (along < best) { best = along; edge = at; ofOther = true; touching = corner }
   }
 
   contact.depth = best
-  contact.axisX = axisX
-  contact.axisY = axisY
-  contact.atX = atX
-  contact.atY = atY
+  contact.axisX = ofOther ? -other.normalX[edge]! : one.normalX[edge]!
+  contact.axisY = ofOther ? -other.normalY[edge]! : one.normalY[edge]!
+  contact.atX = ofOther ? one.x[touching]! : other.x[touching]! + moveX
+  contact.atY = ofOther ? one.y[touching]! : other.y[touching]! + moveY
   return best
 }
 
+/** The edge that a point is farthest out of. */
+function facing({ normalX, normalY, offset }: Convex, x: number, y: number): number {
+  let [most, at] = [-Infinity, 0]
+  for (let each = 0; each < offset.length; each += 1) {
+    const out = normalX[each]! * x + normalY[each]! * y - offset[each]!
+    if (out > most) { most = out; at = each }
+  }
+  return at
+}
+
+/** The corner that reaches least far along a normal. */
 function lowest({ x, y }: Convex, normalX: number, normalY: number): number {
   let [low, at] = [Infinity, 0]
   for (let each = 0; each < x.length; each += 1) {

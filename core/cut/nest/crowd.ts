@@ -11,11 +11,11 @@ export const CLEARANCE_MM = 0.002
 /** Deeper overlaps are overlaps, mm. */
 const TOLERANCE_MM = 2e-4
 
-/** A shape turned to lie as its piece does. */
-export type Turned = { readonly face: ShapeFace, readonly convexes: readonly Convex[], readonly hullX: Float64Array, readonly hullY: Float64Array, turn: number }
+/** A shape turned to lie as its piece does. Its hull is turned only when it is near an edge: ask `hullOf`. */
+export type Turned = { readonly face: ShapeFace, readonly convexes: readonly Convex[], readonly hullX: Float64Array, readonly hullY: Float64Array, readonly hullRadius: number, turn: number, hullTurn: number }
 
 export function turnedCopy(face: ShapeFace, turn: number): Turned {
-  const copy: Turned = { face, convexes: face.convexes.map(emptyCopy), hullX: new Float64Array(face.hullX.length), hullY: new Float64Array(face.hullY.length), turn: NaN }
+  const copy: Turned = { face, convexes: face.convexes.map(emptyCopy), hullX: new Float64Array(face.hullX.length), hullY: new Float64Array(face.hullY.length), hullRadius: face.hullRadius, turn: NaN, hullTurn: NaN }
   turnTo(copy, turn)
   return copy
 }
@@ -31,13 +31,21 @@ export function cosSin(turn: number): readonly [number, number] {
 export function turnTo(turned: Turned, turn: number): void {
   if (turned.turn === turn) return
   const [cos, sin] = cosSin(turn)
-  const { face, hullX, hullY } = turned
-  face.convexes.forEach((convex, at) => { turnInto(convex, cos, sin, turned.convexes[at]!) })
+  turned.face.convexes.forEach((convex, at) => { turnInto(convex, cos, sin, turned.convexes[at]!) })
+  turned.turn = turn
+}
+
+/** The corners of a turned piece's true hull, from its middle. */
+export function hullOf(turned: Turned): { readonly hullX: Float64Array, readonly hullY: Float64Array } {
+  const { face, hullX, hullY, turn } = turned
+  if (turned.hullTurn === turn) return turned
+  const [cos, sin] = cosSin(turn)
   for (let at = 0; at < hullX.length; at += 1) {
     hullX[at] = face.hullX[at]! * cos - face.hullY[at]! * sin
     hullY[at] = face.hullX[at]! * sin + face.hullY[at]! * cos
   }
-  turned.turn = turn
+  turned.hullTurn = turn
+  return turned
 }
 
 /** Pieces on a sheet with their weights: what stays in the way for long is pushed harder. */
@@ -48,6 +56,8 @@ export type Crowd = {
   readonly x: number[]
   readonly y: number[]
   readonly faces: number[]
+  /** Pieces that lie clear of one another where they are: as long as two of them stay, they need not be compared. */
+  readonly still: boolean[]
   /** Weight of each pair that overlapped, keyed by its two indexes. */
   readonly weights: Map<number, number>
 }
@@ -55,12 +65,13 @@ export type Crowd = {
 const MOST_PIECES = 8192
 const pairKey = (one: number, other: number): number => one < other ? one * MOST_PIECES + other : other * MOST_PIECES + one
 
-export function crowdOf(room: Room, pieces: readonly Lying[]): Crowd {
+/** @param still whether the pieces lie clear of one another, as on a sheet that could be cut */
+export function crowdOf(room: Room, pieces: readonly Lying[], still = false): Crowd {
   return {
     room,
     shapes: pieces.map(({ shape }) => shape),
     turned: pieces.map(({ shape, face, turn }) => turnedCopy(shape.faces[face]!, turn)),
-    x: pieces.map(({ x }) => x), y: pieces.map(({ y }) => y), faces: pieces.map(({ face }) => face),
+    x: pieces.map(({ x }) => x), y: pieces.map(({ y }) => y), faces: pieces.map(({ face }) => face), still: pieces.map(() => still),
     weights: new Map(),
   }
 }
@@ -109,7 +120,7 @@ const SKIN_MM = 4
  * The energy is the weighted sum of squared depths; forces follow from the deepest contact of each pair of convexes.
  */
 export function energyOf(crowd: Crowd): { readonly at: Float64Array, readonly energy: (at: Float64Array, gradient: Float64Array) => number, readonly write: (at: Float64Array) => void } {
-  const { room, shapes, turned, x, y, weights } = crowd
+  const { room, shapes, turned, x, y, weights, still } = crowd
   const count = shapes.length
   const free = shapes.map(({ turns }) => turns === null)
   const arm = shapes.map(({ radius }) => radius * 0.6)
@@ -119,6 +130,9 @@ export function energyOf(crowd: Crowd): { readonly at: Float64Array, readonly en
     at[piece * 3 + 1] = y[piece]!
     at[piece * 3 + 2] = free[piece] ? turned[piece]!.turn * arm[piece]! : 0
   }
+  const start = at.slice()
+  const startTurn = turned.map(({ turn }) => turn)
+  const moved = new Uint8Array(count)
   const near: Near = { pairs: new Int32Array(count * 16), count: -1, x: new Float64Array(count), y: new Float64Array(count) }
 
   const energy = (point: Float64Array, gradient: Float64Array): number => {
@@ -126,12 +140,16 @@ export function energyOf(crowd: Crowd): { readonly at: Float64Array, readonly en
     refreshNear(near, point, shapes)
     let sum = 0
     for (let piece = 0; piece < count; piece += 1) {
-      if (free[piece]) turnTo(turned[piece]!, point[piece * 3 + 2]! / arm[piece]!)
+      const stays = still[piece]! && point[piece * 3] === start[piece * 3] && point[piece * 3 + 1] === start[piece * 3 + 1] && point[piece * 3 + 2] === start[piece * 3 + 2]
+      moved[piece] = stays ? 0 : 1
+      if (free[piece]) turnTo(turned[piece]!, point[piece * 3 + 2] === start[piece * 3 + 2] ? startTurn[piece]! : point[piece * 3 + 2]! / arm[piece]!)
+      if (stays) continue
       sum += room.push(turned[piece]!, point, piece * 3, free[piece]! ? arm[piece]! : 0, gradient)
       if (room.hasObstacles) sum += room.pushOfObstacles(turned[piece]!, shapes[piece]!.radius, point, piece * 3, free[piece]! ? arm[piece]! : 0, gradient)
     }
     for (let index = 0; index < near.count; index += 2) {
       const [one, other] = [near.pairs[index]!, near.pairs[index + 1]!]
+      if (moved[one] === 0 && moved[other] === 0) continue
       const moveX = point[other * 3]! - point[one * 3]!
       const moveY = point[other * 3 + 1]! - point[one * 3 + 1]!
       const reach = shapes[one]!.radius + shapes[other]!.radius + CLEARANCE_MM
@@ -159,9 +177,12 @@ export function energyOf(crowd: Crowd): { readonly at: Float64Array, readonly en
 
   const write = (point: Float64Array): void => {
     for (let piece = 0; piece < count; piece += 1) {
-      x[piece] = point[piece * 3]!
-      y[piece] = point[piece * 3 + 1]!
-      if (free[piece]) turnTo(turned[piece]!, point[piece * 3 + 2]! / arm[piece]!)
+      const [atX, atY, turn] = [point[piece * 3]!, point[piece * 3 + 1]!, point[piece * 3 + 2]!]
+      const hasTurned = free[piece]! && turn !== start[piece * 3 + 2]
+      still[piece] = still[piece]! && atX === x[piece] && atY === y[piece] && !hasTurned
+      x[piece] = atX
+      y[piece] = atY
+      if (free[piece]) turnTo(turned[piece]!, hasTurned ? turn / arm[piece]! : startTurn[piece]!)
     }
   }
   return { at, energy, write }
@@ -199,17 +220,18 @@ export type Trouble = { readonly deepest: number, readonly pairs: readonly { rea
 
 /** The overlaps of a crowd as it lies, without clearance: deepest 0 means that the sheet can be cut. */
 export function troubleOf(crowd: Crowd): Trouble {
-  const { room, shapes, turned, x, y } = crowd
+  const { room, shapes, turned, x, y, still } = crowd
   const pressed = new Float64Array(shapes.length)
   const pairs: { one: number, other: number, depth: number }[] = []
   let deepest = 0
   for (let one = 0; one < shapes.length; one += 1) {
-    const outside = Math.sqrt(Math.max(room.press(turned[one]!, x[one]!, y[one]!), room.pressOfObstacles(turned[one]!, shapes[one]!.radius, x[one]!, y[one]!, Infinity)))
+    const outside = still[one] ? 0 : Math.sqrt(Math.max(room.press(turned[one]!, x[one]!, y[one]!), room.pressOfObstacles(turned[one]!, shapes[one]!.radius, x[one]!, y[one]!, Infinity)))
     if (outside > TOLERANCE_MM + (room.hasObstacles ? CLEARANCE_MM : 0)) {
       deepest = Math.max(deepest, outside)
       pressed[one]! += outside * outside
     }
     for (let other = one + 1; other < shapes.length; other += 1) {
+      if (still[one] && still[other]) continue
       const [moveX, moveY] = [x[other]! - x[one]!, y[other]! - y[one]!]
       const reach = shapes[one]!.radius + shapes[other]!.radius
       if (moveX * moveX + moveY * moveY >= reach * reach) continue

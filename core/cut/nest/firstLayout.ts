@@ -1,5 +1,5 @@
 import { bestTurn } from './fitsOn'
-import { crowdOf, troubleOf, turnedCopy, type Lying } from './crowd'
+import { crowdOf, hullOf, troubleOf, turnedCopy, type Lying } from './crowd'
 import { block, blockLying, lowestPlace, rasterOf, stampOf, usefulTurns, type FreePlace, type Stamp } from './raster'
 import type { Room } from './room'
 import type { Shape } from './shape'
@@ -16,19 +16,34 @@ export type Fineness = { readonly cellMm: number, readonly turns: number }
 
 const GROWN_MM = 0.008
 
-/** Cells and turns so that a first layout of many shapes on many sheets still comes at once. */
-export function finenessFor(shapes: readonly Shape[]): Fineness {
-  const smallest = Math.sqrt(Math.min(...shapes.map(({ areaMm2 }) => areaMm2)))
-  const many = shapes.length > 24
-  return { cellMm: Math.max(0.6, Math.min(2, smallest / (many ? 10 : 20))), turns: many ? 6 : shapes.length > 6 ? 8 : 12 }
+/** Cells and turns for a layout that comes at once, even of many shapes on many sheets. */
+export function coarse(shapes: readonly Shape[]): Fineness {
+  const isMany = shapes.length > 12
+  return { cellMm: cellFor(shapes, isMany ? 9 : 20), turns: isMany ? 6 : shapes.length > 6 ? 8 : 12 }
 }
 
+/** Cells and turns for a layout that may take a second. */
+export const fine = (shapes: readonly Shape[]): Fineness => ({ cellMm: cellFor(shapes, 20), turns: 12 })
+
+const cellFor = (shapes: readonly Shape[], across: number): number => Math.max(0.6, Math.min(3, Math.sqrt(Math.min(...shapes.map(({ areaMm2 }) => areaMm2))) / across))
+
 /** Stamps made once for all sheets of a layout. */
-export const stampsOf = (shapes: readonly Shape[], { cellMm, turns }: Fineness): ReadonlyMap<Shape, readonly Stamp[]> =>
-  new Map(shapes.map((shape) => [shape, usefulTurns(shape, turns).flatMap((turn) => shape.faces.map((_, face) => stampOf(shape, face, turn, cellMm)))]))
+export const stampsOf = (shapes: readonly Shape[], fineness: Fineness): ReadonlyMap<Shape, readonly Stamp[]> => new Map(shapes.map((shape) => [shape, stampsFor(shape, fineness)]))
+
+const stampsFor = (shape: Shape, { cellMm, turns }: Fineness): readonly Stamp[] => usefulTurns(shape, turns).flatMap((turn) => shape.faces.map((_, face) => stampOf(shape, face, turn, cellMm)))
+
+/** Runs a piece of work that pauses now and then to its end. */
+export function finish<Outcome>(work: Generator<undefined, Outcome>): Outcome {
+  let next = work.next()
+  while (!next.done) next = work.next()
+  return next.value
+}
 
 /** Fills one sheet: shapes in their order, each at its lowest free place, until none of it fits. Pieces that lie there already stay. */
-export function fillSheet(room: Room, remaining: Remaining, stamps: ReadonlyMap<Shape, readonly Stamp[]>, { cellMm }: Fineness, gapMm: number, lying: readonly Lying[] = []): readonly Lying[] {
+export const fillSheet = (...settings: Parameters<typeof filling>): readonly Lying[] => finish(filling(...settings))
+
+/** The same, with a pause after each shape. */
+export function* filling(room: Room, remaining: Remaining, stamps: ReadonlyMap<Shape, readonly Stamp[]>, { cellMm }: Fineness, gapMm: number, lying: readonly Lying[] = []): Generator<undefined, readonly Lying[]> {
   const raster = rasterOf(room, cellMm, gapMm / 2 + (gapMm > 0 ? GROWN_MM : 0))
   blockLying(raster, lying)
   const pieces: Lying[] = [...lying]
@@ -43,6 +58,7 @@ export function fillSheet(room: Room, remaining: Remaining, stamps: ReadonlyMap<
       block(raster, best.stamp, best.place.column, best.place.row)
       pieces.push(best.place)
     }
+    yield
   }
   return pieces
 }
@@ -63,7 +79,7 @@ export function alone(shape: Shape, { room }: Stock): Lying | null {
     const hull = [...each.hullX].map((x, at) => ({ x, y: each.hullY[at]! }))
     const turns = shape.turns ?? [bestTurn(hull, room.right - room.left, room.high - room.low).turn]
     for (const turn of turns) {
-      const { hullX, hullY } = turnedCopy(each, turn)
+      const { hullX, hullY } = hullOf(turnedCopy(each, turn))
       const x = middle.x - (Math.min(...hullX) + Math.max(...hullX)) / 2
       const y = middle.y - (Math.min(...hullY) + Math.max(...hullY)) / 2
       const lying = { shape, x, y, turn, face }
@@ -73,27 +89,33 @@ export function alone(shape: Shape, { room }: Stock): Lying | null {
   return null
 }
 
-/**
- * A complete layout at once, sheet after sheet: each time the kind of sheet that is filled best.
- * @returns the sheets, and what found no place because stock ran out
- */
-export function firstLayout(all: Remaining, stocks: readonly Stock[], fineness: Fineness, gapMm: number): { readonly sheets: readonly LaidSheet[], readonly left: Remaining } {
-  const stamps = stampsOf(all.map(({ shape }) => shape), fineness)
+/** Sheets with what lies on them, and what found no place because stock ran out. */
+export type Filled = { readonly sheets: readonly LaidSheet[], readonly left: Remaining }
+
+/** A complete layout at once, sheet after sheet: each time the kind of sheet that is filled best. */
+export const firstLayout = (...settings: Parameters<typeof sheetAfterSheet>): Filled => finish(sheetAfterSheet(...settings))
+
+/** The same, with pauses. */
+export function* sheetAfterSheet(all: Remaining, stocks: readonly Stock[], fineness: Fineness, gapMm: number): Generator<undefined, Filled> {
+  const stamps = new Map<Shape, readonly Stamp[]>()
+  for (const { shape } of all) {
+    stamps.set(shape, stampsFor(shape, fineness))
+    yield
+  }
   const sheets: LaidSheet[] = []
-  const used = new Map<Stock, number>()
   let left = all
   while (left.length > 0) {
-    const open = stocks.filter((stock) => (used.get(stock) ?? 0) < stock.count)
-    const filled = open.map((stock): LaidSheet => {
-      const pieces = fillSheet(stock.room, left, stamps, fineness, gapMm)
-      if (pieces.length > 0) return { stock, pieces }
-      const single = left.map(({ shape }) => alone(shape, stock)).find((piece) => piece !== null)
-      return { stock, pieces: single ? fillSheet(stock.room, without(left, [single]), stamps, fineness, gapMm, [single]) : [] }
-    }).filter(({ pieces }) => pieces.length > 0)
+    const filled: LaidSheet[] = []
+    for (const stock of stocks) {
+      if (sheets.filter((sheet) => sheet.stock === stock).length >= stock.count) continue
+      let pieces = yield* filling(stock.room, left, stamps, fineness, gapMm)
+      const single = pieces.length > 0 ? null : left.map(({ shape }) => alone(shape, stock)).find((piece) => piece !== null)
+      if (single) pieces = yield* filling(stock.room, without(left, [single]), stamps, fineness, gapMm, [single])
+      if (pieces.length > 0) filled.push({ stock, pieces })
+    }
     if (filled.length === 0) break
     const best = filled.reduce((one, other) => worth(other, left) > worth(one, left) ? other : one)
     sheets.push(best)
-    used.set(best.stock, (used.get(best.stock) ?? 0) + 1)
     left = without(left, best.pieces)
   }
   return { sheets, left }

@@ -1,13 +1,16 @@
-/** Moves that make a layout take less paper. Each tries one thing on one or two sheets, and changes nothing unless the result can be cut. */
-import { crowdOf, lyingIn, turnedCopy, type Crowd, type Lying } from './crowd'
+/** Tries that make a layout take less paper. Each changes nothing unless its result can be cut. */
+import { crowdOf, hullOf, lyingIn, turnedCopy, type Crowd, type Lying } from './crowd'
 import { areaOf, type LaidSheet } from './firstLayout'
-import { cappedRoom, type Room } from './room'
-import { bestSpot, join, put, settle, type Effort } from './settle'
-import type { Shape } from './shape'
+import { cappedRoom, roomsInRow, type Room, type Standing } from './room'
+import { bestSpot, join, put, settling, type Effort } from './settle'
 
-const LIGHT: Effort = { rounds: 5, evaluations: 90, samples: 80 }
-/** Sheets fuller than this share of their free part, gaps included, are left alone. */
+const LIGHT: Effort = { patience: 5, rounds: 5, evaluations: 90, samples: 50 }
+const THOROUGH: Effort = { patience: 12, rounds: 200, evaluations: 30, samples: 50 }
+/** Sheets fuller than this share of their free part are left alone. */
 const FULLEST = 0.985
+
+/** A try under way: one round at a time, until it says which sheets replace which, or that it came to nothing. */
+export type Try = () => 'trying' | 'nothing' | ReadonlyMap<LaidSheet, readonly Lying[]>
 
 export type Extent = { readonly left: number, readonly right: number, readonly low: number, readonly high: number }
 
@@ -15,7 +18,7 @@ export type Extent = { readonly left: number, readonly right: number, readonly l
 export function extentOf(pieces: readonly Lying[]): Extent {
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
   for (const { shape, x, y, turn, face } of pieces) {
-    const { hullX, hullY } = turnedCopy(shape.faces[face]!, turn)
+    const { hullX, hullY } = hullOf(turnedCopy(shape.faces[face]!, turn))
     for (let at = 0; at < hullX.length; at += 1) {
       left = Math.min(left, x + hullX[at]!)
       right = Math.max(right, x + hullX[at]!)
@@ -31,47 +34,93 @@ export function usedShare({ stock, pieces }: LaidSheet): number {
   if (pieces.length === 0) return 0
   const { room } = stock
   const { left, right, low, high } = extentOf(pieces)
-  const marginX = room.left - sheetLeft(stock)
-  const [across, up] = [(right - left + 2 * marginX) / (room.right - room.left + 2 * marginX), (high - low + 2 * marginX) / (room.high - room.low + 2 * marginX)]
-  return Math.min(1, across, up)
+  const marginMm = room.left - (stock.sheet.shape === 'remnant' ? Math.min(...stock.sheet.outline.map(([x]) => x)) : 0)
+  return Math.min(1, (right - left + 2 * marginMm) / (room.right - room.left + 2 * marginMm), (high - low + 2 * marginMm) / (room.high - room.low + 2 * marginMm))
 }
-
-const sheetLeft = ({ sheet }: LaidSheet['stock']): number => sheet.shape === 'remnant' ? Math.min(...sheet.outline.map(([x]) => x)) : 0
 
 const freeAreaOf = ({ kind, left, right, low, high }: Room): number => (right - left) * (high - low) * (kind === 'disc' ? Math.PI / 4 : 1)
 
-/** Puts one more piece on a sheet and pushes the others aside for it. @returns the pieces as they lie then, or null */
-export function insert(sheet: LaidSheet, shape: Shape, stream: () => number, stop: () => boolean): readonly Lying[] | null {
-  if (areaOf(sheet.pieces) + shape.areaMm2 > FULLEST * freeAreaOf(sheet.stock.room)) return null
-  const crowd = crowdOf(sheet.stock.room, sheet.pieces)
+const hasRoomFor = ({ stock, pieces }: LaidSheet, moreMm2: number): boolean => areaOf(pieces) + moreMm2 <= FULLEST * freeAreaOf(stock.room)
+
+const less = (pieces: readonly Lying[], at: number): readonly Lying[] => pieces.filter((_, index) => index !== at)
+const nothing: Try = () => 'nothing'
+
+/** Puts a piece of one sheet on another, and pushes the others there aside for it. */
+export function hand(from: LaidSheet, at: number, target: LaidSheet, stream: () => number): Try {
+  const { shape } = from.pieces[at]!
+  if (!hasRoomFor(target, shape.areaMm2)) return nothing
+  const crowd = crowdOf(target.stock.room, target.pieces, true)
   join(crowd, shape, bestSpot(crowd, shape, -1, stream, 150))
-  return settle(crowd, stream, LIGHT, stop) ? lyingIn(crowd) : null
+  const round = settling(crowd, stream, LIGHT)
+  return () => {
+    const outcome = round()
+    return outcome === 'apart' ? new Map([[target, lyingIn(crowd)], [from, less(from.pieces, at)]]) : outcome === 'stuck' ? 'nothing' : 'trying'
+  }
 }
 
-/** Takes a piece off a sheet and puts another, larger one there instead. */
-export function exchange(sheet: LaidSheet, out: number, shape: Shape, stream: () => number, stop: () => boolean): readonly Lying[] | null {
-  if (areaOf(sheet.pieces) + shape.areaMm2 - sheet.pieces[out]!.shape.areaMm2 > FULLEST * freeAreaOf(sheet.stock.room)) return null
-  const gone = sheet.pieces[out]!
-  const crowd = crowdOf(sheet.stock.room, sheet.pieces.filter((_, at) => at !== out))
-  const spot = bestSpot(crowd, shape, -1, stream, 40)
-  const face = Math.min(gone.face, shape.faces.length - 1)
-  const inPlace = { x: gone.x, y: gone.y, turn: shape.turns ? spot.turn : gone.turn, face }
-  join(crowd, shape, stream() < 0.7 ? inPlace : spot)
-  return settle(crowd, stream, LIGHT, stop) ? lyingIn(crowd) : null
+/** Lets a piece of one sheet and a smaller one of another change places. */
+export function swap(from: LaidSheet, at: number, target: LaidSheet, out: number, stream: () => number): Try {
+  const [coming, going] = [from.pieces[at]!.shape, target.pieces[out]!]
+  if (!hasRoomFor(target, coming.areaMm2 - going.shape.areaMm2)) return nothing
+  const crowd = crowdOf(target.stock.room, less(target.pieces, out), true)
+  const spot = bestSpot(crowd, coming, -1, stream, 40)
+  const inPlace = { x: going.x, y: going.y, turn: coming.turns ? spot.turn : going.turn, face: Math.min(going.face, coming.faces.length - 1) }
+  join(crowd, coming, stream() < 0.7 ? inPlace : spot)
+  const back: Crowd = crowdOf(from.stock.room, less(from.pieces, at), true)
+  join(back, going.shape, bestSpot(back, going.shape, -1, stream, 150))
+  let round = settling(crowd, stream, LIGHT)
+  let isSecond = false
+  return () => {
+    const outcome = round()
+    if (outcome !== 'apart') return outcome === 'stuck' ? 'nothing' : 'trying'
+    if (isSecond) return new Map([[target, lyingIn(crowd)], [from, lyingIn(back)]])
+    isSecond = true
+    round = settling(back, stream, LIGHT)
+    return 'trying'
+  }
 }
 
-/** Pushes the pieces of a sheet into a smaller part of it. */
-export function compress(sheet: LaidSheet, byMm: number, along: 'x' | 'y', stream: () => number, stop: () => boolean): readonly Lying[] | null {
+/**
+ * Presses the pieces of a sheet into a smaller part of it; what finds no room there may go to the other sheets given, whose pieces make way.
+ * @param byMm how much smaller; all of it when that is more than its pieces take
+ */
+export function compress(sheet: LaidSheet, others: readonly LaidSheet[], byMm: number, along: 'x' | 'y', stream: () => number): Try {
   const { room } = sheet.stock
   const extent = extentOf(sheet.pieces)
   const limit = (along === 'y' ? extent.high : extent.right) - byMm
-  const crowd: Crowd = crowdOf(cappedRoom(room, along, limit), sheet.pieces)
-  sheet.pieces.forEach(({ x, y, turn, face, shape }, at) => {
-    const { hullX, hullY } = crowd.turned[at]!
-    const over = along === 'y' ? y + Math.max(...hullY) - limit : x + Math.max(...hullX) - limit
-    if (over <= 0) return
-    if (stream() < 0.5) put(crowd, at, { x: along === 'x' ? x - over : x, y: along === 'y' ? y - over : y, turn, face })
-    else put(crowd, at, bestSpot(crowd, shape, at, stream, 80))
-  })
-  return settle(crowd, stream, LIGHT, stop) ? lyingIn(crowd) : null
+  const vanishes = limit <= (along === 'y' ? room.low : room.left)
+  const kept = vanishes ? others : [sheet, ...others]
+  if (kept.length === 0) return nothing
+  const widest = [sheet, ...others].reduce((most, { pieces }) => pieces.reduce((each, { shape }) => Math.max(each, shape.radius), most), 0)
+  const { room: all, standing } = roomsInRow(kept.map((each) => each === sheet ? cappedRoom(room, along, limit) : each.stock.room), 6 * widest)
+  const stay = kept.flatMap(({ pieces }, at) => pieces.map((piece) => ({ ...piece, x: piece.x + standing[at]!.moveX, y: piece.y + standing[at]!.moveY })))
+  const crowd = crowdOf(all, stay, true)
+  if (vanishes) sheet.pieces.forEach(({ shape }) => { join(crowd, shape, bestSpot(crowd, shape, -1, stream, 100)) })
+  else {
+    sheet.pieces.forEach(({ x, y, turn, face, shape }, at) => {
+      const { hullX, hullY } = hullOf(crowd.turned[at]!)
+      const over = along === 'y' ? y + Math.max(...hullY) - limit : x + Math.max(...hullX) - limit
+      if (over <= 0) return
+      const { moveX, moveY } = standing[0]!
+      if (stream() < 0.4) put(crowd, at, { x: (along === 'x' ? x - over : x) + moveX, y: (along === 'y' ? y - over : y) + moveY, turn, face })
+      else put(crowd, at, bestSpot(crowd, shape, at, stream, 100))
+    })
+  }
+  const round = settling(crowd, stream, THOROUGH)
+  return () => {
+    const outcome = round()
+    if (outcome !== 'apart') return outcome === 'stuck' ? 'nothing' : 'trying'
+    const changes = new Map<LaidSheet, readonly Lying[]>(vanishes ? [[sheet, []]] : [])
+    kept.forEach((each, at) => changes.set(each, onSheet(lyingIn(crowd), standing, at)))
+    return changes
+  }
 }
+
+/** The pieces in one of several rooms in a row, where they lie in it. */
+function onSheet(pieces: readonly Lying[], standing: readonly Standing[], at: number): readonly Lying[] {
+  const nearest = (x: number): number => standing.reduce((best, { room, moveX }, index) => outOf(room, x - moveX) < outOf(standing[best]!.room, x - standing[best]!.moveX) ? index : best, 0)
+  const { moveX, moveY } = standing[at]!
+  return pieces.filter(({ x }) => nearest(x) === at).map((piece) => ({ ...piece, x: piece.x - moveX, y: piece.y - moveY }))
+}
+
+const outOf = ({ left, right }: Room, x: number): number => Math.max(left - x, x - right)

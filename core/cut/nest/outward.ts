@@ -2,21 +2,25 @@ import type { Point } from '../../geometry'
 import { crossingOf, turnOf } from './ring'
 
 /**
- * An outline with fewer corners that holds all of the first: dents shallower than the tolerance are filled, short edges are replaced by the corner at which their neighbours meet, if that is no farther out than the tolerance.
+ * An outline with fewer corners that holds all of the first: dents are filled, and short edges are replaced by the corner at which their neighbours meet, whatever adds least, as long as all together add no more than an area.
  *
  * @param ring simple, counter-clockwise
+ * @param mostMm2 area that may be added
  * @param fewest corners to stop at
  */
-export function outward(ring: readonly Point[], tolerance: number, fewest: number): readonly Point[] {
+export function outward(ring: readonly Point[], mostMm2: number, fewest: number): readonly Point[] {
   let corners = [...ring]
+  let added = 0
   while (corners.length > fewest) {
     const best = cheapest(corners)
-    if (!best || best.cost > tolerance) break
+    if (!best || added + best.cost > mostMm2) break
     corners = best.corners
+    added += best.cost
   }
   return crossingOf(corners) ? ring : corners
 }
 
+/** Corners after a change, and the area that it adds, mm². */
 type Saving = { readonly cost: number, readonly corners: Point[] }
 
 function cheapest(corners: readonly Point[]): Saving | null {
@@ -24,11 +28,11 @@ function cheapest(corners: readonly Point[]): Saving | null {
   for (let at = 0; at < corners.length; at += 1) {
     const [before, one, two, after] = [0, 1, 2, 3].map((step) => corners[(at + step) % corners.length]!) as [Point, Point, Point, Point]
     if (turnOf(before, one, two) <= 0) {
-      const cost = distanceTo(one, before, two)
+      const cost = -turnOf(before, one, two) / 2
       if (!best || cost < best.cost) best = { cost, at, corner: null }
     } else if (turnOf(one, two, after) > 0) {
       const corner = meeting(before, one, two, after)
-      const cost = corner ? distanceTo(corner, one, two) : Infinity
+      const cost = corner ? Math.abs(turnOf(one, corner, two)) / 2 : Infinity
       if (corner && (!best || cost < best.cost)) best = { cost, at, corner }
     }
   }
@@ -37,11 +41,6 @@ function cheapest(corners: readonly Point[]): Saving | null {
   const [first, second] = [(at + 1) % corners.length, (at + 2) % corners.length]
   const kept = corners.flatMap((each, index) => index === first ? corner ? [corner] : [] : index === second && corner ? [] : [each])
   return { cost, corners: kept }
-}
-
-function distanceTo(point: Point, one: Point, other: Point): number {
-  const length = Math.hypot(other.x - one.x, other.y - one.y)
-  return length > 0 ? Math.abs(turnOf(one, other, point)) / length : Math.hypot(point.x - one.x, point.y - one.y)
 }
 
 /** Where the edges before and after an edge meet when they are drawn on; none when they part. */

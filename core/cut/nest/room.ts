@@ -1,7 +1,8 @@
 /** The free part of a sheet: where pieces may lie, and how hard its edges push back what sticks out. */
 import type { Convex } from './convex'
 import { depthBetween, noContact } from './convex'
-import type { Turned } from './crowd'
+import { hullOf, type Turned } from './crowd'
+import { between } from '../../quantity'
 
 /** Edges push harder than pieces: a sheet does not give way. */
 const EDGE_WEIGHT = 2
@@ -18,6 +19,8 @@ export type Room = {
   readonly press: (piece: Turned, x: number, y: number) => number
   /** The same, with forces written into the gradient of x, y and turn from `index` on. `arm` 0 means that it may not turn. */
   readonly push: (piece: Turned, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
+  /** A random place at which a turned piece lies within the extent of the room. */
+  readonly anyPlace: (piece: Turned, stream: () => number) => { readonly x: number, readonly y: number }
   readonly hasObstacles: boolean
   readonly pressOfObstacles: (piece: Turned, radius: number, x: number, y: number, most: number) => number
   readonly pushOfObstacles: (piece: Turned, radius: number, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
@@ -25,7 +28,10 @@ export type Room = {
 
 /** A rectangle; what must be kept free inside it is given as convexes in its coordinates. */
 export function rectangleRoom(left: number, low: number, right: number, high: number, obstacles: readonly Convex[] = []): Room {
-  const press = ({ hullX, hullY }: Turned, x: number, y: number): number => {
+  const isClear = ({ hullRadius }: Turned, x: number, y: number): boolean => x - hullRadius >= left && x + hullRadius <= right && y - hullRadius >= low && y + hullRadius <= high
+  const press = (piece: Turned, x: number, y: number): number => {
+    if (isClear(piece, x, y)) return 0
+    const { hullX, hullY } = hullOf(piece)
     let [least, most, lowest, highest] = [Infinity, -Infinity, Infinity, -Infinity]
     for (let at = 0; at < hullX.length; at += 1) {
       const [cornerX, cornerY] = [hullX[at]!, hullY[at]!]
@@ -36,8 +42,10 @@ export function rectangleRoom(left: number, low: number, right: number, high: nu
     }
     return EDGE_WEIGHT * (Math.max(0, left - x - least) ** 2 + Math.max(0, x + most - right) ** 2 + Math.max(0, low - y - lowest) ** 2 + Math.max(0, y + highest - high) ** 2)
   }
-  const push: Room['push'] = ({ hullX, hullY }, at, index, arm, gradient) => {
+  const push: Room['push'] = (piece, at, index, arm, gradient) => {
     const [x, y] = [at[index]!, at[index + 1]!]
+    if (isClear(piece, x, y)) return 0
+    const { hullX, hullY } = hullOf(piece)
     let [least, most, lowest, highest] = [0, 0, 0, 0]
     for (let corner = 1; corner < hullX.length; corner += 1) {
       if (hullX[corner]! < hullX[least]!) least = corner
@@ -62,22 +70,39 @@ export function rectangleRoom(left: number, low: number, right: number, high: nu
     }
     return sum
   }
-  return { kind: 'rect', left, low, right, high, press, push, ...obstaclesIn(obstacles) }
+  return { kind: 'rect', left, low, right, high, press, push, anyPlace: placeIn(left, low, right, high), ...obstaclesIn(obstacles) }
+}
+
+const placeIn = (left: number, low: number, right: number, high: number): Room['anyPlace'] => (piece, stream) => {
+  const { hullX, hullY } = hullOf(piece)
+  let [least, most, lowest, highest] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (let at = 0; at < hullX.length; at += 1) {
+    least = Math.min(least, hullX[at]!)
+    most = Math.max(most, hullX[at]!)
+    lowest = Math.min(lowest, hullY[at]!)
+    highest = Math.max(highest, hullY[at]!)
+  }
+  return { x: between(stream, left - least, Math.max(left - least, right - most)), y: between(stream, low - lowest, Math.max(low - lowest, high - highest)) }
 }
 
 /** A disc, tested by radius. */
 export function discRoom(middleX: number, middleY: number, radius: number): Room {
-  const press = ({ hullX, hullY }: Turned, x: number, y: number): number => {
+  const isClear = ({ hullRadius }: Turned, fromX: number, fromY: number): boolean => Math.hypot(fromX, fromY) + hullRadius <= radius
+  const press = (piece: Turned, x: number, y: number): number => {
     let sum = 0
     const [fromX, fromY] = [x - middleX, y - middleY]
+    if (isClear(piece, fromX, fromY)) return 0
+    const { hullX, hullY } = hullOf(piece)
     for (let at = 0; at < hullX.length; at += 1) {
       const away = (fromX + hullX[at]!) ** 2 + (fromY + hullY[at]!) ** 2
       if (away > radius * radius) sum += (Math.sqrt(away) - radius) ** 2
     }
     return EDGE_WEIGHT * sum
   }
-  const push: Room['push'] = ({ hullX, hullY }, at, index, arm, gradient) => {
+  const push: Room['push'] = (piece, at, index, arm, gradient) => {
     const [fromX, fromY] = [at[index]! - middleX, at[index + 1]! - middleY]
+    if (isClear(piece, fromX, fromY)) return 0
+    const { hullX, hullY } = hullOf(piece)
     let sum = 0
     for (let corner = 0; corner < hullX.length; corner += 1) {
       const [cornerX, cornerY] = [fromX + hullX[corner]!, fromY + hullY[corner]!]
@@ -93,7 +118,7 @@ export function discRoom(middleX: number, middleY: number, radius: number): Room
     }
     return sum
   }
-  return { kind: 'disc', left: middleX - radius, low: middleY - radius, right: middleX + radius, high: middleY + radius, press, push, ...obstaclesIn([]) }
+  return { kind: 'disc', left: middleX - radius, low: middleY - radius, right: middleX + radius, high: middleY + radius, press, push, anyPlace: placeIn(middleX - radius, middleY - radius, middleX + radius, middleY + radius), ...obstaclesIn([]) }
 }
 
 function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'hasObstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
@@ -135,15 +160,16 @@ function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'hasObstacles' | 
 
 /** A room of which only the part below (or left of) a limit is used. */
 export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
-  const over = ({ hullX, hullY }: Turned, x: number, y: number): readonly [number, number] => {
-    const corners = along === 'x' ? hullX : hullY
+  const over = (piece: Turned, x: number, y: number): readonly [number, number] => {
+    if ((along === 'x' ? x : y) + piece.hullRadius <= limit) return [0, 0]
+    const corners = along === 'x' ? hullOf(piece).hullX : hullOf(piece).hullY
     let most = 0
     for (let at = 1; at < corners.length; at += 1) if (corners[at]! > corners[most]!) most = at
     return [Math.max(0, (along === 'x' ? x : y) + corners[most]! - limit), most]
   }
+  const [right, high] = along === 'x' ? [Math.min(room.right, limit), room.high] : [room.right, Math.min(room.high, limit)]
   return {
-    ...room,
-    ...along === 'x' ? { right: Math.min(room.right, limit) } : { high: Math.min(room.high, limit) },
+    ...room, right, high, anyPlace: placeIn(room.left, room.low, right, high),
     press: (piece, x, y) => room.press(piece, x, y) + EDGE_WEIGHT * over(piece, x, y)[0] ** 2,
     push: (piece, at, index, arm, gradient) => {
       const sum = room.push(piece, at, index, arm, gradient)
@@ -153,6 +179,62 @@ export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
       gradient[index + (along === 'x' ? 0 : 1)]! += force
       if (arm > 0) gradient[index + 2]! += force * (along === 'x' ? -piece.hullY[corner]! : piece.hullX[corner]!) / arm
       return sum + EDGE_WEIGHT * out * out
+    },
+  }
+}
+
+/** Where a room stands when several stand side by side: too far apart for a piece to reach from one into the next. */
+export type Standing = { readonly room: Room, readonly moveX: number, readonly moveY: number }
+
+/** Rooms in a row, `apartMm` between them, as one room; a piece belongs to the one that its middle is nearest to. */
+export function roomsInRow(rooms: readonly Room[], apartMm: number): { readonly room: Room, readonly standing: readonly Standing[] } {
+  const standing: Standing[] = []
+  const until: number[] = []
+  let at = 0
+  for (const room of rooms) {
+    standing.push({ room, moveX: at - room.left, moveY: -room.low })
+    at += room.right - room.left + apartMm
+    until.push(at - apartMm / 2)
+  }
+  const nearest = (x: number): Standing => standing[Math.min(until.length - 1, until.findIndex((end) => x < end) < 0 ? until.length - 1 : until.findIndex((end) => x < end))]!
+  const own = new Float64Array(3)
+  const withOwn = <Outcome>(point: Float64Array, index: number, { moveX, moveY }: Standing, then: () => Outcome): Outcome => {
+    own[0] = point[index]! - moveX
+    own[1] = point[index + 1]! - moveY
+    own[2] = point[index + 2]!
+    return then()
+  }
+  const slope = new Float64Array(3)
+  const pushOwn = (push: (own: Float64Array, slope: Float64Array) => number, gradient: Float64Array, index: number): number => {
+    slope.fill(0)
+    const sum = push(own, slope)
+    for (let each = 0; each < 3; each += 1) gradient[index + each]! += slope[each]!
+    return sum
+  }
+  const high = Math.max(...rooms.map((room) => room.high - room.low))
+  const areas = rooms.map((room) => (room.right - room.left) * (room.high - room.low))
+  const total = areas.reduce((sum, area) => sum + area, 0)
+  return {
+    standing,
+    room: {
+      kind: 'rect', left: 0, low: 0, right: at - apartMm, high, hasObstacles: rooms.some(({ hasObstacles }) => hasObstacles),
+      anyPlace: (piece, stream) => {
+        let share = stream() * total
+        const chosen = areas.findIndex((area) => (share -= area) < 0)
+        const { room, moveX, moveY } = standing[chosen < 0 ? 0 : chosen]!
+        const { x, y } = room.anyPlace(piece, stream)
+        return { x: x + moveX, y: y + moveY }
+      },
+      press: (piece, x, y) => { const { room, moveX, moveY } = nearest(x); return room.press(piece, x - moveX, y - moveY) },
+      push: (piece, point, index, arm, gradient) => {
+        const stands = nearest(point[index]!)
+        return withOwn(point, index, stands, () => pushOwn((mine, forces) => stands.room.push(piece, mine, 0, arm, forces), gradient, index))
+      },
+      pressOfObstacles: (piece, radius, x, y, most) => { const { room, moveX, moveY } = nearest(x); return room.pressOfObstacles(piece, radius, x - moveX, y - moveY, most) },
+      pushOfObstacles: (piece, radius, point, index, arm, gradient) => {
+        const stands = nearest(point[index]!)
+        return withOwn(point, index, stands, () => pushOwn((mine, forces) => stands.room.pushOfObstacles(piece, radius, mine, 0, arm, forces), gradient, index))
+      },
     },
   }
 }

@@ -24,13 +24,13 @@ export type Shape = {
   readonly box: readonly [number, number] | null
 }
 
-export type ShapeFace = { readonly mirrored: boolean, readonly middle: Point, readonly convexes: readonly Convex[], readonly hullX: Float64Array, readonly hullY: Float64Array }
+export type ShapeFace = { readonly mirrored: boolean, readonly middle: Point, readonly convexes: readonly Convex[], readonly hullX: Float64Array, readonly hullY: Float64Array, readonly hullRadius: number, readonly flushTurns: readonly number[] }
 
 /** Clipper's round joins cut inside the true arc by up to this, mm; parts are grown by twice as much more. */
 const ARC_MM = 0.004
-/** Outlines may be drawn larger by this share of their size to have fewer corners. */
-const LOOSE_SHARE = 0.0012
-const MOST_EXACT_CORNERS = 14
+/** Outlines may be drawn larger by this share of their area to have fewer corners, which makes the search much quicker. */
+const LOOSE_SHARE = 0.004
+const FEWEST_CORNERS = 8
 
 /** Shapes of a job's parts, in its order. */
 export const shapesOf = (job: NestJob): readonly Shape[] => job.parts.map((part, at) => shapeOf(part, at, job.gap))
@@ -83,20 +83,29 @@ function faceOf(outline: readonly Point[], holes: readonly (readonly Point[])[],
   return { mirrored, middle, convexes, ...hullArrays(outline, middle) }
 }
 
-function hullArrays(outline: readonly Point[], { x: middleX, y: middleY }: Point): Pick<ShapeFace, 'hullX' | 'hullY'> {
+function hullArrays(outline: readonly Point[], { x: middleX, y: middleY }: Point): Pick<ShapeFace, 'hullX' | 'hullY' | 'hullRadius' | 'flushTurns'> {
   const hull = convexHull(outline)
-  return { hullX: Float64Array.from(hull, ({ x }) => x - middleX), hullY: Float64Array.from(hull, ({ y }) => y - middleY) }
+  return { hullX: Float64Array.from(hull, ({ x }) => x - middleX), hullY: Float64Array.from(hull, ({ y }) => y - middleY), hullRadius: hull.reduce((most, { x, y }) => Math.max(most, Math.hypot(x - middleX, y - middleY)), 0), flushTurns: flushTurnsOf(hull) }
+}
+
+/** Edges shorter than this share of the way round a hull are not worth laying along a sheet's edge. */
+const LONG_EDGE_SHARE = 0.08
+
+/** Turns at which a long edge of a hull lies along an edge of an upright sheet, radians. */
+function flushTurnsOf(hull: readonly Point[]): readonly number[] {
+  const edges = hull.map((one, at) => { const next = hull[(at + 1) % hull.length]!; return { length: Math.hypot(next.x - one.x, next.y - one.y), angle: Math.atan2(next.y - one.y, next.x - one.x) } })
+  const round = edges.reduce((sum, { length }) => sum + length, 0)
+  return edges.filter(({ length }) => length > LONG_EDGE_SHARE * round).flatMap(({ angle }) => [0, 1, 2, 3].map((quarter) => quarter * Math.PI / 2 - angle))
 }
 
 /** The outline and its holes with half the gap around, with fewer corners than drawn where there are many. The first ring is the outline. */
 function grown(outline: readonly Point[], holes: readonly (readonly Point[])[], gapMm: number): readonly (readonly Point[])[] {
-  const tolerance = LOOSE_SHARE * Math.sqrt(Math.abs(ringAreaMm2(outline)))
   const offset = (ring: readonly Point[], byMm: number): readonly (readonly Point[])[] => inflatePathsD([ring.map(({ x, y }) => ({ x, y }))], byMm, JoinType.Round, EndType.Polygon, 2, 5, ARC_MM)
     .filter((path: PathD) => Math.abs(areaOfPath(path)) > 1e-6).map((path: PathD) => counterClockwise(path.map(({ x, y }) => ({ x, y }))))
   const growMm = gapMm / 2 + (gapMm > 0 ? 2 * ARC_MM : 0)
   const rim = gapMm > 0 ? largest(offset(outline, growMm)) : outline
   const inner = gapMm > 0 ? holes.flatMap((hole) => offset(hole, -growMm)) : holes
-  return [rim.length > MOST_EXACT_CORNERS ? outward(rim, tolerance, MOST_EXACT_CORNERS) : rim, ...inner]
+  return [rim.length > FEWEST_CORNERS ? outward(rim, LOOSE_SHARE * Math.abs(ringAreaMm2(rim)), FEWEST_CORNERS) : rim, ...inner]
 }
 
 const largest = (rings: readonly (readonly Point[])[]): readonly Point[] => rings.reduce((best, each) => Math.abs(ringAreaMm2(each)) > Math.abs(ringAreaMm2(best)) ? each : best)

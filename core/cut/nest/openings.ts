@@ -1,0 +1,64 @@
+/** Whole layouts to begin from, each made in another way: rows and skylines of rectangles, bands of lattices. Which is best is seen when they are made. */
+import { layBands, roomForRows, type Lattices, type RowsRun } from './bands'
+import { areBoxes, layBoxes, layRows } from './boxes'
+import { coarse, fine, sheetAfterSheet, stampsOf, type LaidSheet, type Remaining } from './firstLayout'
+import { findLattices, type Lattice } from './lattice'
+import type { Shape } from './shape'
+import type { Stock } from './stock'
+
+/** Makes a layout, or says that there is none of its kind, or that it is to be asked again. */
+export type Opening = () => readonly LaidSheet[] | null | 'trying'
+
+/** Shapes with fewer pieces are not worth a lattice. */
+const FEWEST_IN_ROWS = 6
+const MOST_SHAPES_IN_BANDS = 10
+const LATTICE_TRIES = 900
+const LATTICE_ROUNDS = 2
+const BOX_TRIES = 60
+/** Ways of weighing the shapes against one another in bands. */
+const MIXES = 6
+
+export function openingsFor(all: Remaining, stocks: readonly Stock[], gapMm: number, stream: () => number): Opening[] {
+  return [
+    ...areBoxes(all, stocks) ? stocks.flatMap((stock) => boxOpenings(all, stock, gapMm, stream)) : [],
+    ...all.length > MOST_SHAPES_IN_BANDS ? [fineOpening(all, stocks, gapMm)] : [],
+    ...stocks.flatMap((stock) => bandOpenings(all, stock, gapMm, stream)),
+  ]
+}
+
+const boxOpenings = (all: Remaining, stock: Stock, gapMm: number, stream: () => number): readonly Opening[] => [
+  () => layRows(all, stock, gapMm, 'x', stream),
+  () => layRows(all, stock, gapMm, 'y', stream),
+  ...Array.from({ length: 6 }, (): Opening => () => layBoxes(all, stock, gapMm, stream, BOX_TRIES)),
+]
+
+/** The first layout again, with smaller cells and more turns; a little at a time. */
+function fineOpening(all: Remaining, stocks: readonly Stock[], gapMm: number): Opening {
+  const work = sheetAfterSheet(all, stocks, fine(all.map(({ shape }) => shape)), gapMm)
+  return () => {
+    const next = work.next()
+    if (!next.done) return 'trying'
+    return next.value.left.length === 0 ? next.value.sheets : null
+  }
+}
+
+function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () => number): readonly Opening[] {
+  const inRows = all.filter(({ count }) => count >= FEWEST_IN_ROWS)
+  if (inRows.length === 0 || inRows.length > MOST_SHAPES_IN_BANDS) return []
+  const found = new Map<Shape, Record<RowsRun, readonly Lattice[]>>()
+  const runs: readonly RowsRun[] = stock.room.kind === 'rect' && !stock.room.hasObstacles ? ['across', 'up'] : ['across']
+  const searches = inRows.flatMap(({ shape }) => {
+    const kept: Record<RowsRun, readonly Lattice[]> = { across: [], up: [] }
+    found.set(shape, kept)
+    return runs.flatMap((run) => run === 'up' && !mayTurnByQuarter(shape) ? [] : Array.from({ length: LATTICE_ROUNDS }, (): Opening => () => {
+      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, LATTICE_TRIES).slice(0, 3), ...kept[run]]
+      return null
+    }))
+  })
+  const fineness = coarse(all.map(({ shape }) => shape))
+  const settings = { stamps: stampsOf(all.map(({ shape }) => shape), fineness), fineness, gapMm }
+  const mixes = Array.from({ length: MIXES }, (_, at) => () => new Map(inRows.map(({ shape }) => [shape, at === 0 ? 1 : Math.exp((at % 2 === 0 ? 3 : 0.4) * stream())])))
+  return [...searches, ...mixes.flatMap((mix) => runs.map((run): Opening => () => layBands(all, mix(), run, stock, found as Lattices, settings)))]
+}
+
+const mayTurnByQuarter = ({ turns, isRound }: Shape): boolean => isRound || turns === null
