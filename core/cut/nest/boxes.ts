@@ -148,9 +148,9 @@ export function layRows(all: Remaining, stock: Stock, gapMm: number, along: 'x' 
     for (let each = 0; each < count; each += 1) alike.push(way)
     classes.set(thick, alike)
   }
-  const rows = [...classes].flatMap(([thick, boxes]) => fillRows(boxes.map(({ widthMm, heightMm }) => (along === 'x' ? widthMm : heightMm) + gapMm), rowCapacity, stream, 40)
+  const rows = [...classes].flatMap(([thick, boxes]) => fillRows(boxes.map(({ widthMm, heightMm }) => (along === 'x' ? widthMm : heightMm) + gapMm), rowCapacity, stream, 3000)
     .map((row) => ({ thickMm: thick / 1000, boxes: row.map((at) => boxes[at]!) })))
-  const onSheets = fillRows(rows.map(({ thickMm }) => thickMm + gapMm), sheetCapacity, stream, 20)
+  const onSheets = fillRows(rows.map(({ thickMm }) => thickMm + gapMm), sheetCapacity, stream, 1000)
   if (onSheets.length > stock.count) return null
   return onSheets.map((indexes): LaidSheet => {
     const pieces: Lying[] = []

@@ -12,7 +12,8 @@ export type Opening = () => readonly LaidSheet[] | null | 'trying'
 /** Shapes with fewer pieces are not worth a lattice. */
 const FEWEST_IN_ROWS = 6
 const MOST_SHAPES_IN_BANDS = 10
-const LATTICE_TRIES = 900
+/** Lattices looked at in one go: fewer of shapes of many convexes, which take longer. */
+const triesFor = ({ faces }: Shape): number => Math.max(50, Math.floor(900 / faces[0]!.convexes.length ** 2))
 const LATTICE_ROUNDS = 2
 const BOX_TRIES = 60
 /** Ways of weighing the shapes against one another in bands. */
@@ -51,7 +52,7 @@ function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () =>
     const kept: Record<RowsRun, readonly Lattice[]> = { across: [], up: [] }
     found.set(shape, kept)
     return runs.flatMap((run) => run === 'up' && !mayTurnByQuarter(shape) ? [] : Array.from({ length: LATTICE_ROUNDS }, (): Opening => () => {
-      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, LATTICE_TRIES).slice(0, 3), ...kept[run]]
+      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, triesFor(shape)).slice(0, 3), ...kept[run]]
       return null
     }))
   })

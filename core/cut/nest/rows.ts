@@ -1,29 +1,44 @@
 /**
  * Stock cutting in one direction: lengths onto as few bars of one capacity as can be found.
- * Bar by bar, the longest left is joined by those of the others that together fill the bar best (found exactly, by sums that can be reached);
- * the whole is tried again in other orders until as few bars are used as the total length allows, or the tries are spent.
+ * Bar by bar, the longest left is joined by those of the others that together fill the bar best (found exactly, by sums that can be reached).
+ * Then the emptiest bar and some others are cut anew together, again and again, and kept when full bars become fuller, or hardly less full,
+ * until as few bars are used as the total length allows, or the tries are spent.
  *
  * @returns indexes of the lengths on each bar
  */
 export function fillRows(lengths: readonly number[], capacity: number, stream: () => number, tries: number): readonly (readonly number[])[] {
-  const total = lengths.reduce((sum, length) => sum + length, 0)
-  const fewest = Math.ceil(total / capacity - 1e-9)
-  let best: readonly (readonly number[])[] | null = null
-  for (let attempt = 0; attempt < tries; attempt += 1) {
-    const order = lengths.map((length, at) => ({ at, rank: length * (attempt === 0 ? 1 : 0.75 + 0.5 * stream()) })).sort((one, other) => other.rank - one.rank).map(({ at }) => at)
-    const bars: number[][] = []
-    let left = order
-    while (left.length > 0) {
-      const [longest, ...rest] = left
-      const bar = [longest!, ...bestSubset(rest, lengths, capacity - lengths[longest!]!)]
-      bars.push(bar)
-      const taken = new Set(bar)
-      left = left.filter((at) => !taken.has(at))
-    }
-    if (!best || bars.length < best.length) best = bars
-    if (best.length <= fewest) break
+  const fewest = Math.ceil(lengths.reduce((sum, length) => sum + length, 0) / capacity - 1e-9)
+  const filled = (bar: readonly number[]): number => bar.reduce((sum, at) => sum + lengths[at]!, 0)
+  const fullness = (bars: readonly (readonly number[])[]): number => bars.reduce((sum, bar) => sum + filled(bar) ** 2, 0)
+  let bars = cutBars(lengths.map((_, at) => at), lengths, capacity, null)
+  for (let attempt = 0; attempt < tries && bars.length > fewest; attempt += 1) {
+    const ranked = bars.map((bar, at) => ({ bar, rank: at === emptiest(bars.map(filled)) ? -1 : stream() })).sort((one, other) => one.rank - other.rank).map(({ bar }) => bar)
+    const several = 2 + Math.floor(stream() * 5)
+    const [again, kept] = [ranked.slice(0, several), ranked.slice(several)]
+    const fresh = cutBars(again.flat(), lengths, capacity, stream)
+    if (fresh.length < again.length || (fresh.length === again.length && fullness(fresh) >= fullness(again) - SLACK_MM2 * stream() ** 4)) bars = [...kept, ...fresh]
   }
-  return best ?? []
+  return bars
+}
+
+/** A change may make full bars this much less full, seldom so much: it leads out of dead ends. */
+const SLACK_MM2 = 400
+
+const emptiest = (fills: readonly number[]): number => fills.reduce((best, fill, at) => fill < fills[best]! ? at : best, 0)
+
+/** One pass over some lengths, the longest first, or about so by chance. */
+function cutBars(indexes: readonly number[], lengths: readonly number[], capacity: number, stream: (() => number) | null): readonly (readonly number[])[] {
+  const order = indexes.map((at) => ({ at, rank: lengths[at]! * (stream ? 0.6 + 0.8 * stream() : 1) })).sort((one, other) => other.rank - one.rank).map(({ at }) => at)
+  const bars: number[][] = []
+  let left = order
+  while (left.length > 0) {
+    const [longest, ...rest] = left
+    const bar = [longest!, ...bestSubset(rest, lengths, capacity - lengths[longest!]!)]
+    bars.push(bar)
+    const taken = new Set(bar)
+    left = left.filter((at) => !taken.has(at))
+  }
+  return bars
 }
 
 /** Sums are told apart to this, mm. */
