@@ -1,9 +1,16 @@
-// How fast it is: the plan and the drawing in Node, an edit and the first load in Chromium. Prints figures; checks nothing.
+// How good and how fast it is: nesting beside boxes and strips by hand, the plan and the drawing in Node, an edit and the first load in Chromium. Prints figures.
+// npm run bench -- nest [NAME] [SECONDS] runs nesting alone, only jobs of that name, for at most so long.
 import { spawnSync } from 'node:child_process'
-import { bin, checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, root } from './setup.mjs'
+import { bin, bundleOf, checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, root } from './setup.mjs'
 
 checkNode()
 ensureInstalled()
+const [only, name = '', seconds = '30'] = process.argv.slice(2)
+const { path } = await bundleOf('bench/nest/nestBench.ts')
+const { nestBench } = await import(path)
+nestBench(process.stdout, name, Number(seconds))
+if (only === 'nest') process.exit(0)
+
 ensureBuilt()
 ensureChromium()
 const run = (command, args, env = {}) => spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1

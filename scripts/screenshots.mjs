@@ -24,6 +24,7 @@ const views = [
   { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
   { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
   { name: 'shelf', path: '/shelf', size: LAPTOP, then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor() },
+  { name: 'sheets', path: '/cut', size: LAPTOP, then: async (page) => { await page.getByRole('button', { name: 'Look for closer' }).first().waitFor({ timeout: 60_000 }); await page.getByTestId('cut-group').first().evaluate((group) => group.scrollIntoView()) } },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
   { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
   { name: 'dark-room', path: '/arrange', size: LAPTOP, theme: 'dark' },

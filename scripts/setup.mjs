@@ -112,7 +112,7 @@ export async function bundleOf(entry) {
   const folder = join(root, 'node_modules', '.cache', 'lamellon')
   const path = join(folder, `${basename(entry, '.ts')}.mjs`)
   const stamp = `${path}.stamp`
-  const hash = hashOf(['core', entry, 'package-lock.json'])
+  const hash = hashOf(['core', dirname(entry), 'package-lock.json'])
   if (isCurrent(stamp, hash) && existsSync(path)) return { path: pathToFileURL(path).href, isNew: false }
   const { build } = await import('vite')
   await build({

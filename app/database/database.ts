@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Patch } from 'immer'
-import { commissionFrom1, workshopFrom1 } from '#core/format/upgrade'
+import { commissionFrom1, from2, workshopFrom1 } from '#core/format/upgrade'
 import type { Commission, Workshop } from '#core/plan'
 
 /** A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are taken back. */
@@ -29,6 +29,11 @@ export class StudioDatabase extends Dexie {
       await transaction.table('commissions').toCollection().modify((kept: { commission: unknown, undone: number }) => { Object.assign(kept, { commission: commissionFrom1(kept.commission), undone: 0, archived: 0 }) })
       await transaction.table('workshop').toCollection().modify((kept: { workshop: unknown }) => { kept.workshop = workshopFrom1(kept.workshop) })
       await transaction.table('edits').clear()
+    })
+    // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
+    this.version(3).stores({}).upgrade(async (transaction) => {
+      const bringUp = (name: string): Promise<unknown> => transaction.table(name).toCollection().modify((kept: Record<string, unknown>) => { Object.assign(kept, from2(kept)) })
+      for (const name of ['commissions', 'workshop', 'edits', 'removed']) await bringUp(name)
     })
   }
 }

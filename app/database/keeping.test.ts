@@ -72,6 +72,28 @@ describe('keeping a commission', () => {
   })
 })
 
+describe('a studio of the second version', () => {
+  it('opens completed, with edits that can still be taken back', async () => {
+    const name = 'second-version'
+    const second = new Dexie(name)
+    second.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+    second.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+    const { cutting, ...decoration } = commission.options[0]!.paperwork[0]!
+    expect(cutting.plies).toBeGreaterThan(0)
+    const { tools, remnants, ...olderWorkshop } = workshop
+    expect([tools.marginMm, remnants.length]).toEqual([5, 0])
+    const older = { ...commission, options: commission.options.map(({ keptSheets, paperwork, ...option }) => ({ ...option, paperwork: paperwork.slice(keptSheets.length, 1).map(() => decoration) })) }
+    await second.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    await second.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
+    await second.table('edits').put({ commissionId: commission.id, label: 'take out', patches: [], inverse: [{ op: 'add', path: ['commission', 'options', 0, 'paperwork', 0], value: decoration }] })
+    second.close()
+
+    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
+    expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
+    expect(opened).toMatchObject({ workshop: { tools, remnants: [] }, edits: [{ inverse: [{ value: { cutting: { way: 'boxes' } } }] }] })
+  })
+})
+
 describe('a studio of the first version', () => {
   it('opens with its commissions brought up and its workshop completed', async () => {
     const name = 'first-version'

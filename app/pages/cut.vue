@@ -1,24 +1,27 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onBeforeUnmount, onMounted } from 'vue'
 import { discSheet } from '#core/draw'
 import { discStockSchema } from '#core/supply'
 import { sameCuts } from '#core/cut'
-import { formatOf, paperOf } from '#core/material'
-import FlatPiece from '~/components/arrange/FlatPiece.vue'
 import PieceTable from '~/components/cut/PieceTable.vue'
 import DiscDrawing from '~/components/cut/DiscDrawing.vue'
+import GroupSection from '~/components/cut/GroupSection.vue'
+import WaysSection from '~/components/cut/WaysSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import { useNesting } from '~/stores/nesting'
 
 const { studio, commission, workshop, plan, decoration, cautionsOn } = usePlanned()
 const cautions = cautionsOn('cut')
+/** Layouts are searched for as long as they are looked at. */
+const nesting = useNesting()
+onMounted(() => nesting.look(true))
+onBeforeUnmount(() => nesting.look(false))
 const MM_PER_REM = 33
-/** Sizes drawn of one decoration; all are in the list. */
-const MOST_DRAWN = 6
 
 const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predictedHex ?? '#efece2'
 const byDiameter = computed(() => [280, 220, 160].map((diameterMm) => ({ diameterMm, discs: plan.value.discs.filter((disc) => disc.diameterMm === diameterMm) })).filter(({ discs }) => discs.length > 0))
@@ -42,7 +45,7 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
       <FigureLink :working="plan.cutList.total" after=" pieces" /> with spares on <FigureLink :working="total" after=" discs" />, <FigureLink :working="plan.strokes" after=" cuts" />. Cut dry; number each piece at its foot.
     </LeafHeading>
     <LeafHeading v-else title="Nothing to cut yet">{{ decoration ? 'No disc size is in use. Tick one on the shelf below.' : 'Lay a sweep of sails in Arrange, and its discs appear here with every cut.' }}</LeafHeading>
-    <div class="grid gap-x-8 gap-y-6 xl:grid-cols-[1fr_17.5rem]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
       <div class="flex flex-wrap content-start gap-x-9 gap-y-5">
         <section v-for="{ diameterMm, discs } in byDiameter" :key="diameterMm" :aria-label="`Discs of ${diameterMm} mm`">
           <h2 class="part-title mb-2">{{ discs.length }} of {{ diameterMm }} mm</h2>
@@ -50,14 +53,10 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
         </section>
         <p v-if="plan.discs.length > 0" class="w-full text-[0.88rem] text-ink-soft">A dashed ring marks a spare.<template v-if="plan.discs.some(({ freeDeg }) => freeDeg > 0)"> Parts with a dashed edge stay whole: keep them dry for test strips and the next job.</template></p>
       </div>
-      <section v-if="plan.paperwork.length > 0" class="xl:col-start-1" aria-labelledby="from-sheets">
-        <h2 id="from-sheets" class="part-title mb-1">From sheets</h2>
-        <div v-for="made in plan.paperwork" :key="made.id" class="mb-4">
-          <p class="text-[0.94rem]"><b>{{ made.name }}</b>: <FigureLink :working="made.pieces" after=" pieces" /> of {{ paperOf(made.paper).name }} on <FigureLink :working="made.sheets" :after="`${made.sheets.value === 1 ? ' sheet' : ' sheets'} of ${formatOf(made.format).name}`" />, laid in rows</p>
-          <div class="mt-1 flex flex-wrap gap-3"><FlatPiece v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)" :key="at" :piece="piece" :colour="piece.colour" /></div>
-          <p v-if="made.classes.length > MOST_DRAWN" class="text-[0.86rem] text-ink-soft">and {{ made.classes.length - MOST_DRAWN }} more sizes, in the list below</p>
-        </div>
-      </section>
+      <div v-if="plan.groups.length > 0" class="grid min-w-0 content-start gap-7 xl:col-start-1">
+        <WaysSection />
+        <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
+      </div>
       <aside class="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1" aria-label="Sizes, shelf and print">
         <section v-if="plan.cutList.sizeClasses.length > 0">
           <h2 class="part-title mb-1">Sizes and spares</h2>

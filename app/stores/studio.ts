@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
-import { newCommission, type Commission, type Plan, type TallyId, type Workshop } from '#core/plan'
+import { newCommission, type Commission, type Nested, type Plan, type TallyId, type Workshop } from '#core/plan'
 import type { Moment } from '#core/quantity'
 import { StudioDatabase, type KeptEdit } from '~/database/database'
 import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Listed } from '~/database/keeping'
@@ -17,6 +17,7 @@ export type Studio = { commission: Commission, workshop: Workshop }
 const DEMO_ID = 'quillfinch-press'
 const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
+const MOST_LAYOUTS = 24
 
 /** The hour on this machine's wall clock. */
 const wallClock = (): Moment => {
@@ -42,6 +43,8 @@ export const useStudio = defineStore('studio', () => {
   let saving = Promise.resolve()
   let differenceTimer = 0
   let editedSincePlan = false
+  /** Layouts that searches have found; the last ones are kept. */
+  const nested = shallowRef<Nested>({})
   /** Whether figures are being worked out: what is shown is not of the last edit yet. */
   const isPlanning = ref(false)
 
@@ -55,11 +58,17 @@ export const useStudio = defineStore('studio', () => {
     notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
   })
 
-  watch([state, now, () => preferences.units], () => {
+  watch([state, now, () => preferences.units, nested], () => {
     if (!state.value) return
     isPlanning.value = true
-    ask({ ...state.value, now: now.value, units: preferences.units })
+    ask({ ...state.value, now: now.value, units: preferences.units, nested: nested.value })
   })
+
+  /** Takes closer layouts into the plan. */
+  function nest(found: Nested): void {
+    const kept = Object.entries(nested.value).filter(([key]) => !(key in found)).slice(1 - MOST_LAYOUTS)
+    nested.value = { ...Object.fromEntries(kept), ...found }
+  }
 
   function showDifferences(before: Plan, after: Plan): void {
     differences.value = differencesBetween(before.tally, after.tally, preferences.units)
@@ -225,6 +234,6 @@ export const useStudio = defineStore('studio', () => {
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+    nest, begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
   }
 })

@@ -127,7 +127,7 @@ function strips(): BenchJob {
     const second = Math.round(between(stream, 30, 198 - first - 30))
     for (const length of [first, second, 198 - first - second]) parts.push(part(`strip-${parts.length}`, box(length, wide), 1, [0]))
   }
-  return { job: job('strips that fill rows', 1, 5, [{ ...A4, width: 210, height: rows * (wide + 1) - 1 + 10 }], parts), fewestSheets: sheets }
+  return { job: job('strips that fill rows', 1, 5, [{ id: 'sheet', shape: 'rect', width: 210, height: rows * (wide + 1) - 1 + 10, count: null }], parts), fewestSheets: sheets }
 }
 
 function mixed(pieces: number): BenchJob {

@@ -1,3 +1,4 @@
+export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines } from './cutSheetPicture'
 export { discSheet, discShapes, rulerShapes } from './discPicture'
 export { darken, lighten } from './shading'
 export { SHADOW, standLayers, type StandLayer, type StandScene } from './standPicture'

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import ICAL from 'ical.js'
 import { PDFDocument } from 'pdf-lib'
+import { STARTING_CUTTING, STARTING_TOOLS } from '../cut'
 import { describe, expect, it } from 'vitest'
 import { commissionFileJsonSchema, fileSentence, planSummary, planText, readCommissionFile, writeCalendar, writeCommissionFile, writeSvg } from '.'
 import { tilesFor, writePdf } from './pdf'
@@ -24,7 +25,7 @@ describe('a commission file', () => {
   })
   it.each([
     ['nothing', '', 'empty', 'empty'], ['not JSON', '{"format":', 'not-json', 'damaged'], ['a picture', '\u0089PNG', 'not-json', 'damaged'], ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'], ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 3 })), 'newer', 'version 3'],
+    ['a later version', changed((content) => Object.assign(content, { version: 4 })), 'newer', 'version 4'],
     ['a missing brief', changed((content) => { delete content.commission.brief }), 'fields', 'commission → brief'],
     ['a wrong number', changed(({ commission }) => { commission.options[0]!.cake.board.acrossMm = 'wide' }), 'fields', 'options → 0 → cake → board → acrossMm'],
     ['an unknown field', changed((content) => Object.assign(content.commission, { extra: 1 })), 'fields', 'extra'],
@@ -35,6 +36,18 @@ describe('a commission file', () => {
     const result = readCommissionFile(content)
     expect(result).toMatchObject({ ok: false, error: { code } })
     if (!result.ok) expect(fileSentence(result.error)).toContain(words)
+  })
+  it('of version 2 is brought up: it is cut by hand as before, nothing is locked, tools are those of a new workshop', () => {
+    const older = (value: unknown): unknown => Array.isArray(value) ? value.map(older) : typeof value === 'object' && value !== null
+      ? Object.fromEntries(Object.entries(value).filter(([name]) => !['cutting', 'keptSheets', 'tools', 'remnants', 'sheetEach'].includes(name)).map(([name, each]) => [name, older(each)])) : value
+    const text = changed(() => undefined)
+    const read = readCommissionFile(JSON.stringify({ ...older(JSON.parse(text)) as object, version: 2 }))
+    if (!read.ok) throw new Error(fileSentence(read.error))
+    expect(read.value.workshop).toMatchObject({ tools: STARTING_TOOLS, remnants: [], prices: { sheetEach: 0.5 } })
+    for (const option of read.value.commission.options) {
+      expect(option.keptSheets).toEqual([])
+      for (const { cutting } of option.paperwork) expect(cutting).toEqual(STARTING_CUTTING)
+    }
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, ...workshop } } = JSON.parse(text)

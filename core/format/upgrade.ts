@@ -1,5 +1,6 @@
 /** Commissions and workshops as earlier versions of the file wrote them, brought up to this one. */
 import { untouched, type Quiet } from '../compose'
+import { STARTING_CUTTING } from '../cut'
 import { STARTING_BRIEF, STARTING_WORKSHOP } from '../plan'
 import { roundTier } from '../cake'
 
@@ -29,6 +30,23 @@ export function commissionFrom1(commission: unknown): unknown {
       cake: { ...foreign, board: { outline: 'round', acrossMm: boardDiameterMm, thicknessMm: boardThicknessMm }, tiers: recordsOf(tiers).map(({ diameterMm, ...tier }) => ({ ...plainTier, ...tier, shape: { kind: 'round', acrossMm: diameterMm } })) },
     }],
     chosen: 'a',
+  }
+}
+
+/**
+ * Anything of version 2 with what version 3 asks besides: how a decoration is cut, sheets that were locked, the workshop's tools, remnants and the price of a sheet.
+ * Works on commissions, workshops and single edits alike, because it knows what it meets by its fields.
+ */
+export function from2(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(from2)
+  if (!isRecord(value)) return value
+  const own = Object.fromEntries(Object.entries(value).map(([name, each]) => [name, from2(each)]))
+  return {
+    ...'parameters' in own && 'format' in own && { cutting: STARTING_CUTTING },
+    ...'tiersApart' in own && 'cake' in own && { keptSheets: [] },
+    ...'ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] },
+    ...'discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach },
+    ...own,
   }
 }
 

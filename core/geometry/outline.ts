@@ -85,6 +85,16 @@ export function flipMove({ start, segments }: Outline, moveX: number, moveY: num
   }
 }
 
+/** An outline mirrored (x to -x) if wanted, turned about the origin counter-clockwise, then moved. */
+export function laidOut({ start, segments }: Outline, { x, y, rotationDeg, mirrored }: { readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean }): Outline {
+  const [cos, sin] = [Math.cos(rotationDeg * RADIANS), Math.sin(rotationDeg * RADIANS)]
+  const put = (point: Point): Point => {
+    const ownX = mirrored ? -point.x : point.x
+    return { x: x + ownX * cos - point.y * sin, y: y + ownX * sin + point.y * cos }
+  }
+  return { start: put(start), segments: segments.map((segment) => segment.kind === 'arc' ? { ...segment, to: put(segment.to), turnDeg: mirrored ? -segment.turnDeg : segment.turnDeg } : { kind: 'line', to: put(segment.to) }) }
+}
+
 /** The corners of the tightest convex outline round points, counter-clockwise. @see Andrew's monotone chain */
 export function convexHull<Corner extends Point>(points: readonly Corner[]): readonly Corner[] {
   const sorted = [...points].sort((one, other) => one.x - other.x || one.y - other.y)
@@ -101,3 +111,24 @@ export function convexHull<Corner extends Point>(points: readonly Corner[]): rea
 
 /** Above 0 when three points turn to the left. */
 const turn = (one: Point, two: Point, three: Point): number => (two.x - one.x) * (three.y - one.y) - (two.y - one.y) * (three.x - one.x)
+
+/** Corners along a closed outline, arcs as chords that stay within a tolerance of them; the first point is not repeated. */
+export function cornersAlong({ start, segments }: Outline, toleranceMm: number): readonly Point[] {
+  const corners: Point[] = []
+  let from = start
+  for (const segment of segments) {
+    corners.push(from)
+    if (segment.kind === 'arc') {
+      const turn = segment.turnDeg * RADIANS
+      const steps = Math.max(1, Math.ceil(Math.abs(turn) / (2 * Math.acos(1 - Math.min(1, toleranceMm / segment.radius)))))
+      const chord = { x: segment.to.x - from.x, y: segment.to.y - from.y }
+      const off = Math.tan((Math.PI - Math.abs(turn)) / 2) / 2 * Math.sign(turn)
+      const centre = { x: from.x + chord.x / 2 - chord.y * off, y: from.y + chord.y / 2 + chord.x * off }
+      const begin = Math.atan2(from.y - centre.y, from.x - centre.x)
+      for (let step = 1; step < steps; step += 1) corners.push({ x: centre.x + segment.radius * Math.cos(begin + turn * step / steps), y: centre.y + segment.radius * Math.sin(begin + turn * step / steps) })
+    }
+    from = segment.to
+  }
+  const last = corners.at(-1)
+  return last && Math.hypot(from.x - start.x, from.y - start.y) > 1e-9 ? [...corners, from] : corners
+}

@@ -1,5 +1,6 @@
 import { roundTier } from '../cake'
 import { compositionOf, startingBouquet, untouched, type Bouquet, type BouquetRole, type Composition, type Quiet } from '../compose'
+import { STARTING_CUTTING } from '../cut'
 import { paperOf } from '../material'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 import { soakedSail, type CompositionKind, type TechniqueId } from '../technique'
@@ -56,7 +57,7 @@ export function newCommission(id: string, now: Moment): Commission {
       box: { widthMm: 300, depthMm: 300, heightMm: 300 },
     },
     palette: STARTING_PALETTE,
-    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], tiersApart: 0 }],
+    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], keptSheets: [], tiersApart: 0 }],
     chosen: 'a',
   }
 }
@@ -78,7 +79,7 @@ export function startingPaperwork(id: string, technique: TechniqueId, tiers: rea
   const composition = startingComposition(kind ?? definition.compositions[0]!, technique, definition.startingParameters, tiers)
   const paper = definition.papers[0]!
   return {
-    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null,
+    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null, cutting: STARTING_CUTTING,
     parameters: { ...definition.startingParameters }, composition,
   } as unknown as PaperDecoration
 }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { accentSchema } from '../accent'
 import { boxSchema, cakeSchema } from '../cake'
 import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSchema, sweepSchema } from '../compose'
+import { cuttingSchema, keptSheetSchema } from '../cut'
 import { climateSchema } from '../dry'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
@@ -39,6 +40,7 @@ const shared = {
   byHand: byHandSchema,
   /** Its part in a bouquet; while it has one, its own composition waits. */
   gathered: gatheredSchema.nullable(),
+  cutting: cuttingSchema,
 }
 
 type DecorationOf<Each> = Each extends Technique<infer Parameters, infer Id> ? z.infer<z.ZodObject<typeof shared>> & { technique: Id, parameters: z.infer<Parameters> } : never
@@ -55,6 +57,7 @@ const paperworkSchema = (z.discriminatedUnion('technique', [first!, ...others]) 
 
 export const MOST_PAPERWORK = 24
 export const MOST_BOUQUETS = 6
+const MOST_KEPT_SHEETS = 60
 export const MOST_ACCENTS = 8
 
 /** What must not be in it, asked by the client. */
@@ -127,6 +130,8 @@ export const optionSchema = z.strictObject({
   paperwork: z.array(paperworkSchema).max(MOST_PAPERWORK),
   bouquets: z.array(bouquetSchema).max(MOST_BOUQUETS),
   accents: z.array(accentSchema).max(MOST_ACCENTS),
+  /** Sheets that stay as they are, whatever else is laid out. */
+  keptSheets: z.array(keptSheetSchema).max(MOST_KEPT_SHEETS),
   tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
 }).refine(({ paperwork, bouquets }) => paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)), { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' })
 

@@ -18,6 +18,7 @@ import { bouquetStage, membersOf, plannedBouquet } from './bouquets'
 import { fitting } from './boxFit'
 import { cakeStage } from './cakeStage'
 import { cautionsFor, tiersTouched } from './cautions'
+import { allSheets, cuttingStage } from './cutting'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
 import { paperworkStage, type Paperwork } from './paperwork'
@@ -137,6 +138,7 @@ const rememberStages = () => ({
   arrange: remember(arrange),
   bouquet: remember(bouquetStage),
   paperwork: remember(paperworkStage),
+  cutting: remember(cuttingStage),
   accent: remember(accentStage),
   cake: remember(cakeStage),
   tint: remember(tintStage),
@@ -159,7 +161,7 @@ function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: R
 function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { commission, workshop } = inputs
   const { brief } = commission
-  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, tiersApart } = chosenOption(commission)
+  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, keptSheets, tiersApart } = chosenOption(commission)
   const decoration = decorations[0] ?? null
   const discsMm = workshop.discs.filter(({ inUse }) => inUse).map(({ diameterMm }) => diameterMm)
   const colour = decoration?.colour ?? UNDYED
@@ -173,6 +175,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
     return { bouquet, members, packing: stages.bouquet({ bouquet, members, stack: arrangement.stack, mostTopMm }) }
   })
   const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
+  const groups = stages.cutting({ paperwork: paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), tools: workshop.tools, kept: keptSheets, nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
@@ -194,12 +197,12 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
   const cautions = cautionsFor({ inputs, arrangement, paperwork, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
-  const cost = costOf(supplies, (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
+  const cost = costOf(supplies, allSheets(groups), (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, groups, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],
@@ -211,7 +214,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
       accents: planned.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
       dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) => covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : []),
     }),
-    tally: tallyOf({ arrangement, paperwork, pieces: cutList.total, discs, loads: loads.length, leaveAt: timetable.ok ? timetable.value.leaveAt : null, bath, handsOn: work.total, cost, startBy, noStart, cautions, units: inputs.units }),
+    tally: tallyOf({ arrangement, paperwork, groups, pieces: cutList.total, discs, loads: loads.length, leaveAt: timetable.ok ? timetable.value.leaveAt : null, bath, handsOn: work.total, cost, startBy, noStart, cautions, units: inputs.units }),
     leafStates: leafStatesOf(cautions, arrangement.sails.length > 0, paperwork.length > 0),
   }
 }

@@ -4,6 +4,7 @@ export { gatheredIn, newCommission, STARTING_BRIEF, STARTING_PALETTE, startingCo
 export type { PlannedBouquet } from './bouquets'
 export { fitCake, type BoxRemedy } from './boxFit'
 export { briefSchema, choosing, chosenOption, commissionSchema, MOST_ACCENTS, MOST_BOUQUETS, MOST_OPTIONS, MOST_PAPERWORK, MOST_PHOTOS, optionSchema, PALETTE_ROLES, sailSweepSchema, type Commission, type Option, type PaperDecoration, type Photo, type SailSweep } from './commission'
+export { keptSheetOf, sheetFaults, wayChoices, type CutGroup, type Nested, type WayChoice } from './cutting'
 export { createPlanner, derivePlan } from './derivePlan'
 export { TALLY_IDS, type LeafState, type Plan, type PlanInputs, type TallyFigure, type TallyId } from './plan'
 export { MOST_PETALS, STARTING_WORKSHOP, workshopSchema, type Workshop } from './workshop'

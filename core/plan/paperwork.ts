@@ -2,6 +2,7 @@
 import type { z } from 'zod'
 import { offWall, type StandingTier } from '../cake'
 import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch, type SeenSize } from '../compose'
+import type { Cutting } from '../cut'
 import { add, outlineAreaMm2, outlineLengthMm, scale, type Outline, type Point3 } from '../geometry'
 import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
 import { derive, found, several, starting, sumOf, type Working } from '../quantity'
@@ -51,6 +52,7 @@ export type Paperwork = {
   readonly paper: PaperId
   readonly format: FormatId
   readonly colour: string
+  readonly cutting: Cutting
   readonly elements: readonly PlacedElement[]
   readonly seen: SeenSize
   readonly count: Working
@@ -241,7 +243,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
   }, (v) => elements.length === 0 ? 0 : v.pieces * v.perPiece + v.elements * v.perElement + v.fixed))
   const onTheCake = technique.layOut !== undefined
   return {
-    id: decoration.id, technique: technique.id, name: technique.name, called: technique.elements, paper: decoration.paper, format: formatFor(decoration), colour: decoration.colour,
+    id: decoration.id, technique: technique.id, name: technique.name, called: technique.elements, paper: decoration.paper, format: formatFor(decoration), colour: decoration.colour, cutting: decoration.cutting,
     elements, seen, count, spread: spreadOf(count), onTheCake, reach: laid ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom') : reachOf(meshesOf(decoration, elements, stack).flatMap(({ faces, lines }) => [...faces, ...lines].map(({ points }) => points))),
     classes, pieces, sheets: sheetsFor(classes), formats: formatChoices(decoration.paper, classes),
     finishes: extent ? finishing.map(({ finish, colour, share, definition }) => ({ id: finish, name: definition.name, colour, amount: definition.amount({ colour, share }, extent) })) : [],
@@ -272,9 +274,6 @@ function reachOfPosed(elements: readonly PlacedElement[], { widthMm, heightMm }:
 /** The elements of a decoration as they are drawn, their finishes on. Worked out where it is shown: it is much to hand over, and follows from decoration and elements alone. */
 export const meshesOf = (decoration: PaperDecoration, elements: readonly PlacedElement[], stack: readonly StandingTier[]): readonly Mesh[] =>
   elements.map((element) => finished(techniqueOf(decoration.technique).draw(decoration.parameters, element, wallFor(element, stack)), decoration.finishes, colourOf(decoration, element), element.seed))
-
-/** Sheets of all decorations, kinds of paper apart. */
-export const allSheets = (paperwork: readonly Paperwork[]): Working => sumOf('sheets', 'count', 'decorations added up', paperwork.map(({ sheets, name }) => ({ ...sheets, label: `sheets for ${name.toLowerCase()}` })))
 
 /** Pieces of all decorations. */
 export const allPieces = (paperwork: readonly Paperwork[]): Working => sumOf('paper pieces', 'count', 'decorations added up', paperwork.map(({ pieces, name }) => ({ ...pieces, label: `pieces for ${name.toLowerCase()}` })))

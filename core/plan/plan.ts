@@ -14,12 +14,20 @@ import type { PlannedAccent } from './accents'
 import type { Arrangement } from './arrange'
 import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
+import type { CutGroup, Nested } from './cutting'
 import type { Paperwork } from './paperwork'
 import type { WireWork } from './wiring'
 import type { Workshop } from './workshop'
 
 /** What goes into a plan: what is wanted, what we have, and the hour it is now. */
-export type PlanInputs = { readonly commission: Commission, readonly workshop: Workshop, readonly now: Moment, readonly units: UnitSystem }
+export type PlanInputs = {
+  readonly commission: Commission
+  readonly workshop: Workshop
+  readonly now: Moment
+  readonly units: UnitSystem
+  /** What a search for closer layouts has found so far; nothing when none was made. */
+  readonly nested?: Nested
+}
 
 export const TALLY_IDS = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const
 export type TallyId = (typeof TALLY_IDS)[number]
@@ -48,6 +56,8 @@ export type Plan = {
   readonly cutList: CutList
   readonly discs: readonly CutDisc[]
   readonly strokes: Working
+  /** Sheets with what is cut from them. */
+  readonly groups: readonly CutGroup[]
   readonly supplies: readonly DiscSupply[]
   readonly bath: SteppedBath | null
   readonly drying: DryingEstimate

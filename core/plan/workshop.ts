@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { DISC_DIAMETERS_MM } from '../material'
+import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
 import { discStockSchema, pricesSchema, STARTING_PRICES } from '../supply'
 import { petalSchema } from '../technique'
@@ -23,6 +24,9 @@ export const workshopSchema = z.strictObject({
   pace: paceSchema,
   fridgeC: z.number().min(0).max(12).meta({ label: 'Refrigerator', kind: 'temperature' }),
   prices: pricesSchema,
+  tools: cuttingToolsSchema,
+  /** Parts of sheets that were kept, to be used first. */
+  remnants: z.array(remnantSchema).max(MOST_REMNANTS),
   /** Petals that were shaped and kept, to begin others from. */
   petals: z.array(z.strictObject({ name: z.string().min(1).max(30), shape: petalSchema })).max(MOST_PETALS),
 })
@@ -44,5 +48,7 @@ export const STARTING_WORKSHOP: Workshop = {
   pace: STARTING_PACE,
   fridgeC: 4,
   prices: STARTING_PRICES,
+  tools: STARTING_TOOLS,
+  remnants: [],
   petals: [],
 }

@@ -5,6 +5,7 @@ import type { DiscSupply } from './shopping'
 /** What things cost this studio, in its own money. */
 export const pricesSchema = z.strictObject({
   discEach: z.number().min(0).max(1000).meta({ label: 'A disc of film', kind: 'money' }),
+  sheetEach: z.number().min(0).max(1000).meta({ label: 'A sheet of paper', kind: 'money' }),
   colourMl: z.number().min(0).max(1000).meta({ label: 'Colour, each ml', kind: 'money' }),
   hour: z.number().min(0).max(1000).meta({ label: 'An hour of your work', kind: 'money' }),
 })
@@ -12,14 +13,14 @@ export const pricesSchema = z.strictObject({
 export type Prices = z.infer<typeof pricesSchema>
 
 /** Guesses to replace. */
-export const STARTING_PRICES: Prices = { discEach: 0.6, colourMl: 0.5, hour: 25 }
+export const STARTING_PRICES: Prices = { discEach: 0.6, sheetEach: 0.5, colourMl: 0.5, hour: 25 }
 
-/** Film, colour and hands of a job. @param colourMl colour that goes into the bath */
-export function costOf(supplies: readonly DiscSupply[], colourMl: number, handsOn: Working, prices: Prices): Working {
+/** Film, paper, colour and hands of a job. @param colourMl colour that goes into the bath */
+export function costOf(supplies: readonly DiscSupply[], sheets: Working, colourMl: number, handsOn: Working, prices: Prices): Working {
   const price = (key: keyof Prices): Working => typed(pricesSchema.shape[key].meta()!.label as string, prices[key], 'money', 'Timetable')
   const discs = sumOf('discs', 'count', 'discs of all sizes', supplies.map(({ needed }) => needed))
   const colour = derive('colour', 'volume', 'drops of the bath', '{ml}', { ml: typed('colour in the bath', colourMl, 'volume', 'Tint') }, (v) => v.ml)
-  return derive('cost', 'money', 'film, colour and hands', '{discs} × {discEach} + {colour} × {colourMl} + {hands} in hours × {hour}',
-    { discs, discEach: price('discEach'), colour, colourMl: price('colourMl'), hands: handsOn, hour: price('hour') },
-    (v) => v.discs * v.discEach + v.colour * v.colourMl + v.hands / 60 * v.hour)
+  return derive('cost', 'money', 'film, paper, colour and hands', '{discs} × {discEach} + {sheets} × {sheetEach} + {colour} × {colourMl} + {hands} in hours × {hour}',
+    { discs, discEach: price('discEach'), sheets, sheetEach: price('sheetEach'), colour, colourMl: price('colourMl'), hands: handsOn, hour: price('hour') },
+    (v) => v.discs * v.discEach + v.sheets * v.sheetEach + v.colour * v.colourMl + v.hands / 60 * v.hour)
 }

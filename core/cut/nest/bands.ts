@@ -20,7 +20,7 @@ const onSheet = (pieces: readonly Lying[], run: RowsRun): readonly Lying[] => ru
   : pieces.map((piece) => ({ ...piece, x: -piece.y, y: piece.x, turn: piece.turn + QUARTER }))
 
 /** Lattices of shapes for rows of both directions. */
-export type Lattices = ReadonlyMap<Shape, { readonly [Run in RowsRun]: readonly Lattice[] }>
+export type Lattices = ReadonlyMap<Shape, Readonly<Record<RowsRun, readonly Lattice[]>>>
 
 const MOST_ROWS = 14
 

@@ -31,15 +31,15 @@ const lie = ({ shape, widthMm, heightMm, turn }: Box, x: number, y: number): Lyi
 type Level = { x: number, width: number, y: number }
 
 /** How a skyline chooses: weights of what speaks for a rectangle at a place. */
-export type Taste = { readonly exact: number, readonly flush: number, readonly large: number, readonly partner: number, readonly chance: number }
+type Taste = { readonly exact: number, readonly flush: number, readonly large: number, readonly partner: number, readonly chance: number }
 
-export const anyTaste = (stream: () => number): Taste => ({ exact: 1 + 3 * stream(), flush: 2 * stream(), large: 4 * stream(), partner: 2 * stream(), chance: stream() ** 2 })
+const anyTaste = (stream: () => number): Taste => ({ exact: 1 + 3 * stream(), flush: 2 * stream(), large: 4 * stream(), partner: 2 * stream(), chance: stream() ** 2 })
 
 /**
  * Fills a sheet from below: the lowest, leftmost stretch of the skyline takes the rectangle that suits it best, until nothing fits.
  * @see Burke, Kendall and Whitwell 2004 (best fit)
  */
-export function fillSkyline(room: Stock['room'], remaining: Remaining, gapMm: number, taste: Taste, stream: () => number): readonly Lying[] {
+function fillSkyline(room: Stock['room'], remaining: Remaining, gapMm: number, taste: Taste, stream: () => number): readonly Lying[] {
   const [wide, high] = [room.right - room.left + gapMm, room.high - room.low + gapMm]
   const counts = remaining.map(({ count }) => count)
   const ways = remaining.map(({ shape }) => waysOf(shape))

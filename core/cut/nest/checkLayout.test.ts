@@ -33,7 +33,7 @@ describe('a layout', () => {
     ['two lie in the same place', [at(5, 5), at(5, 5)], 'overlap'],
     ['more sheets are used than there are', [at(5, 5), at(5, 5, { sheetIndex: 1 })], 'stock'],
   ] as const)('is refused when %s', (_, placements, code) => {
-    const faults = faultsOf(job, { placements })
+    const faults = faultsOf(job, { placements: [...placements] })
     expect(faults.map((fault) => fault.code)).toContain(code)
     for (const fault of faults) expect(faultSentence(fault)).toMatch(/\.$/)
   })

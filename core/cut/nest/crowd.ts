@@ -1,52 +1,16 @@
 /** The pieces of one sheet, overlapping as they may, and how strongly they push one another apart. */
-import { depthBetween, emptyCopy, noContact, turnInto, type Convex } from './convex'
+import { depthBetween, noContact } from './convex'
 import type { Room } from './room'
-import type { Shape, ShapeFace } from './shape'
+import type { Shape } from './shape'
+import { turnedCopy, turnTo, type Turned } from './turned'
 
 /** Where the middle of a piece lies on a sheet, its turn in radians, and which face is up. */
 export type Lying = { readonly shape: Shape, readonly x: number, readonly y: number, readonly turn: number, readonly face: number }
 
 /** Pieces come no closer than this beyond the gap while they are pushed apart, so that what stops short of it is still apart, mm. */
-export const CLEARANCE_MM = 0.002
+const CLEARANCE_MM = 0.002
 /** Deeper overlaps are overlaps, mm. */
 const TOLERANCE_MM = 2e-4
-
-/** A shape turned to lie as its piece does. Its hull is turned only when it is near an edge: ask `hullOf`. */
-export type Turned = { readonly face: ShapeFace, readonly convexes: readonly Convex[], readonly hullX: Float64Array, readonly hullY: Float64Array, readonly hullRadius: number, turn: number, hullTurn: number }
-
-export function turnedCopy(face: ShapeFace, turn: number): Turned {
-  const copy: Turned = { face, convexes: face.convexes.map(emptyCopy), hullX: new Float64Array(face.hullX.length), hullY: new Float64Array(face.hullY.length), hullRadius: face.hullRadius, turn: NaN, hullTurn: NaN }
-  turnTo(copy, turn)
-  return copy
-}
-
-/** Exact at quarter turns, so that what fits square on a sheet still does. */
-export function cosSin(turn: number): readonly [number, number] {
-  const quarters = turn / (Math.PI / 2)
-  const whole = Math.round(quarters)
-  if (Math.abs(quarters - whole) > 1e-12) return [Math.cos(turn), Math.sin(turn)]
-  return ([[1, 0], [0, 1], [-1, 0], [0, -1]] as const)[((whole % 4) + 4) % 4]!
-}
-
-export function turnTo(turned: Turned, turn: number): void {
-  if (turned.turn === turn) return
-  const [cos, sin] = cosSin(turn)
-  turned.face.convexes.forEach((convex, at) => { turnInto(convex, cos, sin, turned.convexes[at]!) })
-  turned.turn = turn
-}
-
-/** The corners of a turned piece's true hull, from its middle. */
-export function hullOf(turned: Turned): { readonly hullX: Float64Array, readonly hullY: Float64Array } {
-  const { face, hullX, hullY, turn } = turned
-  if (turned.hullTurn === turn) return turned
-  const [cos, sin] = cosSin(turn)
-  for (let at = 0; at < hullX.length; at += 1) {
-    hullX[at] = face.hullX[at]! * cos - face.hullY[at]! * sin
-    hullY[at] = face.hullX[at]! * sin + face.hullY[at]! * cos
-  }
-  turned.hullTurn = turn
-  return turned
-}
 
 /** Pieces on a sheet with their weights: what stays in the way for long is pushed harder. */
 export type Crowd = {
@@ -83,7 +47,7 @@ export const lyingIn = ({ shapes, x, y, turned, faces }: Crowd): readonly Lying[
 const contact = noContact()
 
 /** Squared depths between two pieces, summed; stops when it is more than `most`. */
-export function pressBetween(one: Turned, other: Turned, moveX: number, moveY: number, most: number): number {
+function pressBetween(one: Turned, other: Turned, moveX: number, moveY: number, most: number): number {
   let sum = 0
   for (const convex of one.convexes) {
     for (const against of other.convexes) {

@@ -1,5 +1,6 @@
 import { bestTurn } from './fitsOn'
-import { crowdOf, hullOf, troubleOf, turnedCopy, type Lying } from './crowd'
+import { crowdOf, troubleOf, type Lying } from './crowd'
+import { hullOf, turnedCopy } from './turned'
 import { block, blockLying, lowestPlace, rasterOf, stampOf, usefulTurns, type FreePlace, type Stamp } from './raster'
 import type { Room } from './room'
 import type { Shape } from './shape'
@@ -33,7 +34,7 @@ export const stampsOf = (shapes: readonly Shape[], fineness: Fineness): Readonly
 const stampsFor = (shape: Shape, { cellMm, turns }: Fineness): readonly Stamp[] => usefulTurns(shape, turns).flatMap((turn) => shape.faces.map((_, face) => stampOf(shape, face, turn, cellMm)))
 
 /** Runs a piece of work that pauses now and then to its end. */
-export function finish<Outcome>(work: Generator<undefined, Outcome>): Outcome {
+function finish<Outcome>(work: Generator<undefined, Outcome>): Outcome {
   let next = work.next()
   while (!next.done) next = work.next()
   return next.value
@@ -73,7 +74,7 @@ export function without(remaining: Remaining, pieces: readonly Lying[]): Remaini
 export const areaOf = (pieces: readonly Lying[]): number => pieces.reduce((sum, { shape }) => sum + shape.areaMm2, 0)
 
 /** A piece alone in the middle of a sheet, turned as it fits best; none when it does not. */
-export function alone(shape: Shape, { room }: Stock): Lying | null {
+function alone(shape: Shape, { room }: Stock): Lying | null {
   const middle = { x: (room.left + room.right) / 2, y: (room.low + room.high) / 2 }
   for (const [face, each] of shape.faces.entries()) {
     const hull = [...each.hullX].map((x, at) => ({ x, y: each.hullY[at]! }))

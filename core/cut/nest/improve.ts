@@ -1,5 +1,6 @@
 /** Tries that make a layout take less paper. Each changes nothing unless its result can be cut. */
-import { crowdOf, hullOf, lyingIn, turnedCopy, type Crowd, type Lying } from './crowd'
+import { crowdOf, lyingIn, type Crowd, type Lying } from './crowd'
+import { hullOf, turnedCopy } from './turned'
 import { areaOf, type LaidSheet } from './firstLayout'
 import { cappedRoom, roomsInRow, type Room, type Standing } from './room'
 import { bestSpot, join, put, settling, type Effort } from './settle'
@@ -12,10 +13,10 @@ const FULLEST = 0.985
 /** A try under way: one round at a time, until it says which sheets replace which, or that it came to nothing. */
 export type Try = () => 'trying' | 'nothing' | ReadonlyMap<LaidSheet, readonly Lying[]>
 
-export type Extent = { readonly left: number, readonly right: number, readonly low: number, readonly high: number }
+type Extent = { readonly left: number, readonly right: number, readonly low: number, readonly high: number }
 
 /** The box round pieces as cut, mm on their sheet. */
-export function extentOf(pieces: readonly Lying[]): Extent {
+function extentOf(pieces: readonly Lying[]): Extent {
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
   for (const { shape, x, y, turn, face } of pieces) {
     const { hullX, hullY } = hullOf(turnedCopy(shape.faces[face]!, turn))

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { jobSentence, readNestJob, type NestJob } from './job'
+import { jobSentence, type NestJob } from './job'
+import { readNestJob } from './readJob'
 
 const good: NestJob = {
   name: 'petals', unit: 'mm', gap: 1, margin: 5,

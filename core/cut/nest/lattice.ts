@@ -1,6 +1,7 @@
 /** Rows of equal pieces, every other one turned by half a round where it may: how most of a sheet of one shape is best filled. */
 import { between } from '../../quantity'
-import { hullOf, turnedCopy, turnTo, type Lying, type Turned } from './crowd'
+import type { Lying } from './crowd'
+import { hullOf, turnedCopy, turnTo, type Turned } from './turned'
 import type { Room } from './room'
 import type { Shape } from './shape'
 import { clearAfter } from './slide'

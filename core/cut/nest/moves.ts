@@ -7,7 +7,7 @@ import type { Shape } from './shape'
 
 const usedAlong = ({ stock: { room } }: LaidSheet): 'x' | 'y' => room.high - room.low >= room.right - room.left ? 'y' : 'x'
 
-export const emptiestOf = (sheets: readonly LaidSheet[]): LaidSheet =>
+const emptiestOf = (sheets: readonly LaidSheet[]): LaidSheet =>
   sheets.reduce((best, sheet) => areaOf(sheet.pieces) / sheet.stock.paperMm2 < areaOf(best.pieces) / best.stock.paperMm2 ? sheet : best)
 
 /** Sheets after a try came out; those without pieces are gone. */

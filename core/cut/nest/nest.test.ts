@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { chanceJob } from '../../../tests/any/chanceJob'
 import { faultSentence, faultsOf } from './checkLayout'
-import { readNestJob, type NestJob, type NestSheet } from './job'
+import type { NestJob, NestSheet } from './job'
+import { readNestJob } from './readJob'
 import { startNesting, type Nesting } from './nest'
 
 const started = (job: NestJob, seed = 1): Nesting => {

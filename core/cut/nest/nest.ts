@@ -1,5 +1,6 @@
 import { ok, refuse, seededStream, seedFor, type Result } from '../../quantity'
-import { cosSin, type Lying } from './crowd'
+import type { Lying } from './crowd'
+import { cosSin } from './turned'
 import { areaOf, coarse, firstLayout, type LaidSheet } from './firstLayout'
 import { areBoxes } from './boxes'
 import { usedShare, type Try } from './improve'

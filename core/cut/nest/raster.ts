@@ -1,6 +1,7 @@
 /** A sheet as a grid of small cells, for finding a free place for a piece at once. Cells are blocked when anything touches them, so that what is free is surely free. */
 import { isDisc, type Convex } from './convex'
-import { cosSin, turnedCopy, type Lying, type Turned } from './crowd'
+import type { Lying } from './crowd'
+import { cosSin, turnedCopy, type Turned } from './turned'
 import type { Room } from './room'
 import type { Shape } from './shape'
 

@@ -1,7 +1,7 @@
 /** The free part of a sheet: where pieces may lie, and how hard its edges push back what sticks out. */
 import type { Convex } from './convex'
 import { depthBetween, noContact } from './convex'
-import { hullOf, type Turned } from './crowd'
+import { hullOf, type Turned } from './turned'
 import { between } from '../../quantity'
 
 /** Edges push harder than pieces: a sheet does not give way. */

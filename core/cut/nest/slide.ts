@@ -1,6 +1,6 @@
 /** How far one piece must slide along a line until it is clear of another: exact for convexes, because each of their normals gives one bound. */
 import { isDisc, type Convex } from './convex'
-import type { Turned } from './crowd'
+import type { Turned } from './turned'
 
 /** Where along the line two convexes overlap, as shares of the direction; none when they never do. */
 type Stretch = readonly [number, number]

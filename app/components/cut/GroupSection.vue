@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { LoaderCircle, Lock, LockOpen, Search, Square } from '@lucide/vue'
+import { computed } from 'vue'
+import { WAY_WORDS, type CutPiece } from '#core/cut'
+import { cutSheetPicture } from '#core/draw'
+import { formatOf, paperOf } from '#core/material'
+import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
+import SheetPrint from '~/components/ui/SheetPrint.vue'
+import FigureLink from '~/components/working/FigureLink.vue'
+import { usePlanned } from '~/composables/planned'
+import { useNesting } from '~/stores/nesting'
+import SheetDrawing from './SheetDrawing.vue'
+
+/** Sheets that are cut together: how many, how, and every one to scale. */
+const props = defineProps<{ group: CutGroup }>()
+const { plan, commission, workshop, editOption } = usePlanned()
+const nesting = useNesting()
+
+const size = computed(() => formatOf(props.group.format))
+const words = computed(() => WAY_WORDS[props.group.way])
+const isLaidClosely = computed(() => props.group.way === 'template' || props.group.way === 'machine')
+const progress = computed(() => props.group.search ? nesting.progress[props.group.search.key] ?? null : null)
+const isSearching = computed(() => props.group.search !== null && nesting.underWay === props.group.search.key)
+const seconds = computed(() => Math.round((progress.value?.spentMs ?? 0) / 1000))
+const saved = computed(() => {
+  if (!progress.value) return ''
+  const { first, now } = progress.value
+  const fewer = first.sheets - now.sheets
+  if (fewer > 0) return `${fewer} ${fewer === 1 ? 'sheet' : 'sheets'} fewer than at first`
+  const dm2 = (first.paperMm2 - now.paperMm2) / 10000
+  return dm2 > 0.1 ? `${dm2.toFixed(1)} dm² less of the last sheet than at first` : 'as good as the first layout'
+})
+
+/** Places on the stand of the elements of each part: those of a decoration follow one another. */
+const places = computed(() => {
+  const made = new Map<string, readonly number[]>()
+  let first = 0
+  for (const { id, elements, classes } of plan.value.paperwork) {
+    classes.forEach(({ members }, at) => made.set(`${id}/${at}`, elements.flatMap(({ index }, place) => members.includes(index) ? [first + place] : [])))
+    first += elements.length
+  }
+  return made
+})
+const litBy = (part: string): readonly number[] => places.value.get(part) ?? []
+
+const placementsOf = (pieces: readonly CutPiece[]) => pieces.map(({ part, x, y, rotationDeg, mirrored }) => ({ part: part.id, x, y, rotationDeg, mirrored }))
+
+function wrong(pieces: readonly CutPiece[]): ReadonlySet<number> {
+  const found = new Set<number>()
+  for (const fault of sheetFaults(props.group, placementsOf(pieces), workshop.value.tools)) {
+    if ('placement' in fault) found.add(fault.placement)
+    if ('other' in fault) found.add(fault.other)
+  }
+  return found
+}
+
+const isKept = (at: number): boolean => at < props.group.kept.length
+
+function lock(at: number): void {
+  const kept = keptSheetOf(props.group, props.group.layout.sheets[at]!)
+  editOption('lock sheet', (option) => { option.keptSheets.push(kept) })
+}
+
+/** Locked sheets stand in the option's list in the order of the group's. */
+function placeInList(at: number): number {
+  const ours = JSON.stringify(props.group.kept[at])
+  return commission.value.options.find(({ id }) => id === commission.value.chosen)!.keptSheets.findIndex((each) => JSON.stringify(each) === ours)
+}
+
+const unlock = (at: number): void => { const place = placeInList(at); editOption('unlock sheet', (option) => { option.keptSheets.splice(place, 1) }) }
+
+/** A piece that was moved keeps its sheet as it is from now on. */
+function move(at: number, pieces: readonly CutPiece[]): void {
+  const place = isKept(at) ? placeInList(at) : -1
+  const kept = keptSheetOf(props.group, { ...props.group.layout.sheets[at]!, pieces })
+  editOption('move piece', (option) => { if (place >= 0) option.keptSheets[place] = kept; else option.keptSheets.push(kept) }, `piece ${props.group.id} ${at}`)
+}
+
+const title = (at: number): string => `${commission.value.brief.name}: ${paperOf(props.group.paper).name}, sheet ${at + 1} of ${props.group.layout.sheets.length}${props.group.plies > 1 ? `, ${props.group.plies} at once` : ''}. Check: the ruler reads 100 mm.`
+const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, size.value, title(at))))
+</script>
+
+<template>
+  <section :aria-label="`${size.name} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`" data-testid="cut-group">
+    <h2 class="part-title"><FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ size.name }}, {{ paperOf(group.paper).name }}: {{ words.name.toLowerCase() }}{{ group.plies > 1 ? `, ${group.plies} at once` : '' }}</h2>
+    <p class="mb-2 text-[0.92rem] text-ink-soft">
+      <FigureLink :working="group.used" after=" of the paper becomes pieces" />, <template v-if="group.way !== 'machine'"><FigureLink :working="group.strokes" after=" strokes" />, </template>about <FigureLink :working="group.minutes" />.
+      <template v-if="isLaidClosely && progress">
+        <span class="whitespace-nowrap" role="status">{{ isSearching ? `Laying it closer, ${seconds} s: ${saved}.` : `Laid for ${seconds} s: ${saved}.` }}</span>
+        <button v-if="isSearching" type="button" class="figure-link ml-1.5" @click="nesting.pause()"><Square class="mr-0.5 inline size-3" aria-hidden="true" />Stop</button>
+        <button v-else type="button" class="figure-link ml-1.5" @click="nesting.goOn(group.search!.key)"><Search class="mr-0.5 inline size-3.5" aria-hidden="true" />Look for closer</button>
+      </template>
+      <template v-else-if="isLaidClosely && group.search">
+        <span class="whitespace-nowrap" role="status"><LoaderCircle class="mr-0.5 inline size-3.5" aria-hidden="true" />In strips for now; laid closer in a moment.</span>
+      </template>
+      <template v-if="group.released > 0"> {{ group.released === 1 ? 'One locked sheet' : `${group.released} locked sheets` }} no longer held what was planned, and {{ group.released === 1 ? 'is' : 'are' }} laid anew.</template>
+    </p>
+    <ul v-if="group.layout.leftOut.length > 0" class="mb-2 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.92rem]"><li v-for="({ part, why }) in group.layout.leftOut" :key="part.id">On no sheet: {{ why }}</li></ul>
+    <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
+      <li v-for="(sheet, at) in group.layout.sheets" :key="at" data-testid="cut-sheet">
+        <SheetDrawing :sheet="sheet" :size="size" :name="`Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
+        <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
+          <span>sheet {{ at + 1 }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>
+          <button v-if="isLaidClosely" type="button" class="figure-link flex min-h-8 items-center gap-1" :aria-pressed="isKept(at)" @click="isKept(at) ? unlock(at) : lock(at)"><component :is="isKept(at) ? Lock : LockOpen" class="size-3.5" aria-hidden="true" />{{ isKept(at) ? 'locked' : 'lock' }}</button>
+        </p>
+      </li>
+    </ol>
+    <details class="mt-2 text-[0.92rem]"><summary class="figure-link w-fit list-none">Print these sheets at true size</summary><div class="mt-2 max-w-72"><SheetPrint :sheets="pictures" :title="`${commission.brief.name}: sheets`" :name="commission.brief.name" :ending="`-${group.paper}-${group.way}`" :mark="group.id" /></div></details>
+  </section>
+</template>

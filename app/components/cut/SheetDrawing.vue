@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CutSheet, SheetSize } from '#core/cut'
+import { insideOf, numberHeightMm, pieceOutlines } from '#core/draw'
+import { pathData } from '#core/format/svg'
+import { flipMove } from '#core/geometry'
+import { useLit } from '~/components/stand/lit'
+
+/** A sheet to scale. Where pieces may be moved, they are dragged, or walked with the arrow keys and turned with R; what is in the way is marked while they move. */
+const props = defineProps<{
+  sheet: CutSheet
+  size: SheetSize
+  name: string
+  locked: boolean
+  movable: boolean
+  /** Elements on the stand that a part makes. */
+  litBy: (part: string) => readonly number[]
+  /** Pieces that would be in the way, were the pieces laid so. */
+  wrong: (placements: readonly CutSheet['pieces'][number][]) => ReadonlySet<number>
+}>()
+const emit = defineEmits<{ move: [pieces: readonly CutSheet['pieces'][number][]] }>()
+
+const lit = useLit()
+const dragged = ref<{ readonly at: number, readonly x: number, readonly y: number } | null>(null)
+const svg = ref<SVGSVGElement | null>(null)
+let grip = { x: 0, y: 0 }
+
+const shown = computed(() => dragged.value === null ? props.sheet.pieces : props.sheet.pieces.map((piece, at) => at === dragged.value!.at ? { ...piece, x: dragged.value!.x, y: dragged.value!.y } : piece))
+const wrong = computed(() => dragged.value === null ? new Set<number>() : props.wrong(shown.value))
+const paths = computed(() => shown.value.map((piece, at) => ({ at, piece, d: pieceOutlines(piece).map((outline) => pathData(flipMove(outline, 0, props.size.heightMm))).join(''), label: insideOf(piece), numberMm: numberHeightMm(piece, props.size.heightMm / 30) })))
+
+function place(event: PointerEvent): { readonly x: number, readonly y: number } {
+  const box = svg.value!.getBoundingClientRect()
+  const scale = (props.size.widthMm + 2) / box.width
+  return { x: (event.clientX - box.left) * scale - 1, y: props.size.heightMm + 1 - (event.clientY - box.top) * scale }
+}
+
+function take(event: PointerEvent, at: number): void {
+  if (!props.movable) return
+  const { x, y } = place(event)
+  const piece = props.sheet.pieces[at]!
+  grip = { x: x - piece.x, y: y - piece.y }
+  dragged.value = { at, x: piece.x, y: piece.y }
+  svg.value!.setPointerCapture(event.pointerId)
+}
+
+function drag(event: PointerEvent): void {
+  if (dragged.value === null) return
+  const { x, y } = place(event)
+  dragged.value = { ...dragged.value, x: x - grip.x, y: y - grip.y }
+}
+
+/** Let go: the piece stays where it is if nothing is in the way, else it goes back. */
+function drop(): void {
+  const moved = shown.value
+  const isGood = dragged.value !== null && wrong.value.size === 0
+  dragged.value = null
+  if (isGood) emit('move', moved)
+}
+
+const STEPS: Readonly<Record<string, readonly [number, number, number]>> = { ArrowLeft: [-1, 0, 0], ArrowRight: [1, 0, 0], ArrowUp: [0, 1, 0], ArrowDown: [0, -1, 0], r: [0, 0, 15], R: [0, 0, -15] }
+
+function walk(event: KeyboardEvent, at: number): void {
+  const step = STEPS[event.key]
+  if (!step || !props.movable) return
+  event.preventDefault()
+  const [x, y, turn] = step
+  const far = event.shiftKey && turn === 0 ? 10 : 1
+  const moved = props.sheet.pieces.map((piece, index) => index === at ? { ...piece, x: piece.x + x * far, y: piece.y + y * far, rotationDeg: piece.rotationDeg + turn } : piece)
+  if (props.wrong(moved).size === 0) emit('move', moved)
+}
+
+const isLit = (part: string): boolean => props.litBy(part).some((index) => lit.isLit('element', index))
+</script>
+
+<template>
+  <svg
+    ref="svg" class="w-full touch-none drop-shadow-sm" :viewBox="`-1 -1 ${size.widthMm + 2} ${size.heightMm + 2}`" role="group" :aria-label="`${name}, ${sheet.pieces.length} pieces`"
+    @pointermove="drag" @pointerup="drop" @pointercancel="dragged = null"
+  >
+    <rect x="0" y="0" :width="size.widthMm" :height="size.heightMm" fill="#fffdf8" :stroke="locked ? 'var(--go)' : '#b9aa9a'" :stroke-width="locked ? 2 : 0.8" />
+    <line v-for="({ from, to }, at) in sheet.cuts" :key="`cut${at}`" :x1="from.x" :y1="size.heightMm - from.y" :x2="to.x" :y2="size.heightMm - to.y" stroke="#a8283a" stroke-opacity="0.55" stroke-width="0.6" stroke-dasharray="4 2" />
+    <g v-for="{ at, piece, d, label, numberMm } in paths" :key="at">
+      <path
+        :d="d" fill-rule="evenodd" :fill="wrong.has(at) ? '#a8283a' : piece.part.colour" :fill-opacity="dragged?.at === at ? 0.85 : isLit(piece.part.id) ? 0.9 : 0.55" :stroke="isLit(piece.part.id) ? '#17695c' : '#2a1c2c'" :stroke-width="isLit(piece.part.id) ? 1.6 : 0.6"
+        :tabindex="movable ? 0 : undefined" :class="movable ? 'cursor-grab' : ''" :role="movable ? 'button' : undefined" :aria-label="movable ? `${piece.part.name} ${piece.number}: arrow keys move it, R turns it` : undefined" :data-piece="piece.number"
+        @pointerenter="lit.hoverMany('element', litBy(piece.part.id))" @pointerleave="lit.leave()" @pointerdown="take($event, at)" @keydown="walk($event, at)"
+      />
+      <text :x="label.x" :y="size.heightMm - label.y" text-anchor="middle" dominant-baseline="middle" :font-size="numberMm" font-weight="700" fill="#2a1c2c" pointer-events="none">{{ piece.number }}</text>
+    </g>
+  </svg>
+</template>

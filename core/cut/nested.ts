@@ -1,0 +1,48 @@
+/** Parts as a nesting job, and a job's layout as sheets to cut. */
+import { convexHull, cornersAlong } from '../geometry'
+import { fitsOn } from './nest/fitsOn'
+import type { NestJob, NestLayout, NestPart, NestSheet } from './nest/job'
+import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut, type SheetSize } from './sheet'
+
+const ringOf = (outline: CutPart['outline']): NestPart['outline'] => cornersAlong(outline, CHORD_MM).map(({ x, y }): [number, number] => [round(x), round(y)])
+const round = (value: number): number => Math.round(value * 1e4) / 1e4
+
+/** The job of some parts on sheets of one size; parts that fit on no sheet are left out, and say so. */
+export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, heightMm }: SheetSize, marginMm: number, gapMm: number): { readonly job: NestJob | null, readonly leftOut: readonly LeftOut[] } {
+  const sheet: NestSheet = { id: 'sheet', shape: 'rect', width: widthMm, height: heightMm, count: null }
+  const leftOut: LeftOut[] = []
+  const fitting = parts.filter((part) => {
+    const corners = cornersAlong(part.outline, CHORD_MM)
+    const fits = fitsOn(convexHull(corners), { rotations: 'free' }, sheet, marginMm)
+    if (!fits) { const box = boxOf(corners); leftOut.push({ part, why: `${part.name} (${box.widthMm.toFixed(0)} × ${box.heightMm.toFixed(0)} mm) is larger than the sheet within its margin, however it is turned.` }) }
+    return fits
+  })
+  if (fitting.length === 0) return { job: null, leftOut }
+  return {
+    leftOut,
+    job: {
+      name, unit: 'mm', gap: gapMm, margin: marginMm, sheets: [sheet],
+      parts: fitting.map(({ id, outline, holes, quantity, mirror }) => ({ id, outline: ringOf(outline), ...holes.length > 0 && { holes: holes.map(ringOf) }, quantity, rotations: 'free', mirror })),
+    },
+  }
+}
+
+/** Sheets of a layout, pieces numbered sheet by sheet from below. Placements of parts that are not there are left away. */
+export function sheetsOf({ placements }: NestLayout, parts: readonly CutPart[]): CutLayout['sheets'] {
+  const byId = new Map(parts.map((part) => [part.id, part]))
+  const indexes = [...new Set(placements.map(({ sheetIndex }) => sheetIndex))].sort((one, other) => one - other)
+  let number = 0
+  return indexes.map((index): CutSheet => ({
+    plies: 1, cuts: [],
+    pieces: placements.filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part)).sort((one, other) => one.y - other.y || one.x - other.x)
+      .map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, number: number += 1, x, y, rotationDeg, mirrored })),
+  }))
+}
+
+/** A short name for a job's content, by which its layout is found again. @see Fowler, Noll and Vo (FNV-1a) */
+export function jobKey(job: NestJob): string {
+  const text = JSON.stringify(job)
+  let hash = 0x811c9dc5
+  for (let at = 0; at < text.length; at += 1) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193)
+  return `${(hash >>> 0).toString(36)}-${text.length.toString(36)}`
+}

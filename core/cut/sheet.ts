@@ -1,0 +1,43 @@
+import type { Outline, Point } from '../geometry'
+
+/** A flat piece to be cut, so many times: of one outline, colour and decoration. */
+export type CutPart = {
+  readonly id: string
+  readonly decoration: string
+  readonly name: string
+  readonly colour: string
+  readonly outline: Outline
+  readonly holes: readonly Outline[]
+  readonly quantity: number
+  /** May be turned over: both faces are alike. */
+  readonly mirror: boolean
+  /** Indexes of the elements that such pieces make. */
+  readonly members: readonly number[]
+}
+
+/** Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is its own on the whole job. */
+export type CutPiece = { readonly part: CutPart, readonly number: number, readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean }
+
+/** A straight cut across a sheet before pieces are cut out, mm. */
+export type StraightCut = { readonly from: Point, readonly to: Point }
+
+/** A sheet as it is cut; `plies` of the same lie on one another. */
+export type CutSheet = { readonly plies: number, readonly pieces: readonly CutPiece[], readonly cuts: readonly StraightCut[] }
+
+/** A size of sheet to lay on. */
+export type SheetSize = { readonly widthMm: number, readonly heightMm: number }
+
+/** A part that lies on no sheet, and why. */
+export type LeftOut = { readonly part: CutPart, readonly why: string }
+
+export type CutLayout = { readonly sheets: readonly CutSheet[], readonly leftOut: readonly LeftOut[] }
+
+/** The width and height of an outline where it lies, and its lower left corner. */
+export function boxOf(corners: readonly Point[]): { readonly x: number, readonly y: number, readonly widthMm: number, readonly heightMm: number } {
+  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)]
+  const [x, y] = [Math.min(...xs), Math.min(...ys)]
+  return { x, y, widthMm: Math.max(...xs) - x, heightMm: Math.max(...ys) - y }
+}
+
+/** Curves are laid out as chords this near to them, mm. */
+export const CHORD_MM = 0.05

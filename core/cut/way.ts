@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { formatIds, paperIds } from '../material'
+
+/** Ways of cutting pieces from sheets. Discs are cut in sectors, whatever is chosen here. */
+export const CUTTING_WAYS = ['boxes', 'punch', 'template', 'machine'] as const
+export type CuttingWay = (typeof CUTTING_WAYS)[number]
+
+export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string, readonly say: string }>> = {
+  boxes: { name: 'Strips and boxes, by hand', say: 'Straight cuts into strips and boxes, several sheets at once, then the outline: few strokes, some paper lost.' },
+  punch: { name: 'Punch', say: 'Round pieces punched in rows from bands that the punch can reach into.' },
+  template: { name: 'Template and knife', say: 'Outlines laid as close as they go, one sheet at a time: little paper lost, more handwork.' },
+  machine: { name: 'Cutting machine', say: 'Laid as close as they go, cut by the machine.' },
+}
+
+export const MOST_PLIES = 4
+
+/** How a decoration is cut. */
+export const cuttingSchema = z.strictObject({
+  way: z.enum(CUTTING_WAYS).meta({ label: 'Cut by' }),
+  plies: z.number().int().min(1).max(MOST_PLIES).meta({ label: 'Sheets at once', kind: 'count' }),
+})
+
+export type Cutting = z.infer<typeof cuttingSchema>
+
+export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2 }
+
+/** A sheet that was locked: where its pieces lie stays. Parts are named by their decoration and place in its list. */
+export const keptSheetSchema = z.strictObject({
+  paper: z.enum(paperIds),
+  format: z.enum(formatIds),
+  way: z.enum(CUTTING_WAYS),
+  placements: z.array(z.strictObject({ part: z.string().min(1).max(100), x: z.number(), y: z.number(), rotationDeg: z.number(), mirrored: z.boolean() })).min(1).max(2000),
+})
+
+export type KeptSheet = z.infer<typeof keptSheetSchema>
+
+/** What is left of a sheet and worth keeping: its outline, mm, and the colour it has, if any. */
+export const remnantSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(60),
+  paper: z.enum(paperIds),
+  outline: z.array(z.tuple([z.number(), z.number()])).min(3).max(200),
+})
+
+export type Remnant = z.infer<typeof remnantSchema>
+export const MOST_REMNANTS = 60
+
+/** What the studio cuts with. */
+export const cuttingToolsSchema = z.strictObject({
+  marginMm: z.number().min(0).max(30).meta({ label: 'Kept free at the edge', kind: 'length' }),
+  knifeGapMm: z.number().min(0).max(10).meta({ label: 'Between pieces, by hand', kind: 'length' }),
+  machineGapMm: z.number().min(0).max(10).meta({ label: 'Between pieces, by machine', kind: 'length' }),
+  slipMm: z.number().min(0).max(5).meta({ label: 'Slip of each sheet in a stack', kind: 'length' }),
+  throatMm: z.number().min(10).max(200).meta({ label: 'How far the punch reaches in', kind: 'length' }),
+  machineMmPerMin: z.number().min(50).max(60_000).meta({ label: 'Machine cuts, mm a minute', kind: 'count' }),
+})
+
+export type CuttingTools = z.infer<typeof cuttingToolsSchema>
+
+export const STARTING_TOOLS: CuttingTools = { marginMm: 5, knifeGapMm: 1.5, machineGapMm: 0.5, slipMm: 0.5, throatMm: 60, machineMmPerMin: 1200 }

@@ -1,0 +1,162 @@
+/** From decorations to sheets: parts of one paper, size and way of cutting share sheets. */
+import { outlineAreaMm2 } from '../geometry'
+import {
+  CUTTING_WAYS, cuttingMinutes, discDiameterOf, faultsOf, jobKey, layByHand, layPunched, nestJobOf, sheetsOf, strokesOf,
+  type CutLayout, type CutPart, type CutSheet, type Cutting, type CuttingTools, type CuttingWay, type KeptSheet, type LayoutFault, type LeftOut, type NestJob, type NestLayout,
+} from '../cut'
+import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
+import { derive, found, starting, sumOf, type Working } from '../quantity'
+import type { Paperwork } from './paperwork'
+
+/** Layouts that a search has found so far, by the key of their job. */
+export type Nested = Readonly<Record<string, NestLayout>>
+
+/** A way of cutting one decoration by itself, to compare: sheets, strokes and minutes; about, until it was laid out so. */
+export type WayChoice = { readonly way: CuttingWay, readonly sheets: number | null, readonly strokes: number, readonly minutes: number, readonly about: boolean, readonly advised: boolean }
+
+/** Sheets that are cut together. */
+export type CutGroup = {
+  readonly id: string
+  readonly paper: PaperId
+  readonly format: FormatId
+  readonly way: CuttingWay
+  readonly plies: number
+  readonly parts: readonly CutPart[]
+  readonly layout: CutLayout
+  /** Locked sheets that hold, in the order of the first sheets of the layout. */
+  readonly kept: readonly KeptSheet[]
+  /** Locked sheets that no longer hold what they held, and are laid out anew. */
+  readonly released: number
+  /** What a search can lay closer; none when all is done by hand or locked. */
+  readonly search: { readonly key: string, readonly job: NestJob } | null
+  /** Whether a search has laid it; else pieces lie in strips for now. */
+  readonly isNested: boolean
+  readonly sheets: Working
+  readonly strokes: Working
+  readonly minutes: Working
+  /** Share of the paper that becomes pieces. */
+  readonly used: Working
+}
+
+const sizeOf = (format: FormatId): Format => formatOf(format)
+
+/** Both faces of film are alike; wafer has a smooth one, which some pieces need. Print is on one face only. */
+const mayTurnOver = (paper: PaperId, face: string, printed: boolean): boolean => !printed && (paperOf(paper).kind === 'film' || face.startsWith('either'))
+
+/** The parts of a decoration: its classes, with spares. */
+const partsOf = ({ id, paper, classes }: Pick<Paperwork, 'id' | 'paper' | 'classes'>): readonly CutPart[] => classes.map(({ name, outline, holes, colour, needed, spares, face, print, members }, at) => ({
+  id: `${id}/${at}`, decoration: id, name, colour, outline, holes, quantity: needed.value + spares.value, mirror: mayTurnOver(paper, face, print.length > 0), members,
+}))
+
+type CuttingInputs = { readonly paperwork: readonly Pick<Paperwork, 'id' | 'paper' | 'format' | 'classes' | 'cutting'>[], readonly tools: CuttingTools, readonly kept: readonly KeptSheet[], readonly nested: Nested }
+
+/** Groups of decorations that share sheets, each laid out. */
+export function cuttingStage({ paperwork, tools, kept, nested }: CuttingInputs): readonly CutGroup[] {
+  const groups = new Map<string, { readonly paper: PaperId, readonly format: FormatId, readonly cutting: Cutting, readonly parts: CutPart[] }>()
+  for (const each of paperwork) {
+    if (each.classes.length === 0) continue
+    const { paper, format, cutting } = each
+    const id = [paper, format, cutting.way, ...isLaidByHand(cutting.way) ? [cutting.plies] : []].join('-')
+    const group = groups.get(id)
+    if (group) group.parts.push(...partsOf(each))
+    else groups.set(id, { paper, format, cutting, parts: [...partsOf(each)] })
+  }
+  return [...groups].map(([id, { paper, format, cutting, parts }]) => groupOf(id, paper, format, cutting, parts, tools, kept, nested))
+}
+
+const isLaidByHand = (way: CuttingWay): boolean => way === 'boxes' || way === 'punch'
+const gapOf = (way: CuttingWay, { machineGapMm, knifeGapMm }: CuttingTools): number => way === 'machine' ? machineGapMm : knifeGapMm
+
+function groupOf(id: string, paper: PaperId, format: FormatId, { way, plies }: Cutting, parts: readonly CutPart[], tools: CuttingTools, kept: readonly KeptSheet[], nested: Nested): CutGroup {
+  const size = sizeOf(format)
+  const laid = isLaidByHand(way) ? { ...(way === 'boxes' ? layByHand : layPunched)(parts, size, plies, tools), kept: [], released: 0, search: null, isNested: false } : layClosely(parts, size, way, tools, kept.filter((sheet) => sheet.paper === paper && sheet.format === format && sheet.way === way), nested)
+  const { sheets, leftOut, ...state } = laid
+  return { id, paper, format, way, plies: isLaidByHand(way) ? plies : 1, parts, layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, format, tools)) }, ...state, ...figuresOf(sheets, size, way, tools, state.isNested) }
+}
+
+/** Locked sheets first, then what a search has found for the rest; strips and boxes until it has. */
+function layClosely(parts: readonly CutPart[], size: Format, way: CuttingWay, tools: CuttingTools, kept: readonly KeptSheet[], nested: Nested): CutLayout & Pick<CutGroup, 'kept' | 'released' | 'search' | 'isNested'> {
+  const gapMm = gapOf(way, tools)
+  const left = new Map(parts.map(({ id, quantity }) => [id, quantity]))
+  const holding = kept.filter((sheet) => {
+    const { job } = nestJobOf('locked', parts, size, tools.marginMm, gapMm)
+    const counts = new Map<string, number>()
+    for (const { part } of sheet.placements) counts.set(part, (counts.get(part) ?? 0) + 1)
+    const holds = job !== null && [...counts].every(([part, count]) => (left.get(part) ?? 0) >= count) && faultsOf(job, { placements: sheet.placements.map((each) => ({ ...each, sheetIndex: 0, sheetId: 'sheet' })) }).every(({ code }) => code === 'quantity')
+    if (holds) for (const [part, count] of counts) left.set(part, left.get(part)! - count)
+    return holds
+  })
+  const lockedSheets = holding.flatMap((sheet) => sheetsOf({ placements: sheet.placements.map((each) => ({ ...each, sheetIndex: 0, sheetId: 'sheet' })) }, parts))
+  const rest = parts.flatMap((part) => { const quantity = left.get(part.id)!; return quantity > 0 ? [{ ...part, quantity }] : [] })
+  const { job, leftOut } = nestJobOf('sheets', rest, size, tools.marginMm, gapMm)
+  const key = job && jobKey(job)
+  const layout = key === null ? undefined : nested[key]
+  const strips = layout || rest.length === 0 ? null : layByHand(rest, size, 1, { ...tools, knifeGapMm: gapMm })
+  const found = layout ? sheetsOf(layout, rest) : strips?.sheets ?? []
+  const numbered = numberedOn([...lockedSheets, ...found])
+  return { sheets: numbered, leftOut, kept: holding, released: kept.length - holding.length, search: job && key !== null ? { key, job } : null, isNested: layout !== undefined }
+}
+
+function numberedOn(sheets: readonly CutSheet[]): readonly CutSheet[] {
+  let number = 0
+  return sheets.map((sheet) => ({ ...sheet, pieces: sheet.pieces.map((piece) => ({ ...piece, number: number += 1 })) }))
+}
+
+const holeless = ({ outline, holes }: CutPart): number => Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)
+const MM2_PER_DM2 = 10000
+
+function figuresOf(sheets: readonly CutSheet[], size: Format, way: CuttingWay, tools: CuttingTools, isNested: boolean): Pick<CutGroup, 'sheets' | 'strokes' | 'minutes' | 'used'> {
+  const count = found('sheets', sheets.reduce((sum, { plies }) => sum + plies, 0), 'count', isNested ? 'the fewest that the search has found so far' : way === 'punch' ? 'rows of holes counted' : 'strips of boxes laid on sheets, with gaps, margins and slip')
+  const pieces = found('pieces', sheets.reduce((sum, { pieces: on, plies }) => sum + plies * on.reduce((all, { part }) => all + holeless(part), 0), 0) / MM2_PER_DM2, 'area', 'outlines added up')
+  const each = found('a sheet', size.widthMm * size.heightMm / MM2_PER_DM2, 'area', `${size.name}, whole`)
+  return { sheets: count, strokes: strokesOf(sheets, way), minutes: cuttingMinutes(sheets, way, tools), used: derive('paper used', 'share', 'pieces of the paper', '{pieces} ÷ ( {sheets} × {each} )', { pieces, sheets: count, each }, (v) => v.sheets === 0 ? 0 : v.pieces / (v.sheets * v.each)) }
+}
+
+/** What would take a part that fits on no sheet: a larger format of its paper, or making it of two. */
+function withRemedy({ part, why }: LeftOut, paper: PaperId, format: FormatId, tools: CuttingTools): LeftOut {
+  if (!why.includes('larger')) return { part, why }
+  const larger = paperOf(paper).formats.filter((id) => id !== format && nestJobOf('', [part], formatOf(id), tools.marginMm, 0).job !== null)
+  return { part, why: `${why} ${larger.length > 0 ? `It fits on ${larger.map((id) => formatOf(id).name).join(' or ')}.` : 'No size of this paper takes it: make it of two pieces that overlap.'}` }
+}
+
+/** How much of a sheet becomes pieces when outlines are laid closely, before that is tried. */
+const USUAL_FILL = starting('usual share of the paper', 0.7, 'share', 'guess')
+const PUNCH_FROM = 12
+
+/** Every way for one decoration alone, and which is advised: the one that costs least in paper and time, a machine only when it is chosen already. */
+export function wayChoices(work: Pick<Paperwork, 'id' | 'paper' | 'format' | 'classes' | 'cutting'>, tools: CuttingTools, sheetEach: number, hour: number): readonly WayChoice[] {
+  const parts = partsOf(work)
+  const size = sizeOf(work.format)
+  if (parts.length === 0) return []
+  const choices = CUTTING_WAYS.map((way): Omit<WayChoice, 'advised'> => {
+    const plies = work.cutting.plies
+    if (isLaidByHand(way)) {
+      const { sheets, leftOut } = (way === 'boxes' ? layByHand : layPunched)(parts, size, plies, tools)
+      return { way, about: false, sheets: leftOut.length > 0 ? null : sheets.reduce((sum, each) => sum + each.plies, 0), strokes: strokesOf(sheets, way).value, minutes: cuttingMinutes(sheets, way, tools).value }
+    }
+    const area = parts.reduce((sum, part) => sum + part.quantity * holeless(part), 0)
+    const { leftOut } = nestJobOf('', parts, size, tools.marginMm, 0)
+    const flat: CutSheet = { plies: 1, cuts: [], pieces: parts.flatMap((part) => Array.from({ length: part.quantity }, (_, number) => ({ part, number, x: 0, y: 0, rotationDeg: 0, mirrored: false }))) }
+    const about = Math.ceil(area / (USUAL_FILL.value * size.widthMm * size.heightMm))
+    const sheets = Array.from({ length: about }, (_, at): CutSheet => at === 0 ? flat : { ...flat, pieces: [] })
+    return { way, about: true, sheets: leftOut.length > 0 ? null : about, strokes: strokesOf(sheets, way).value, minutes: cuttingMinutes(sheets, way, tools).value }
+  })
+  const costOf = ({ sheets, minutes }: Omit<WayChoice, 'advised'>): number => sheets === null ? Infinity : sheets * sheetEach + minutes / 60 * hour
+  const isRound = parts.every((part) => discDiameterOf(part) !== null) && parts.reduce((sum, { quantity }) => sum + quantity, 0) >= PUNCH_FROM
+  const candidates = choices.filter(({ way }) => way === 'boxes' || way === 'template' || (way === 'punch' && isRound) || (way === 'machine' && work.cutting.way === 'machine'))
+  const best = candidates.reduce((one, other) => costOf(other) < costOf(one) ? other : one)
+  return choices.map((each) => ({ ...each, advised: each === best && costOf(each) < Infinity }))
+}
+
+/** What is wrong with where the pieces of one sheet of a group lie, if they were laid so: too close, over the edge. Indexes are those of the placements. */
+export function sheetFaults({ parts, format, way }: Pick<CutGroup, 'parts' | 'format' | 'way'>, placements: KeptSheet['placements'], tools: CuttingTools): readonly LayoutFault[] {
+  const { job } = nestJobOf('sheet', parts, sizeOf(format), tools.marginMm, gapOf(way, tools))
+  return job ? faultsOf(job, { placements: placements.map((each) => ({ ...each, sheetIndex: 0, sheetId: 'sheet' })) }).filter(({ code }) => code !== 'quantity') : []
+}
+
+/** A sheet as it is kept when it is locked. */
+export const keptSheetOf = ({ paper, format, way }: Pick<CutGroup, 'paper' | 'format' | 'way'>, { pieces }: CutSheet): KeptSheet =>
+  ({ paper, format, way, placements: pieces.map(({ part, x, y, rotationDeg, mirrored }) => ({ part: part.id, x, y, rotationDeg, mirrored })) })
+
+/** Sheets of all groups. */
+export const allSheets = (groups: readonly CutGroup[]): Working => sumOf('sheets', 'count', 'sheets cut together added up', groups.map(({ sheets, paper, format }) => ({ ...sheets, label: `${formatOf(format).name} of ${paperOf(paper).name}` })))
