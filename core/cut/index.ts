@@ -4,6 +4,7 @@ export { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutS
 export { layByHand } from './byHand'
 export { discDiameterOf, layPunched } from './punched'
 export { jobKey, nestJobOf, sheetsOf } from './nested'
+export { inCuttingOrder, knifeLines, travelMm, type KnifeLine } from './order'
 export { cuttingMinutes, strokesOf } from './work'
 export { faultSentence, faultsOf, type LayoutFault } from './nest/checkLayout'
 export { jobSentence, nestJobSchema, nestLayoutSchema, type JobProblem, type NestJob, type NestLayout, type NestPart, type NestPlacement, type NestSheet } from './nest/job'

@@ -2,6 +2,7 @@
 import { convexHull, cornersAlong } from '../geometry'
 import { fitsOn } from './nest/fitsOn'
 import type { NestJob, NestLayout, NestPart, NestSheet } from './nest/job'
+import { inCuttingOrder } from './order'
 import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut, type SheetSize } from './sheet'
 
 const ringOf = (outline: CutPart['outline']): NestPart['outline'] => cornersAlong(outline, CHORD_MM).map(({ x, y }): [number, number] => [round(x), round(y)])
@@ -27,15 +28,15 @@ export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, he
   }
 }
 
-/** Sheets of a layout, pieces numbered sheet by sheet from below. Placements of parts that are not there are left away. */
+/** Sheets of a layout, pieces numbered sheet by sheet in the order of cutting. Placements of parts that are not there are left away. */
 export function sheetsOf({ placements }: NestLayout, parts: readonly CutPart[]): CutLayout['sheets'] {
   const byId = new Map(parts.map((part) => [part.id, part]))
   const indexes = [...new Set(placements.map(({ sheetIndex }) => sheetIndex))].sort((one, other) => one - other)
   let number = 0
   return indexes.map((index): CutSheet => ({
     plies: 1, cuts: [],
-    pieces: placements.filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part)).sort((one, other) => one.y - other.y || one.x - other.x)
-      .map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, number: number += 1, x, y, rotationDeg, mirrored })),
+    pieces: inCuttingOrder(placements.filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part)).map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, x, y, rotationDeg, mirrored })))
+      .map((piece) => ({ ...piece, number: number += 1 })),
   }))
 }
 

@@ -40,4 +40,4 @@ export function boxOf(corners: readonly Point[]): { readonly x: number, readonly
 }
 
 /** Curves are laid out as chords this near to them, mm. */
-export const CHORD_MM = 0.05
+export const CHORD_MM = 0.01

@@ -9,7 +9,7 @@ const STRAIGHT = '#a8283a'
 
 /** Where a piece's number stands: well inside it, though it be hollow. */
 export function insideOf(piece: CutPiece): Point {
-  const corners = cornersAlong(laidOut(piece.part.outline, piece), CHORD_MM * 8)
+  const corners = cornersAlong(laidOut(piece.part.outline, piece), CHORD_MM * 40)
   const middle = { x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length, y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length }
   if (isInside(middle, corners)) return middle
   const crossings = corners.flatMap((one, at) => {
@@ -22,7 +22,7 @@ export function insideOf(piece: CutPiece): Point {
 
 /** How high a piece's number may be, so that it stays inside. */
 export function numberHeightMm({ part }: CutPiece, mostMm: number): number {
-  const { widthMm, heightMm } = boxOf(cornersAlong(part.outline, CHORD_MM * 8))
+  const { widthMm, heightMm } = boxOf(cornersAlong(part.outline, CHORD_MM * 40))
   return Math.max(1.6, Math.min(mostMm, Math.min(widthMm, heightMm) * 0.36))
 }
 

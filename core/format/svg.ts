@@ -1,10 +1,14 @@
-import { flipMove, type Outline } from '../geometry'
+import { flipMove, withShortArcs, type Outline } from '../geometry'
 import type { Picture, Shape } from '../draw'
 
 const number = (value: number): string => String(Math.round(value * 1000) / 1000)
 
+/** Ends are rounded; of a half circle that would move its middle by a tenth of a millimetre. */
+const LONGEST_ARC_DEG = 150
+
 /** SVG path data of an outline in the picture's own mm, y already running down. Arcs stay arcs. */
-export function pathData({ start, segments }: Outline): string {
+export function pathData(outline: Outline): string {
+  const { start, segments } = withShortArcs(outline, LONGEST_ARC_DEG)
   const parts = [`M${number(start.x)} ${number(start.y)}`]
   for (const segment of segments) {
     const to = `${number(segment.to.x)} ${number(segment.to.y)}`

@@ -112,21 +112,41 @@ export function convexHull<Corner extends Point>(points: readonly Corner[]): rea
 /** Above 0 when three points turn to the left. */
 const turn = (one: Point, two: Point, three: Point): number => (two.x - one.x) * (three.y - one.y) - (two.y - one.y) * (three.x - one.x)
 
+/** The middle of the circle that an arc is of. */
+function centreOf(from: Point, { to, turnDeg }: Extract<Segment, { kind: 'arc' }>): Point {
+  const off = Math.tan((180 - Math.abs(turnDeg)) / 2 * RADIANS) / 2 * Math.sign(turnDeg)
+  return { x: from.x + (to.x - from.x) / 2 - (to.y - from.y) * off, y: from.y + (to.y - from.y) / 2 + (to.x - from.x) * off }
+}
+
+/** Points that part an arc into equal steps, its end left out. */
+function alongArc(from: Point, segment: Extract<Segment, { kind: 'arc' }>, steps: number): readonly Point[] {
+  const centre = centreOf(from, segment)
+  const beginDeg = Math.atan2(from.y - centre.y, from.x - centre.x) / RADIANS
+  return Array.from({ length: steps - 1 }, (_, step) => pointAt(centre, beginDeg + segment.turnDeg * (step + 1) / steps, segment.radius))
+}
+
+/** The same outline with no arc of more than an angle: long arcs are badly told by their ends alone. */
+export function withShortArcs({ start, segments }: Outline, mostDeg: number): Outline {
+  let from = start
+  return {
+    start,
+    segments: segments.flatMap((segment): readonly Segment[] => {
+      const begin = from
+      from = segment.to
+      const steps = segment.kind === 'arc' ? Math.ceil(Math.abs(segment.turnDeg) / mostDeg) : 1
+      if (segment.kind === 'line' || steps <= 1) return [segment]
+      return [...alongArc(begin, segment, steps), segment.to].map((to) => ({ ...segment, to, turnDeg: segment.turnDeg / steps }))
+    }),
+  }
+}
+
 /** Corners along a closed outline, arcs as chords that stay within a tolerance of them; the first point is not repeated. */
 export function cornersAlong({ start, segments }: Outline, toleranceMm: number): readonly Point[] {
   const corners: Point[] = []
   let from = start
   for (const segment of segments) {
     corners.push(from)
-    if (segment.kind === 'arc') {
-      const turn = segment.turnDeg * RADIANS
-      const steps = Math.max(1, Math.ceil(Math.abs(turn) / (2 * Math.acos(1 - Math.min(1, toleranceMm / segment.radius)))))
-      const chord = { x: segment.to.x - from.x, y: segment.to.y - from.y }
-      const off = Math.tan((Math.PI - Math.abs(turn)) / 2) / 2 * Math.sign(turn)
-      const centre = { x: from.x + chord.x / 2 - chord.y * off, y: from.y + chord.y / 2 + chord.x * off }
-      const begin = Math.atan2(from.y - centre.y, from.x - centre.x)
-      for (let step = 1; step < steps; step += 1) corners.push({ x: centre.x + segment.radius * Math.cos(begin + turn * step / steps), y: centre.y + segment.radius * Math.sin(begin + turn * step / steps) })
-    }
+    if (segment.kind === 'arc') corners.push(...alongArc(from, segment, Math.max(1, Math.ceil(Math.abs(segment.turnDeg) * RADIANS / (2 * Math.acos(1 - Math.min(1, toleranceMm / segment.radius)))))))
     from = segment.to
   }
   const last = corners.at(-1)

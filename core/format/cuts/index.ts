@@ -1,0 +1,2 @@
+export { writeDxf } from './dxf'
+export { writePlotter } from './plotter'
