@@ -4,6 +4,7 @@ export { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutS
 export { layByHand } from './byHand'
 export { discDiameterOf, layPunched } from './punched'
 export { jobKey, nestJobOf, sheetsOf } from './nested'
+export { checkMachineJob, MACHINE_ORDERS, machineJob, machineReportSchema, machineSentence, type MachineJob, type MachineOrder, type MachineReport } from './machine'
 export { inCuttingOrder, knifeLines, travelMm, type KnifeLine } from './order'
 export { cuttingMinutes, strokesOf } from './work'
 export { faultSentence, faultsOf, type LayoutFault } from './nest/checkLayout'

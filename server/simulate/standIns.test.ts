@@ -70,9 +70,9 @@ describe('the simulated forecast', () => {
 describe('switching stand-ins', () => {
   it('keeps what it was switched to, and knows only its own faults', () => {
     const before = standIns()
-    expect(switchStandIns({ sensor: 'silent', forecast: 'slow' })).toEqual(standIns())
-    expect(standIns()).toEqual({ sensor: 'silent', forecast: 'slow' })
-    expect(standInsSchema.safeParse({ sensor: 'melted', forecast: 'none' }).success).toBe(false)
+    expect(switchStandIns({ sensor: 'silent', forecast: 'slow', cutter: 'none' })).toEqual(standIns())
+    expect(standIns()).toEqual({ sensor: 'silent', forecast: 'slow', cutter: 'none' })
+    expect(standInsSchema.safeParse({ sensor: 'melted', forecast: 'none', cutter: 'none' }).success).toBe(false)
     expect(standInsSchema.safeParse({ sensor: 'none' }).success).toBe(false)
     switchStandIns(before)
   })

@@ -3,12 +3,13 @@ import { z } from 'zod'
 
 const SENSOR_FAULTS = ['none', 'off', 'nonsense', 'unreadable', 'jumping', 'silent', 'dropped'] as const
 const FORECAST_FAULTS = ['none', 'refused', 'unreadable', 'nonsense', 'short', 'slow'] as const
+const CUTTER_FAULTS = ['none', 'blade', 'slip', 'lost'] as const
 
-export const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS) })
+export const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS), cutter: z.enum(CUTTER_FAULTS) })
 
 export type StandIns = z.infer<typeof standInsSchema>
 
-let current: StandIns = { sensor: 'none', forecast: 'none' }
+let current: StandIns = { sensor: 'none', forecast: 'none', cutter: 'none' }
 
 export const standIns = (): StandIns => current
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LoaderCircle, Lock, LockOpen, Search, Square } from '@lucide/vue'
+import { Download, LoaderCircle, Lock, LockOpen, Search, Square } from '@lucide/vue'
 import { computed } from 'vue'
 import { WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
@@ -9,12 +9,16 @@ import SheetPrint from '~/components/ui/SheetPrint.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { useNesting } from '~/stores/nesting'
+import { saveDrawing, savePlotter } from '~/files/cuts'
+import { useCutter } from '~/stores/cutter'
+import MachinePanel from './MachinePanel.vue'
 import SheetDrawing from './SheetDrawing.vue'
 
 /** Sheets that are cut together: how many, how, and every one to scale. */
 const props = defineProps<{ group: CutGroup }>()
 const { plan, commission, workshop, editOption } = usePlanned()
 const nesting = useNesting()
+const cutter = useCutter()
 
 const size = computed(() => formatOf(props.group.format))
 const words = computed(() => WAY_WORDS[props.group.way])
@@ -96,15 +100,17 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
       <template v-if="group.released > 0"> {{ group.released === 1 ? 'One locked sheet' : `${group.released} locked sheets` }} no longer held what was planned, and {{ group.released === 1 ? 'is' : 'are' }} laid anew.</template>
     </p>
     <ul v-if="group.layout.leftOut.length > 0" class="mb-2 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.92rem]"><li v-for="({ part, why }) in group.layout.leftOut" :key="part.id">On no sheet: {{ why }}</li></ul>
+    <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" />
     <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
       <li v-for="(sheet, at) in group.layout.sheets" :key="at" data-testid="cut-sheet">
-        <SheetDrawing :sheet="sheet" :size="size" :name="`Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
+        <SheetDrawing :sheet="sheet" :size="size" :name="`Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
         <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
           <span>sheet {{ at + 1 }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>
+          <button v-if="group.way === 'machine'" type="button" class="figure-link" :aria-label="`Knife path of sheet ${at + 1}`" @click="savePlotter(sheet, commission.brief.name, at + 1)">knife path</button>
           <button v-if="isLaidClosely" type="button" class="figure-link flex min-h-8 items-center gap-1" :aria-pressed="isKept(at)" @click="isKept(at) ? unlock(at) : lock(at)"><component :is="isKept(at) ? Lock : LockOpen" class="size-3.5" aria-hidden="true" />{{ isKept(at) ? 'locked' : 'lock' }}</button>
         </p>
       </li>
     </ol>
-    <details class="mt-2 text-[0.92rem]"><summary class="figure-link w-fit list-none">Print these sheets at true size</summary><div class="mt-2 max-w-72"><SheetPrint :sheets="pictures" :title="`${commission.brief.name}: sheets`" :name="commission.brief.name" :ending="`-${group.paper}-${group.way}`" :mark="group.id" /></div></details>
+    <details class="mt-2 text-[0.92rem]"><summary class="figure-link w-fit list-none">Print or save these sheets at true size</summary><div class="mt-2 max-w-72"><SheetPrint :sheets="pictures" :title="`${commission.brief.name}: sheets`" :name="commission.brief.name" :ending="`-${group.paper}-${group.way}`" :mark="group.id" /><button type="button" class="button mt-2" :data-testid="`${group.id}-dxf`" @click="saveDrawing(group.layout.sheets, size, commission.brief.name, `-${group.paper}-${group.way}`)"><Download class="size-4.5" aria-hidden="true" />DXF</button></div></details>
   </section>
 </template>

@@ -13,6 +13,9 @@ const props = defineProps<{
   name: string
   locked: boolean
   movable: boolean
+  /** Numbers of pieces that the machine has cut, and that it spoiled. */
+  cut?: readonly number[]
+  spoiled?: readonly number[]
   /** Elements on the stand that a part makes. */
   litBy: (part: string) => readonly number[]
   /** Pieces that would be in the way, were the pieces laid so. */
@@ -70,6 +73,8 @@ function walk(event: KeyboardEvent, at: number): void {
   if (props.wrong(moved).size === 0) emit('move', moved)
 }
 
+/** A piece's number, with what became of it: never by colour alone. */
+const mark = (number: number): string => props.cut?.includes(number) ? `${number} ✓` : props.spoiled?.includes(number) ? `${number} ✗` : String(number)
 const isLit = (part: string): boolean => props.litBy(part).some((index) => lit.isLit('element', index))
 </script>
 
@@ -82,11 +87,11 @@ const isLit = (part: string): boolean => props.litBy(part).some((index) => lit.i
     <line v-for="({ from, to }, at) in sheet.cuts" :key="`cut${at}`" :x1="from.x" :y1="size.heightMm - from.y" :x2="to.x" :y2="size.heightMm - to.y" stroke="#a8283a" stroke-opacity="0.55" stroke-width="0.6" stroke-dasharray="4 2" />
     <g v-for="{ at, piece, d, label, numberMm } in paths" :key="at">
       <path
-        :d="d" fill-rule="evenodd" :fill="wrong.has(at) ? '#a8283a' : piece.part.colour" :fill-opacity="dragged?.at === at ? 0.85 : isLit(piece.part.id) ? 0.9 : 0.55" :stroke="isLit(piece.part.id) ? '#17695c' : '#2a1c2c'" :stroke-width="isLit(piece.part.id) ? 1.6 : 0.6"
+        :d="d" fill-rule="evenodd" :fill="wrong.has(at) ? '#a8283a' : piece.part.colour" :fill-opacity="cut?.includes(piece.number) ? 0.18 : dragged?.at === at ? 0.85 : isLit(piece.part.id) ? 0.9 : 0.55" :stroke="isLit(piece.part.id) ? '#17695c' : '#2a1c2c'" :stroke-width="isLit(piece.part.id) ? 1.6 : 0.6"
         :tabindex="movable ? 0 : undefined" :class="movable ? 'cursor-grab' : ''" :role="movable ? 'button' : undefined" :aria-label="movable ? `${piece.part.name} ${piece.number}: arrow keys move it, R turns it` : undefined" :data-piece="piece.number"
         @pointerenter="lit.hoverMany('element', litBy(piece.part.id))" @pointerleave="lit.leave()" @pointerdown="take($event, at)" @keydown="walk($event, at)"
       />
-      <text :x="label.x" :y="size.heightMm - label.y" text-anchor="middle" dominant-baseline="middle" :font-size="numberMm" font-weight="700" fill="#2a1c2c" pointer-events="none">{{ piece.number }}</text>
+      <text :x="label.x" :y="size.heightMm - label.y" text-anchor="middle" dominant-baseline="middle" :font-size="numberMm" font-weight="700" fill="#2a1c2c" pointer-events="none">{{ mark(piece.number) }}</text>
     </g>
   </svg>
 </template>
