@@ -6,6 +6,7 @@ import { sameCuts } from '#core/cut'
 import PieceTable from '~/components/cut/PieceTable.vue'
 import DiscDrawing from '~/components/cut/DiscDrawing.vue'
 import GroupSection from '~/components/cut/GroupSection.vue'
+import ToolsSection from '~/components/cut/ToolsSection.vue'
 import WaysSection from '~/components/cut/WaysSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -53,8 +54,8 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
         </section>
         <p v-if="plan.discs.length > 0" class="w-full text-[0.88rem] text-ink-soft">A dashed ring marks a spare.<template v-if="plan.discs.some(({ freeDeg }) => freeDeg > 0)"> Parts with a dashed edge stay whole: keep them dry for test strips and the next job.</template></p>
       </div>
-      <div v-if="plan.groups.length > 0" class="grid min-w-0 content-start gap-7 xl:col-start-1">
-        <WaysSection />
+      <div v-if="plan.groups.length > 0" class="grid min-w-0 content-start gap-7 xl:col-span-2">
+        <div class="grid gap-3"><WaysSection /><ToolsSection /></div>
         <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
       </div>
       <aside class="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1" aria-label="Sizes, shelf and print">

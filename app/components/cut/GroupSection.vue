@@ -65,6 +65,12 @@ function lock(at: number): void {
   editOption('lock sheet', (option) => { option.keptSheets.push(kept) })
 }
 
+/** A sheet that goes to the machine stays as it is, and so do those before it: their pieces keep their numbers. */
+function lockUntil(at: number): void {
+  const kept = props.group.layout.sheets.slice(props.group.kept.length, at + 1).map((sheet) => keptSheetOf(props.group, sheet))
+  if (kept.length > 0) editOption('lock sheets', (option) => { option.keptSheets.push(...kept) })
+}
+
 /** Locked sheets stand in the option's list in the order of the group's. */
 function placeInList(at: number): number {
   const ours = JSON.stringify(props.group.kept[at])
@@ -90,17 +96,17 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
     <p class="mb-2 text-[0.92rem] text-ink-soft">
       <FigureLink :working="group.used" after=" of the paper becomes pieces" />, <template v-if="group.way !== 'machine'"><FigureLink :working="group.strokes" after=" strokes" />, </template>about <FigureLink :working="group.minutes" />.
       <template v-if="isLaidClosely && progress">
-        <span class="whitespace-nowrap" role="status">{{ isSearching ? `Laying it closer, ${seconds} s: ${saved}.` : `Laid for ${seconds} s: ${saved}.` }}</span>
+        <span role="status">{{ isSearching ? `Laying it closer, ${seconds} s: ${saved}.` : `Laid for ${seconds} s: ${saved}.` }}</span>
         <button v-if="isSearching" type="button" class="figure-link ml-1.5" @click="nesting.pause()"><Square class="mr-0.5 inline size-3" aria-hidden="true" />Stop</button>
         <button v-else type="button" class="figure-link ml-1.5" @click="nesting.goOn(group.search!.key)"><Search class="mr-0.5 inline size-3.5" aria-hidden="true" />Look for closer</button>
       </template>
       <template v-else-if="isLaidClosely && group.search">
-        <span class="whitespace-nowrap" role="status"><LoaderCircle class="mr-0.5 inline size-3.5" aria-hidden="true" />In strips for now; laid closer in a moment.</span>
+        <span role="status"><LoaderCircle class="mr-0.5 inline size-3.5" aria-hidden="true" />In strips for now; laid closer in a moment.</span>
       </template>
       <template v-if="group.released > 0"> {{ group.released === 1 ? 'One locked sheet' : `${group.released} locked sheets` }} no longer held what was planned, and {{ group.released === 1 ? 'is' : 'are' }} laid anew.</template>
     </p>
     <ul v-if="group.layout.leftOut.length > 0" class="mb-2 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.92rem]"><li v-for="({ part, why }) in group.layout.leftOut" :key="part.id">On no sheet: {{ why }}</li></ul>
-    <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" />
+    <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" @sent="lockUntil" />
     <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
       <li v-for="(sheet, at) in group.layout.sheets" :key="at" data-testid="cut-sheet">
         <SheetDrawing :sheet="sheet" :size="size" :name="`Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />

@@ -11,6 +11,7 @@ import { usePreferences } from '~/stores/preferences'
 
 /** The cutting machine beside its sheets: sending, watching, and what to do when it stops. */
 const props = defineProps<{ group: CutGroup }>()
+const emit = defineEmits<{ sent: [sheet: number] }>()
 const { commission, workshop } = usePlanned()
 const cutter = useCutter()
 const preferences = usePreferences()
@@ -32,7 +33,9 @@ function send(at: number, fresh: boolean): void {
   const { cut, spoiled: bad } = stateOf(at)
   if (fresh) cutter.startAgain(nameOf(at))
   const job = machineJob(`${commission.value.brief.name}, sheet ${at + 1}`, props.group.layout.sheets[at]!, formatOf(props.group.format), workshop.value.tools.machineMmPerMin, OVERCUT_MM, (number) => !cut.includes(number) && (fresh || !bad.includes(number)))
-  if (job.lines.length > 0) void cutter.send(nameOf(at), job)
+  if (job.lines.length === 0) return
+  emit('sent', at)
+  void cutter.send(nameOf(at), job)
 }
 
 /** Numbers of pieces as people say them: "1 to 5 and 8". */

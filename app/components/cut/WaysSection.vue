@@ -26,7 +26,7 @@ const text = ({ sheets, strokes, minutes, about, way }: WayChoice): string => sh
   <section aria-labelledby="ways">
     <h2 id="ways" class="part-title mb-1">How each is cut</h2>
     <ul class="grid gap-2">
-      <li v-for="{ made, choices } in rows" :key="made.id" class="grid grid-cols-[minmax(7rem,10rem)_1fr] items-baseline gap-x-3 sm:grid-cols-[10rem_minmax(16rem,26rem)_auto]">
+      <li v-for="{ made, choices } in rows" :key="made.id" class="grid grid-cols-[minmax(7rem,10rem)_1fr] items-baseline gap-x-3 sm:grid-cols-[10rem_minmax(12rem,34rem)_auto] sm:justify-start">
         <b class="text-[0.94rem]">{{ made.name }}</b>
         <label class="block"><span class="sr-only">{{ made.name }} is cut by</span>
           <select class="field-input" :value="made.cutting.way" :data-testid="`way-${made.id}`" @change="choose(made.id, ($event.target as HTMLSelectElement).value as CuttingWay)">
