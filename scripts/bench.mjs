@@ -9,6 +9,9 @@ const [only, name = '', seconds = '30'] = process.argv.slice(2)
 const { path } = await bundleOf('bench/nest/nestBench.ts')
 const { nestBench } = await import(path)
 nestBench(process.stdout, name, Number(seconds))
+const memory = await bundleOf('bench/nest/memory.ts')
+const script = `const { nestMemory } = await import(${JSON.stringify(memory.path)}); console.log('heap after every ten of 100 searches, MB: ' + nestMemory(globalThis.gc).map((used) => used.toFixed(1)).join(' '))`
+spawnSync(process.execPath, ['--expose-gc', '--input-type=module', '-e', script], { cwd: root, stdio: 'inherit' })
 if (only === 'nest') process.exit(0)
 
 ensureBuilt()

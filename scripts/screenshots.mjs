@@ -18,7 +18,6 @@ const leaf = (name) => ({ name, path: `/${name}`, size: LAPTOP })
 const onPhone = (name) => ({ name: `${name}-phone`, path: `/${name}`, size: PHONE })
 const views = [
   ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'deliver'].map(leaf),
-  { name: 'collar', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Torn ruffle/ }).click() },
   { name: 'bouquet', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Quince/ }).click() },
   { name: 'beginnings', path: '/beginnings', size: { width: 1280, height: 1180 }, then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor() },
   { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },

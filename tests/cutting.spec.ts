@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser'
 import { downloaded, expect, figureOf, fill, openLeaf, settled, test, turnTo } from './studio'
 
-const standIns = (cutter: string) => ({ sensor: 'none', forecast: 'none', cutter })
+const standIns = (cutter: string) => ({ cutter })
 
 test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
   await openLeaf(page, 'cut')
@@ -60,6 +60,18 @@ test('a piece is moved by keys, its sheet is locked by that, and a piece never g
   expect(await group.locator('path[data-piece]').last().getAttribute('d')).toBe(place)
   await group.getByRole('button', { name: 'locked' }).click()
   await expect(group.getByRole('button', { name: 'lock', exact: true })).toBeVisible()
+})
+
+test('what is left of a sheet is kept in stock for the next commission, and used up', async ({ page }) => {
+  await openLeaf(page, 'cut')
+  const left = page.getByTestId('offcuts')
+  await expect(left).toContainText(/About [\d.]+ g of offcuts; [\d.]+ g of them go into glue/)
+  await left.getByRole('button', { name: 'Keep in stock' }).first().click()
+  const kept = left.getByRole('button', { name: /is used up/ })
+  await expect(kept.first()).toBeVisible()
+  const count = await kept.count()
+  await kept.first().click()
+  await expect(kept).toHaveCount(count - 1)
 })
 
 test('the machine cuts a sheet, breaks its blade, and the rest is cut after', async ({ page, request }) => {

@@ -6,6 +6,7 @@ import { sameCuts } from '#core/cut'
 import PieceTable from '~/components/cut/PieceTable.vue'
 import DiscDrawing from '~/components/cut/DiscDrawing.vue'
 import GroupSection from '~/components/cut/GroupSection.vue'
+import OffcutSection from '~/components/cut/OffcutSection.vue'
 import ToolsSection from '~/components/cut/ToolsSection.vue'
 import WaysSection from '~/components/cut/WaysSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
@@ -57,6 +58,7 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
       <div v-if="plan.groups.length > 0" class="grid min-w-0 content-start gap-7 xl:col-span-2">
         <div class="grid gap-3"><WaysSection /><ToolsSection /></div>
         <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
+        <OffcutSection />
       </div>
       <aside class="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1" aria-label="Sizes, shelf and print">
         <section v-if="plan.cutList.sizeClasses.length > 0">

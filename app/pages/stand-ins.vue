@@ -17,7 +17,7 @@ const problem = ref('')
 onMounted(async () => { current.value = await (await fetch('/api/stand-ins')).json() as StandIns })
 
 async function change(which: keyof StandIns, fault: string): Promise<void> {
-  const response = await fetch('/api/stand-ins', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...current.value, [which]: fault }) })
+  const response = await fetch('/api/stand-ins', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ [which]: fault }) })
   problem.value = response.ok ? '' : 'The stand-in did not take it.'
   if (response.ok) current.value = await response.json() as StandIns
 }

@@ -1,15 +1,22 @@
 /** Parts as a nesting job, and a job's layout as sheets to cut. */
-import { convexHull, cornersAlong } from '../geometry'
+import { convexHull, cornersAlong, polyline, type Point } from '../geometry'
 import { fitsOn } from './nest/fitsOn'
 import type { NestJob, NestLayout, NestPart, NestSheet } from './nest/job'
 import { inCuttingOrder } from './order'
 import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut, type SheetSize } from './sheet'
+import type { Remnant } from './way'
 
 const ringOf = (outline: CutPart['outline']): NestPart['outline'] => cornersAlong(outline, CHORD_MM).map(({ x, y }): [number, number] => [round(x), round(y)])
 const round = (value: number): number => Math.round(value * 1e4) / 1e4
 
-/** The job of some parts on sheets of one size; parts that fit on no sheet are left out, and say so. */
-export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, heightMm }: SheetSize, marginMm: number, gapMm: number): { readonly job: NestJob | null, readonly leftOut: readonly LeftOut[] } {
+/** A remnant's outline from the lower left of its box. */
+function fromCorner(outline: Remnant['outline']): Remnant['outline'] {
+  const { x, y } = boxOf(outline.map(([cornerX, cornerY]) => ({ x: cornerX, y: cornerY })))
+  return outline.map(([cornerX, cornerY]) => [cornerX - x, cornerY - y])
+}
+
+/** The job of some parts on sheets of one size, remnants first; parts that fit on no sheet are left out, and say so. */
+export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, heightMm }: SheetSize, marginMm: number, gapMm: number, remnants: readonly Remnant[] = []): { readonly job: NestJob | null, readonly leftOut: readonly LeftOut[] } {
   const sheet: NestSheet = { id: 'sheet', shape: 'rect', width: widthMm, height: heightMm, count: null }
   const leftOut: LeftOut[] = []
   const fitting = parts.filter((part) => {
@@ -22,22 +29,29 @@ export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, he
   return {
     leftOut,
     job: {
-      name, unit: 'mm', gap: gapMm, margin: marginMm, sheets: [sheet],
+      name, unit: 'mm', gap: gapMm, margin: marginMm, sheets: [...remnants.map(({ id, outline }): NestSheet => ({ id, shape: 'remnant', outline: fromCorner(outline), count: 1 })), sheet],
       parts: fitting.map(({ id, outline, holes, quantity, mirror }) => ({ id, outline: ringOf(outline), ...holes.length > 0 && { holes: holes.map(ringOf) }, quantity, rotations: 'free', mirror })),
     },
   }
 }
 
 /** Sheets of a layout, pieces numbered sheet by sheet in the order of cutting. Placements of parts that are not there are left away. */
-export function sheetsOf({ placements }: NestLayout, parts: readonly CutPart[]): CutLayout['sheets'] {
+export function sheetsOf({ placements }: NestLayout, parts: readonly CutPart[], remnants: readonly Remnant[] = []): CutLayout['sheets'] {
   const byId = new Map(parts.map((part) => [part.id, part]))
   const indexes = [...new Set(placements.map(({ sheetIndex }) => sheetIndex))].sort((one, other) => one - other)
   let number = 0
   return indexes.map((index): CutSheet => ({
-    plies: 1, cuts: [],
+    plies: 1, cuts: [], ...remnantOf(placements.find(({ sheetIndex }) => sheetIndex === index)!.sheetId, remnants),
     pieces: inCuttingOrder(placements.filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part)).map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, x, y, rotationDeg, mirrored })))
       .map((piece) => ({ ...piece, number: number += 1 })),
   }))
+}
+
+function remnantOf(sheetId: string, remnants: readonly Remnant[]): Pick<CutSheet, 'remnant'> {
+  const found = remnants.find(({ id }) => id === sheetId)
+  if (!found) return {}
+  const corners = fromCorner(found.outline).map(([x, y]) => ({ x, y })) as [Point, ...Point[]]
+  return { remnant: { id: found.id, name: found.name, outline: polyline(corners, true) } }
 }
 
 /** A short name for a job's content, by which its layout is found again. @see Fowler, Noll and Vo (FNV-1a) */

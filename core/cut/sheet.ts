@@ -1,4 +1,4 @@
-import type { Outline, Point } from '../geometry'
+import { cornersAlong, type Outline, type Point } from '../geometry'
 
 /** A flat piece to be cut, so many times: of one outline, colour and decoration. */
 export type CutPart = {
@@ -22,10 +22,21 @@ export type CutPiece = { readonly part: CutPart, readonly number: number, readon
 export type StraightCut = { readonly from: Point, readonly to: Point }
 
 /** A sheet as it is cut; `plies` of the same lie on one another. */
-export type CutSheet = { readonly plies: number, readonly pieces: readonly CutPiece[], readonly cuts: readonly StraightCut[] }
+export type CutSheet = {
+  readonly plies: number
+  readonly pieces: readonly CutPiece[]
+  readonly cuts: readonly StraightCut[]
+  /** The remnant it is, when it is no whole sheet: its outline from the corner of its own box. */
+  readonly remnant?: { readonly id: string, readonly name: string, readonly outline: Outline } | undefined
+}
 
 /** A size of sheet to lay on. */
 export type SheetSize = { readonly widthMm: number, readonly heightMm: number }
+
+/** The size of a sheet: a whole one's, or the box round a remnant. */
+export function sizeOf({ remnant }: CutSheet, whole: SheetSize): SheetSize {
+  return remnant ? boxOf(cornersAlong(remnant.outline, CHORD_MM)) : whole
+}
 
 /** A part that lies on no sheet, and why. */
 export type LeftOut = { readonly part: CutPart, readonly why: string }

@@ -34,12 +34,13 @@ export const keptSheetSchema = z.strictObject({
 
 export type KeptSheet = z.infer<typeof keptSheetSchema>
 
-/** What is left of a sheet and worth keeping: its outline, mm, and the colour it has, if any. */
+/** What is left of a sheet and worth keeping: its outline, mm, and the commission it is left of, which cannot use it itself. */
 export const remnantSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   paper: z.enum(paperIds),
   outline: z.array(z.tuple([z.number(), z.number()])).min(3).max(200),
+  from: z.string().max(60),
 })
 
 export type Remnant = z.infer<typeof remnantSchema>

@@ -30,9 +30,9 @@ export function numberHeightMm({ part }: CutPiece, mostMm: number): number {
 export const pieceOutlines = (piece: CutPiece): readonly ReturnType<typeof laidOut>[] => [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
 
 /** A sheet with its cuts and pieces, from its lower left corner, mm. @param numberMm height of the numbers */
-function cutSheetShapes({ pieces, cuts }: CutSheet, { widthMm, heightMm }: SheetSize, numberMm: number): readonly Shape[] {
+function cutSheetShapes({ pieces, cuts, remnant }: CutSheet, { widthMm, heightMm }: SheetSize, numberMm: number): readonly Shape[] {
   return [
-    { kind: 'outline', outline: rectangle(0, 0, widthMm, heightMm), fill: '#fffdf8', stroke: '#b9aa9a', strokeMm: CUT_MM },
+    { kind: 'outline', outline: remnant?.outline ?? rectangle(0, 0, widthMm, heightMm), fill: '#fffdf8', stroke: '#b9aa9a', strokeMm: CUT_MM },
     ...cuts.map(({ from, to }): Shape => ({ kind: 'outline', outline: polyline([from, to]), stroke: STRAIGHT, strokeMm: 0.25, strokeOpacity: 0.7, dash: [4, 2] })),
     ...pieces.flatMap((piece): Shape[] => pieceOutlines(piece).map((outline, at): Shape => ({ kind: 'outline', outline, fill: at === 0 ? piece.part.colour : '#fffdf8', fillOpacity: at === 0 ? 0.55 : 1, stroke: INK, strokeMm: CUT_MM }))),
     ...pieces.map((piece): Shape => ({ kind: 'label', at: insideOf(piece), text: String(piece.number), sizeMm: numberHeightMm(piece, numberMm), colour: INK, anchor: 'middle', bold: true })),

@@ -1,11 +1,11 @@
 /** From decorations to sheets: parts of one paper, size and way of cutting share sheets. */
 import { outlineAreaMm2 } from '../geometry'
 import {
-  CUTTING_WAYS, cuttingMinutes, discDiameterOf, faultsOf, jobKey, layByHand, layPunched, nestJobOf, sheetsOf, strokesOf,
-  type CutLayout, type CutPart, type CutSheet, type Cutting, type CuttingTools, type CuttingWay, type KeptSheet, type LayoutFault, type LeftOut, type NestJob, type NestLayout,
+  CUTTING_WAYS, cuttingMinutes, cuttingToolsSchema, STARTING_TOOLS, discDiameterOf, faultsOf, jobKey, layByHand, layPunched, nestJobOf, offcutDm2, paperDm2, remainderOf, sheetsOf, strokesOf,
+  type CutLayout, type CutPart, type CutSheet, type Cutting, type CuttingTools, type CuttingWay, type KeptSheet, type LayoutFault, type LeftOut, type NestJob, type NestLayout, type Remainder, type Remnant,
 } from '../cut'
 import { formatOf, paperOf, type Format, type FormatId, type PaperId } from '../material'
-import { derive, found, starting, sumOf, type Working } from '../quantity'
+import { derive, found, setting, starting, sumOf, type Working } from '../quantity'
 import type { Paperwork } from './paperwork'
 
 /** Layouts that a search has found so far, by the key of their job. */
@@ -36,6 +36,10 @@ export type CutGroup = {
   readonly minutes: Working
   /** Share of the paper that becomes pieces. */
   readonly used: Working
+  /** What neither becomes pieces nor is worth keeping whole. */
+  readonly offcuts: Working
+  /** Straight pieces worth keeping, and the sheets they are left of. */
+  readonly remainders: readonly { readonly sheet: number, readonly plies: number, readonly left: Remainder }[]
 }
 
 const sizeOf = (format: FormatId): Format => formatOf(format)
@@ -48,34 +52,40 @@ const partsOf = ({ id, paper, classes }: Pick<Paperwork, 'id' | 'paper' | 'class
   id: `${id}/${at}`, decoration: id, name, colour, outline, holes, quantity: needed.value + spares.value, mirror: mayTurnOver(paper, face, print.length > 0), members,
 }))
 
-type CuttingInputs = { readonly paperwork: readonly Pick<Paperwork, 'id' | 'paper' | 'format' | 'classes' | 'cutting'>[], readonly tools: CuttingTools, readonly kept: readonly KeptSheet[], readonly nested: Nested }
+type CuttingInputs = { readonly paperwork: readonly Pick<Paperwork, 'id' | 'paper' | 'format' | 'classes' | 'cutting'>[], readonly tools: CuttingTools, readonly kept: readonly KeptSheet[], readonly remnants: readonly Remnant[], readonly nested: Nested }
 
 /** Groups of decorations that share sheets, each laid out. */
-export function cuttingStage({ paperwork, tools, kept, nested }: CuttingInputs): readonly CutGroup[] {
-  const groups = new Map<string, { readonly paper: PaperId, readonly format: FormatId, readonly cutting: Cutting, readonly parts: CutPart[] }>()
+export function cuttingStage({ paperwork, tools, kept, remnants, nested }: CuttingInputs): readonly CutGroup[] {
+  const groups = new Map<string, { readonly paper: PaperId, readonly format: FormatId, readonly cutting: Cutting, readonly parts: CutPart[], readonly counts: Working[] }>()
   for (const each of paperwork) {
     if (each.classes.length === 0) continue
     const { paper, format, cutting } = each
     const id = [paper, format, cutting.way, ...isLaidByHand(cutting.way) ? [cutting.plies] : []].join('-')
     const group = groups.get(id)
-    if (group) group.parts.push(...partsOf(each))
-    else groups.set(id, { paper, format, cutting, parts: [...partsOf(each)] })
+    const counts = each.classes.flatMap(({ needed, spares }) => [needed, spares])
+    if (group) { group.parts.push(...partsOf(each)); group.counts.push(...counts) } else groups.set(id, { paper, format, cutting, parts: [...partsOf(each)], counts })
   }
-  return [...groups].map(([id, { paper, format, cutting, parts }]) => groupOf(id, paper, format, cutting, parts, tools, kept, nested))
+  // A remnant can be used once: the first group of its paper that is laid closely may have it.
+  const offered = new Set<PaperId>()
+  return [...groups].map(([id, { paper, format, cutting, parts, counts }]) => {
+    const own = isLaidByHand(cutting.way) || offered.has(paper) ? [] : remnants.filter((remnant) => remnant.paper === paper)
+    if (own.length > 0) offered.add(paper)
+    return groupOf(id, paper, format, cutting, parts, sumOf('pieces', 'count', 'pieces and spares', counts), tools, kept, own, nested)
+  })
 }
 
 const isLaidByHand = (way: CuttingWay): boolean => way === 'boxes' || way === 'punch'
 const gapOf = (way: CuttingWay, { machineGapMm, knifeGapMm }: CuttingTools): number => way === 'machine' ? machineGapMm : knifeGapMm
 
-function groupOf(id: string, paper: PaperId, format: FormatId, { way, plies }: Cutting, parts: readonly CutPart[], tools: CuttingTools, kept: readonly KeptSheet[], nested: Nested): CutGroup {
+function groupOf(id: string, paper: PaperId, format: FormatId, { way, plies }: Cutting, parts: readonly CutPart[], pieces: Working, tools: CuttingTools, kept: readonly KeptSheet[], remnants: readonly Remnant[], nested: Nested): CutGroup {
   const size = sizeOf(format)
-  const laid = isLaidByHand(way) ? { ...(way === 'boxes' ? layByHand : layPunched)(parts, size, plies, tools), kept: [], released: 0, search: null, isNested: false } : layClosely(parts, size, way, tools, kept.filter((sheet) => sheet.paper === paper && sheet.format === format && sheet.way === way), nested)
+  const laid = isLaidByHand(way) ? { ...(way === 'boxes' ? layByHand : layPunched)(parts, size, plies, tools), kept: [], released: 0, search: null, isNested: false } : layClosely(parts, size, way, tools, kept.filter((sheet) => sheet.paper === paper && sheet.format === format && sheet.way === way), remnants, nested)
   const { sheets, leftOut, ...state } = laid
-  return { id, paper, format, way, plies: isLaidByHand(way) ? plies : 1, parts, layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, format, tools)) }, ...state, ...figuresOf(sheets, size, way, tools, state.isNested) }
+  return { id, paper, format, way, plies: isLaidByHand(way) ? plies : 1, parts, layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, format, tools)) }, ...state, ...figuresOf(sheets, size, paper, way, pieces, tools, state.isNested) }
 }
 
 /** Locked sheets first, then what a search has found for the rest; strips and boxes until it has. */
-function layClosely(parts: readonly CutPart[], size: Format, way: CuttingWay, tools: CuttingTools, kept: readonly KeptSheet[], nested: Nested): CutLayout & Pick<CutGroup, 'kept' | 'released' | 'search' | 'isNested'> {
+function layClosely(parts: readonly CutPart[], size: Format, way: CuttingWay, tools: CuttingTools, kept: readonly KeptSheet[], remnants: readonly Remnant[], nested: Nested): CutLayout & Pick<CutGroup, 'kept' | 'released' | 'search' | 'isNested'> {
   const gapMm = gapOf(way, tools)
   const left = new Map(parts.map(({ id, quantity }) => [id, quantity]))
   const holding = kept.filter((sheet) => {
@@ -88,11 +98,11 @@ function layClosely(parts: readonly CutPart[], size: Format, way: CuttingWay, to
   })
   const lockedSheets = holding.flatMap((sheet) => sheetsOf({ placements: sheet.placements.map((each) => ({ ...each, sheetIndex: 0, sheetId: 'sheet' })) }, parts))
   const rest = parts.flatMap((part) => { const quantity = left.get(part.id)!; return quantity > 0 ? [{ ...part, quantity }] : [] })
-  const { job, leftOut } = nestJobOf('sheets', rest, size, tools.marginMm, gapMm)
+  const { job, leftOut } = nestJobOf('sheets', rest, size, tools.marginMm, gapMm, remnants)
   const key = job && jobKey(job)
   const layout = key === null ? undefined : nested[key]
   const strips = layout || rest.length === 0 ? null : layByHand(rest, size, 1, { ...tools, knifeGapMm: gapMm })
-  const found = layout ? sheetsOf(layout, rest) : strips?.sheets ?? []
+  const found = layout ? sheetsOf(layout, rest, remnants) : strips?.sheets ?? []
   const numbered = numberedOn([...lockedSheets, ...found])
   return { sheets: numbered, leftOut, kept: holding, released: kept.length - holding.length, search: job && key !== null ? { key, job } : null, isNested: layout !== undefined }
 }
@@ -105,11 +115,17 @@ function numberedOn(sheets: readonly CutSheet[]): readonly CutSheet[] {
 const holeless = ({ outline, holes }: CutPart): number => Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)
 const MM2_PER_DM2 = 10000
 
-function figuresOf(sheets: readonly CutSheet[], size: Format, way: CuttingWay, tools: CuttingTools, isNested: boolean): Pick<CutGroup, 'sheets' | 'strokes' | 'minutes' | 'used'> {
-  const count = found('sheets', sheets.reduce((sum, { plies }) => sum + plies, 0), 'count', isNested ? 'the fewest that the search has found so far' : way === 'punch' ? 'rows of holes counted' : 'strips of boxes laid on sheets, with gaps, margins and slip')
+function figuresOf(sheets: readonly CutSheet[], size: Format, paper: PaperId, way: CuttingWay, wanted: Working, tools: CuttingTools, isNested: boolean): Pick<CutGroup, 'sheets' | 'strokes' | 'minutes' | 'used' | 'offcuts' | 'remainders'> {
+  const whole = sheets.filter(({ remnant }) => !remnant)
+  const gapMm = gapOf(way, tools)
+  const set = (key: 'marginMm' | 'knifeGapMm' | 'machineGapMm'): Working => setting(cuttingToolsSchema.shape[key].meta()!.label as string, tools[key], STARTING_TOOLS[key], 'length', 'usual', 'Cut')
+  const how = isNested ? 'as few as a search has found so far for' : way === 'punch' ? 'rows of holes for' : 'strips of boxes for'
+  const count = derive('sheets', 'count', isNested ? 'laid closely' : way === 'punch' ? 'punched rows' : 'strips and boxes', `${how} {pieces} on ${size.name}, {edge} and {gap}`, { pieces: wanted, edge: set('marginMm'), gap: set(way === 'machine' ? 'machineGapMm' : 'knifeGapMm') }, () => whole.reduce((sum, { plies }) => sum + plies, 0))
   const pieces = found('pieces', sheets.reduce((sum, { pieces: on, plies }) => sum + plies * on.reduce((all, { part }) => all + holeless(part), 0), 0) / MM2_PER_DM2, 'area', 'outlines added up')
-  const each = found('a sheet', size.widthMm * size.heightMm / MM2_PER_DM2, 'area', `${size.name}, whole`)
-  return { sheets: count, strokes: strokesOf(sheets, way), minutes: cuttingMinutes(sheets, way, tools), used: derive('paper used', 'share', 'pieces of the paper', '{pieces} ÷ ( {sheets} × {each} )', { pieces, sheets: count, each }, (v) => v.sheets === 0 ? 0 : v.pieces / (v.sheets * v.each)) }
+  const taken = found('paper', sheets.reduce((sum, sheet) => sum + sheet.plies * paperDm2(sheet, size), 0), 'area', 'whole sheets, and remnants as they are')
+  const offcuts = derive('offcuts', 'mass', 'what is left', '{left} × {weight}', { left: found('left over', sheets.reduce((sum, sheet) => sum + sheet.plies * offcutDm2(sheet, size, gapMm), 0), 'area', 'paper less pieces, and less what is worth keeping'), weight: starting('weight of a dm²', paperOf(paper).gramsPerDm2, 'mass', 'usual') }, (v) => v.left * v.weight)
+  const remainders = sheets.flatMap((sheet, at) => { const left = remainderOf(sheet, size, gapMm); return left ? [{ sheet: at, plies: sheet.plies, left }] : [] })
+  return { offcuts, remainders, sheets: count, strokes: strokesOf(sheets, way), minutes: cuttingMinutes(sheets, way, tools), used: derive('paper used', 'share', 'pieces of the paper', '{pieces} ÷ {taken}', { pieces, taken }, (v) => v.taken === 0 ? 0 : v.pieces / v.taken) }
 }
 
 /** What would take a part that fits on no sheet: a larger format of its paper, or making it of two. */

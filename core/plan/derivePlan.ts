@@ -175,7 +175,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
     return { bouquet, members, packing: stages.bouquet({ bouquet, members, stack: arrangement.stack, mostTopMm }) }
   })
   const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
-  const groups = stages.cutting({ paperwork: paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), tools: workshop.tools, kept: keptSheets, nested: inputs.nested ?? {} })
+  const groups = stages.cutting({ paperwork: paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { forecastSchema, hear, isDamp, NOT_HEARD } from '#core/dry'
 import { dayOf, parseMoment, valueOf } from '#core/quantity'
 import { sensorMessage } from './room'
-import { standIns, standInsSchema, switchStandIns } from './standIns'
+import { standIns, standInsChangeSchema, switchStandIns } from './standIns'
 import { forecastFrom } from './weather'
 
 const day = dayOf(valueOf(parseMoment('2026-11-24T09:00')))
@@ -72,8 +72,9 @@ describe('switching stand-ins', () => {
     const before = standIns()
     expect(switchStandIns({ sensor: 'silent', forecast: 'slow', cutter: 'none' })).toEqual(standIns())
     expect(standIns()).toEqual({ sensor: 'silent', forecast: 'slow', cutter: 'none' })
-    expect(standInsSchema.safeParse({ sensor: 'melted', forecast: 'none', cutter: 'none' }).success).toBe(false)
-    expect(standInsSchema.safeParse({ sensor: 'none' }).success).toBe(false)
+    expect(switchStandIns({ cutter: 'blade' })).toEqual({ sensor: 'silent', forecast: 'slow', cutter: 'blade' })
+    expect(standInsChangeSchema.safeParse({ sensor: 'melted' }).success).toBe(false)
+    expect(standInsChangeSchema.safeParse({ toaster: 'none' }).success).toBe(false)
     switchStandIns(before)
   })
 })

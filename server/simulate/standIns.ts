@@ -5,7 +5,7 @@ const SENSOR_FAULTS = ['none', 'off', 'nonsense', 'unreadable', 'jumping', 'sile
 const FORECAST_FAULTS = ['none', 'refused', 'unreadable', 'nonsense', 'short', 'slow'] as const
 const CUTTER_FAULTS = ['none', 'blade', 'slip', 'lost'] as const
 
-export const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS), cutter: z.enum(CUTTER_FAULTS) })
+const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS), cutter: z.enum(CUTTER_FAULTS) })
 
 export type StandIns = z.infer<typeof standInsSchema>
 
@@ -13,4 +13,8 @@ let current: StandIns = { sensor: 'none', forecast: 'none', cutter: 'none' }
 
 export const standIns = (): StandIns => current
 
-export const switchStandIns = (next: StandIns): StandIns => (current = next)
+/** What is asked for; the others stay as they are. */
+export const standInsChangeSchema = standInsSchema.partial()
+
+/** Switches some stand-ins. */
+export const switchStandIns = (change: z.infer<typeof standInsChangeSchema>): StandIns => (current = standInsSchema.parse({ ...current, ...change }))

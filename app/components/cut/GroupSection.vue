@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Download, LoaderCircle, Lock, LockOpen, Search, Square } from '@lucide/vue'
 import { computed } from 'vue'
-import { WAY_WORDS, type CutPiece } from '#core/cut'
+import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
 import { formatOf, paperOf } from '#core/material'
 import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
@@ -87,7 +87,7 @@ function move(at: number, pieces: readonly CutPiece[]): void {
 }
 
 const title = (at: number): string => `${commission.value.brief.name}: ${paperOf(props.group.paper).name}, sheet ${at + 1} of ${props.group.layout.sheets.length}${props.group.plies > 1 ? `, ${props.group.plies} at once` : ''}. Check: the ruler reads 100 mm.`
-const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, size.value, title(at))))
+const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, sizeOf(sheet, size.value), title(at))))
 </script>
 
 <template>
@@ -109,11 +109,11 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
     <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" @sent="lockUntil" />
     <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
       <li v-for="(sheet, at) in group.layout.sheets" :key="at" data-testid="cut-sheet">
-        <SheetDrawing :sheet="sheet" :size="size" :name="`Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
+        <SheetDrawing :sheet="sheet" :size="sizeOf(sheet, size)" :name="sheet.remnant?.name ?? `Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely && !sheet.remnant" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
         <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
-          <span>sheet {{ at + 1 }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>
+          <span>{{ sheet.remnant ? sheet.remnant.name : `sheet ${at + 1}` }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>
           <button v-if="group.way === 'machine'" type="button" class="figure-link" :aria-label="`Knife path of sheet ${at + 1}`" @click="savePlotter(sheet, commission.brief.name, at + 1)">knife path</button>
-          <button v-if="isLaidClosely" type="button" class="figure-link flex min-h-8 items-center gap-1" :aria-pressed="isKept(at)" @click="isKept(at) ? unlock(at) : lock(at)"><component :is="isKept(at) ? Lock : LockOpen" class="size-3.5" aria-hidden="true" />{{ isKept(at) ? 'locked' : 'lock' }}</button>
+          <button v-if="isLaidClosely && !sheet.remnant" type="button" class="figure-link flex min-h-8 items-center gap-1" :aria-pressed="isKept(at)" @click="isKept(at) ? unlock(at) : lock(at)"><component :is="isKept(at) ? Lock : LockOpen" class="size-3.5" aria-hidden="true" />{{ isKept(at) ? 'locked' : 'lock' }}</button>
         </p>
       </li>
     </ol>

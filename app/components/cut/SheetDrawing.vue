@@ -83,7 +83,8 @@ const isLit = (part: string): boolean => props.litBy(part).some((index) => lit.i
     ref="svg" class="w-full touch-none drop-shadow-sm" :viewBox="`-1 -1 ${size.widthMm + 2} ${size.heightMm + 2}`" role="group" :aria-label="`${name}, ${sheet.pieces.length} pieces`"
     @pointermove="drag" @pointerup="drop" @pointercancel="dragged = null"
   >
-    <rect x="0" y="0" :width="size.widthMm" :height="size.heightMm" fill="#fffdf8" :stroke="locked ? 'var(--go)' : '#b9aa9a'" :stroke-width="locked ? 2 : 0.8" />
+    <path v-if="sheet.remnant" :d="pathData(flipMove(sheet.remnant.outline, 0, size.heightMm))" fill="#fffdf8" stroke="#b9aa9a" stroke-width="0.8" />
+    <rect v-else x="0" y="0" :width="size.widthMm" :height="size.heightMm" fill="#fffdf8" :stroke="locked ? 'var(--go)' : '#b9aa9a'" :stroke-width="locked ? 2 : 0.8" />
     <line v-for="({ from, to }, at) in sheet.cuts" :key="`cut${at}`" :x1="from.x" :y1="size.heightMm - from.y" :x2="to.x" :y2="size.heightMm - to.y" stroke="#a8283a" stroke-opacity="0.55" stroke-width="0.6" stroke-dasharray="4 2" />
     <g v-for="{ at, piece, d, label, numberMm } in paths" :key="at">
       <path

@@ -122,8 +122,12 @@ export function* sheetAfterSheet(all: Remaining, stocks: readonly Stock[], finen
   return { sheets, left }
 }
 
-/** Paper that is used of a sheet; a sheet that takes all that is left counts by its size alone. */
+/** Remnants are taken before whole sheets unless they would hold next to nothing. */
+const REMNANT_FROM = 0.2
+
+/** Paper that is used of a sheet; a sheet that takes all that is left counts by its size alone, and remnants come first. */
 function worth({ stock, pieces }: LaidSheet, left: Remaining): number {
   const takesAll = without(left, pieces).length === 0
-  return areaOf(pieces) / stock.paperMm2 + (takesAll ? 1 : 0)
+  const filled = areaOf(pieces) / stock.paperMm2
+  return filled + (stock.isRemnant && filled > REMNANT_FROM ? 2 : takesAll ? 1 : 0)
 }

@@ -3,7 +3,7 @@ import { crowdOf, lyingIn, type Crowd, type Lying } from './crowd'
 import { hullOf, turnedCopy } from './turned'
 import { areaOf, type LaidSheet } from './firstLayout'
 import { cappedRoom, roomsInRow, type Room, type Standing } from './room'
-import { bestSpot, join, put, settling, type Effort } from './settle'
+import { bestSpot, join, put, settling, type Effort, type Spot } from './settle'
 
 const LIGHT: Effort = { patience: 5, rounds: 5, evaluations: 90, samples: 50 }
 const THOROUGH: Effort = { patience: 12, rounds: 200, evaluations: 30, samples: 50 }
@@ -46,12 +46,28 @@ const hasRoomFor = ({ stock, pieces }: LaidSheet, moreMm2: number): boolean => a
 const less = (pieces: readonly Lying[], at: number): readonly Lying[] => pieces.filter((_, index) => index !== at)
 const nothing: Try = () => 'nothing'
 
-/** Puts a piece of one sheet on another, and pushes the others there aside for it. */
-export function hand(from: LaidSheet, at: number, target: LaidSheet, stream: () => number): Try {
-  const { shape } = from.pieces[at]!
-  if (!hasRoomFor(target, shape.areaMm2)) return nothing
-  const crowd = crowdOf(target.stock.room, target.pieces, true)
-  join(crowd, shape, bestSpot(crowd, shape, -1, stream, 150))
+/** Pairs of a piece and a sheet that are looked at before one is tried. */
+const PAIRS = 6
+
+/** Puts a piece of one sheet on one of some others, and pushes the pieces there aside for it: of some pairs by chance, the one that is in the way least for its size. */
+export function hand(from: LaidSheet, targets: readonly LaidSheet[], stream: () => number): Try {
+  const crowds = new Map<LaidSheet, Crowd>()
+  let best: { readonly at: number, readonly target: LaidSheet, readonly spot: Spot, readonly score: number } | null = null
+  for (let pair = 0; pair < PAIRS; pair += 1) {
+    const at = Math.floor(stream() * from.pieces.length)
+    const target = targets[Math.floor(stream() * targets.length)]!
+    const { shape } = from.pieces[at]!
+    if (!hasRoomFor(target, shape.areaMm2)) continue
+    const crowd = crowds.get(target) ?? crowdOf(target.stock.room, target.pieces, true)
+    crowds.set(target, crowd)
+    const spot = bestSpot(crowd, shape, -1, stream, 80)
+    const score = spot.press / shape.areaMm2
+    if (!best || score < best.score) best = { at, target, spot, score }
+  }
+  if (!best) return nothing
+  const { at, target, spot } = best
+  const crowd = crowds.get(target)!
+  join(crowd, from.pieces[at]!.shape, spot)
   const round = settling(crowd, stream, LIGHT)
   return () => {
     const outcome = round()

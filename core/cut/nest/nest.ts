@@ -14,7 +14,7 @@ import { stocksOf } from './stock'
 export type Nesting = {
   /** The best layout so far. */
   readonly layout: () => NestLayout
-  /** Sheets, and paper they take: whole ones, and the used part of the emptiest. */
+  /** Whole sheets, and paper they take: all but the emptiest, and the used part of that. Remnants take none: they are there. */
   readonly measure: () => NestMeasure
   /** Tries one thing to improve it; a few tens of milliseconds at most. @returns whether it helped */
   readonly step: () => boolean
@@ -68,9 +68,9 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 }
 
 function measureOf(sheets: readonly LaidSheet[]): NestMeasure {
-  const emptiest = sheets.reduce((best, sheet) => (1 - usedShare(sheet)) * sheet.stock.paperMm2 > (1 - usedShare(best)) * best.stock.paperMm2 ? sheet : best)
-  const whole = sheets.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0)
-  return { sheets: sheets.length, paperMm2: whole - (1 - usedShare(emptiest)) * emptiest.stock.paperMm2, piecesMm2: sheets.reduce((sum, { pieces }) => sum + areaOf(pieces), 0) }
+  const whole = sheets.filter(({ stock }) => !stock.isRemnant)
+  const spare = whole.reduce((most, sheet) => Math.max(most, (1 - usedShare(sheet)) * sheet.stock.paperMm2), 0)
+  return { sheets: whole.length, paperMm2: whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0) - spare, piecesMm2: sheets.reduce((sum, { pieces }) => sum + areaOf(pieces), 0) }
 }
 
 /** Placements by the job's own origins. */

@@ -7,7 +7,7 @@ import { ringAreaMm2 } from './ring'
 import { discRoom, rectangleRoom, type Room } from './room'
 
 /** A kind of sheet in stock: its free part, its paper, and how many there are. */
-export type Stock = { readonly sheet: NestSheet, readonly room: Room, readonly paperMm2: number, readonly count: number }
+export type Stock = { readonly sheet: NestSheet, readonly room: Room, readonly paperMm2: number, readonly count: number, readonly isRemnant: boolean }
 
 /** Clipper's round joins cut inside the true arc by up to this, mm. */
 const ARC_MM = 0.004
@@ -15,7 +15,7 @@ const ARC_MM = 0.004
 /** Kinds of sheets of a job that there are any of, in its order. */
 export const stocksOf = (job: NestJob): readonly Stock[] => job.sheets
   .filter(({ count }) => count !== 0)
-  .map((sheet) => ({ sheet, room: roomOf(sheet, job), paperMm2: paperOf(sheet), count: sheet.count ?? Infinity }))
+  .map((sheet) => ({ sheet, room: roomOf(sheet, job), paperMm2: paperOf(sheet), count: sheet.count ?? Infinity, isRemnant: sheet.shape === 'remnant' }))
 
 const toPoints = (ring: readonly (readonly [number, number])[]): Point[] => ring.map(([x, y]) => ({ x, y }))
 
