@@ -15,7 +15,7 @@ export type Facts = {
   /** Accents that lie near nothing, and those for show on a cake that is eaten. */
   readonly strayAccents: readonly string[]
   readonly forShow: readonly string[]
-  readonly largerThanSheet: readonly string[]
+  readonly largerThanSheet: readonly { readonly name: string, readonly why: string }[]
   readonly notPlaced: readonly string[]
   /** A bouquet bound to a ledge too narrow for its holders. */
   readonly narrowLedge: { readonly bouquet: string, readonly mm: number } | null
@@ -116,7 +116,7 @@ const RULES: readonly Rule[] = [
   rule('narrow-ledge', 'arrange', 'look', ({ narrowLedge }) => narrowLedge !== null,
     (facts) => `The ledge under “${facts.narrowLedge!.bouquet}” is ${length(facts.narrowLedge!.mm, facts)} at its narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the shoulder, or stand the holders where the ledge is wider.`),
   rule('not-placed', 'arrange', 'look', ({ notPlaced }) => notPlaced.length > 0, ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`),
-  rule('larger-than-sheet', 'cut', 'stop', ({ largerThanSheet, unfitPapers }) => largerThanSheet.length > 0 && unfitPapers.length === 0, ({ largerThanSheet }) => `Pieces for ${largerThanSheet.join(', ')} are larger than a sheet. Make them smaller, or of two parts.`),
+  rule('larger-than-sheet', 'cut', 'stop', ({ largerThanSheet, unfitPapers }) => largerThanSheet.length > 0 && unfitPapers.length === 0, ({ largerThanSheet }) => `Some pieces for ${largerThanSheet.map(({ name }) => name).join(', ')} lie on no sheet. ${largerThanSheet[0]!.why}`),
   rule('no-discs', 'cut', 'stop', ({ noDiscs }) => noDiscs, () => 'No disc size is in use, so nothing can be cut. Tick at least one on the shelf in Cut.'),
   rule('short-reach', 'arrange', 'look', ({ shortReach }) => shortReach.count > 0,
     (facts) => `${facts.shortReach.count} ${facts.shortReach.count === 1 ? 'sail stays' : 'sails stay'} up to ${length(facts.shortReach.byMm, facts)} lower than wished: no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`),

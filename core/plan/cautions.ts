@@ -9,6 +9,7 @@ import type { Ingredient } from '../technique'
 import type { PlannedAccent } from './accents'
 import type { Arrangement } from './arrange'
 import type { CakeFacts } from './cakeStage'
+import type { CutGroup } from './cutting'
 import { chosenOption } from './commission'
 import type { Paperwork } from './paperwork'
 import type { Plan, PlanInputs } from './plan'
@@ -21,6 +22,7 @@ type CautionInputs = {
   readonly inputs: PlanInputs
   readonly arrangement: Arrangement
   readonly paperwork: readonly Paperwork[]
+  readonly groups: readonly CutGroup[]
   readonly accents: readonly PlannedAccent[]
   readonly cakeFacts: CakeFacts
   readonly usedDyes: readonly string[]
@@ -52,7 +54,7 @@ function narrowLedgeOf(bouquets: readonly Bouquet[], stack: Arrangement['stack']
 }
 
 /** What is to be known of a plan, from the facts of its stages. */
-export function cautionsFor({ inputs, arrangement, paperwork, accents, cakeFacts, usedDyes, fit, mixDifference, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
+export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
   const { commission, now, units } = inputs
   const { brief } = commission
   const { cake } = chosenOption(commission)
@@ -74,7 +76,7 @@ export function cautionsFor({ inputs, arrangement, paperwork, accents, cakeFacts
     unwantedIngredients: paperwork.flatMap(({ contains, name, elements }) => elements.length > 0 ? contains.filter((each) => unwanted[each]).map((ingredient) => ({ name: name.toLowerCase(), ingredient })) : []),
     strayAccents: accents.filter(({ elements }) => elements.length === 0).map(({ many }) => many),
     forShow: accents.filter(({ edible, elements }) => !edible && elements.length > 0).map(({ many }) => many),
-    largerThanSheet: paperwork.filter(({ classes }) => classes.some(({ onSheet }) => onSheet === 0)).map(({ name }) => name.toLowerCase()),
+    largerThanSheet: paperwork.flatMap(({ id, name }) => { const out = groups.flatMap(({ layout }) => layout.leftOut).find(({ part }) => part.decoration === id); return out ? [{ name: name.toLowerCase(), why: out.why }] : [] }),
     narrowLedge: narrowLedgeOf(chosenOption(commission).bouquets, arrangement.stack),
     notPlaced: paperwork.filter(({ elements }) => elements.length === 0).map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: arrangement.stack[overhang]!.ledge.overhangMm },

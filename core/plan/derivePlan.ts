@@ -196,7 +196,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
-  const cautions = cautionsFor({ inputs, arrangement, paperwork, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const cost = costOf(supplies, allSheets(groups), (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })

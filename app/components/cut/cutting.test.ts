@@ -1,0 +1,186 @@
+import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { MachineReport } from '#core/cut'
+import { beginAgain, option, plan, workshop } from '../../../tests/any/plannedDemo'
+import { useCutter } from '~/stores/cutter'
+import GroupSection from './GroupSection.vue'
+import MachinePanel from './MachinePanel.vue'
+import OffcutSection from './OffcutSection.vue'
+import ToolsSection from './ToolsSection.vue'
+import WaysSection from './WaysSection.vue'
+
+vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+// The search has a worker of its own, which is not what is tested here.
+vi.mock('~/stores/nesting', () => ({ useNesting: () => ({ progress: {}, underWay: null, pause: () => undefined, goOn: () => undefined }) }))
+
+const machineGroup = () => plan.value.groups.find(({ way }) => way === 'machine')!
+const numbers = (): readonly number[] => machineGroup().layout.sheets[0]!.pieces.map(({ number }) => number)
+
+/** A machine that answers what it is told to. */
+let answer: { status: number, body: unknown }
+const asked: { method: string, body: unknown }[] = []
+const report = (change: Partial<MachineReport>): MachineReport => ({ status: 'empty', fault: null, job: 'sheet', share: 0, leftMin: 3, cut: [], begun: [], ...change })
+const says = (change: Partial<MachineReport>): void => { answer = { status: 200, body: report(change) } }
+
+enableAutoUnmount(afterEach)
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+  asked.length = 0
+  says({})
+  vi.stubGlobal('fetch', async (_: string, { method = 'GET', body }: { method?: string, body?: string } = {}) => {
+    asked.push({ method, body: body === undefined ? undefined : JSON.parse(body) as unknown })
+    return { ok: answer.status === 200, status: answer.status, json: async () => answer.body }
+  })
+})
+
+afterEach(() => vi.unstubAllGlobals())
+
+describe('how each decoration is cut', () => {
+  it('is chosen among all ways with what each takes, and the advised one is a touch away', async () => {
+    const mounted = mount(WaysSection)
+    const globes = mounted.get<HTMLSelectElement>('[data-testid="way-globes"]')
+    expect(globes.findAll('option').map((each) => each.text())).toEqual([expect.stringMatching(/sheets?, \d+ strokes/), expect.stringMatching(/Punch: .*advised/), expect.stringMatching(/about/), expect.stringMatching(/Cutting machine/)])
+    await globes.setValue('template')
+    expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('template')
+    await mounted.findAll('button').find((each) => each.text() === 'punch')!.trigger('click')
+    expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('punch')
+  })
+
+  it('follows the studio’s edges and gaps', async () => {
+    const before = plan.value.groups.reduce((sum, { sheets }) => sum + sheets.value, 0)
+    const mounted = mount(ToolsSection)
+    const gap = mounted.findAll('input')[1]!
+    await gap.setValue('8')
+    await gap.trigger('change')
+    await gap.trigger('blur')
+    expect(workshop.value.tools.knifeGapMm).toBe(8)
+    expect(plan.value.groups.reduce((sum, { sheets }) => sum + sheets.value, 0)).toBeGreaterThanOrEqual(before)
+  })
+})
+
+describe('sheets that are cut together', () => {
+  const shown = (): VueWrapper => mount(GroupSection, { props: { group: machineGroup() } })
+  const path = (mounted: VueWrapper, at: number) => mounted.findAll('path[data-piece]')[at]!
+
+  it('are drawn with every piece and its number', () => {
+    const mounted = shown()
+    expect(mounted.findAll('path[data-piece]')).toHaveLength(machineGroup().layout.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0))
+    expect(mounted.text()).toContain('11 pieces')
+  })
+
+  it('are locked, and let go again', async () => {
+    const mounted = shown()
+    const lock = () => mounted.findAll('button').find((each) => each.text().includes('lock'))!
+    await lock().trigger('click')
+    expect(option.value.keptSheets).toHaveLength(1)
+    await mounted.setProps({ group: machineGroup() })
+    expect(lock().text()).toBe('locked')
+    await lock().trigger('click')
+    expect(option.value.keptSheets).toEqual([])
+  })
+
+  it('keep a piece where the keys put it, unless another is in the way', async () => {
+    const mounted = shown()
+    const last = numbers().length - 1
+    await path(mounted, last).trigger('keydown', { key: 'ArrowUp', shiftKey: true })
+    const [moved] = option.value.keptSheets
+    const before = machineGroup().layout.sheets[0]!
+    expect(moved!.placements).toHaveLength(before.pieces.length)
+    await mounted.setProps({ group: machineGroup() })
+    const kept = JSON.stringify(option.value.keptSheets)
+    for (let step = 0; step < 4; step += 1) await path(mounted, 0).trigger('keydown', { key: 'ArrowDown', shiftKey: true })
+    expect(JSON.stringify(option.value.keptSheets)).toBe(kept)
+    await path(mounted, last).trigger('keydown', { key: 'x' })
+    expect(JSON.stringify(option.value.keptSheets)).toBe(kept)
+  })
+})
+
+describe('the cutting machine', () => {
+  const shown = async (): Promise<VueWrapper> => {
+    const mounted = mount(MachinePanel, { props: { group: machineGroup() } })
+    await flushPromises()
+    return mounted
+  }
+  const press = async (mounted: VueWrapper, name: RegExp): Promise<void> => {
+    await mounted.findAll('button').find((each) => name.test(each.text()))!.trigger('click')
+    await flushPromises()
+  }
+
+  it('is sent a sheet, which stays as it is from then on', async () => {
+    const mounted = await shown()
+    says({ status: 'loaded' })
+    await press(mounted, /Send sheet 1/)
+    expect(asked.at(-1)).toMatchObject({ method: 'PUT', body: { widthMm: 210, heightMm: 297, lines: expect.any(Array) } })
+    expect(mounted.emitted('sent')).toEqual([[0]])
+    expect(mounted.text()).toContain('Sheet 1 was taken')
+    says({ status: 'running', cut: [1, 2], share: 0.2 })
+    await press(mounted, /Start/)
+    expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { order: 'run' } })
+    expect(mounted.text()).toMatch(/Cutting sheet 1: 2 of 11 pieces, about 3 min/)
+    expect(mounted.find('progress').exists()).toBe(true)
+  })
+
+  it('that broke its blade says what is cut, spoiled and not begun, and is sent only the rest', async () => {
+    const mounted = await shown()
+    says({ status: 'loaded' })
+    await press(mounted, /Send sheet 1/)
+    says({ status: 'fault', fault: 'blade', cut: [1, 2, 3], begun: [4] })
+    await press(mounted, /Start/)
+    expect(mounted.text()).toMatch(/Cut: 1 to 3\. Spoiled: 4\. Not begun: 5 to 11\./)
+    says({ status: 'loaded' })
+    await press(mounted, /Cut the rest of it/)
+    const sent = (asked.at(-1)!.body as { lines: { piece: number }[] }).lines.map(({ piece }) => piece)
+    expect([...new Set(sent)].sort((one, other) => one - other)).toEqual(numbers().filter((number) => number > 4))
+    says({ status: 'done', share: 1, cut: numbers().filter((number) => number > 4) })
+    await press(mounted, /Start/)
+    expect(mounted.text()).toContain('Not cut: 4')
+    says({ status: 'loaded' })
+    await press(mounted, /1 on a fresh sheet/)
+    expect((asked.at(-1)!.body as { lines: { piece: number }[] }).lines.every(({ piece }) => piece === 4)).toBe(true)
+    says({ status: 'done', share: 1, cut: [4] })
+    await press(mounted, /Start/)
+    says({})
+    await press(mounted, /Take it out/)
+    expect(mounted.text()).toContain('All sheets are cut')
+  })
+
+  it('whose mat slipped needs a fresh sheet for all that is not cut', async () => {
+    const mounted = await shown()
+    says({ status: 'loaded' })
+    await press(mounted, /Send sheet 1/)
+    says({ status: 'fault', fault: 'slip', cut: [1], begun: [2] })
+    await press(mounted, /Start/)
+    expect(mounted.text()).toMatch(/The mat slipped\. Cut: 1\..*2 to 11 must come from a fresh sheet/)
+    expect(mounted.findAll('button').some((each) => each.text().includes('Cut the rest of it'))).toBe(false)
+    expect(mounted.text()).toContain('10 on a fresh sheet')
+  })
+
+  it('that is not heard may go on; a job it refuses is said, and the sheet is not taken for sent', async () => {
+    const mounted = await shown()
+    answer = { status: 503, body: {} }
+    await press(mounted, /Send sheet 1/)
+    expect(mounted.text()).toContain('Its line is lost; it may go on cutting')
+    answer = { status: 409, body: { data: { why: 'The machine is at work.' } } }
+    await press(mounted, /Send sheet 1/)
+    expect(mounted.get('[role="alert"]').text()).toBe('The machine is at work.')
+    expect(useCutter().sheet).toBeNull()
+  })
+})
+
+describe('what is left', () => {
+  it('is kept in stock for every ply, and used up', async () => {
+    const mounted = mount(OffcutSection)
+    expect(mounted.text()).toMatch(/About [\d.]+ g of offcuts/)
+    const rests = plan.value.groups.flatMap(({ remainders }) => remainders)
+    const buttons = () => mounted.findAll('button').filter((each) => each.text() === 'Keep in stock')
+    expect(buttons()).toHaveLength(rests.length)
+    for (let at = 0; at < rests.length; at += 1) await buttons()[at]!.trigger('click')
+    expect(workshop.value.remnants).toHaveLength(rests.reduce((sum, { plies }) => sum + plies, 0))
+    expect(new Set(workshop.value.remnants.map(({ id }) => id)).size).toBe(workshop.value.remnants.length)
+    await mounted.findAll('button').find((each) => each.attributes('aria-label')?.includes('is used up'))!.trigger('click')
+    expect(workshop.value.remnants).toHaveLength(rests.reduce((sum, { plies }) => sum + plies, 0) - 1)
+  })
+})
