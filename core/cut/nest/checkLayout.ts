@@ -75,7 +75,7 @@ function outsideMm({ rings, left, right, low, high }: Laid, sheet: NestSheet, ma
     return Math.max(...rings[0]!.map(([x, y]) => Math.hypot(x - radius, y - radius))) - (radius - marginMm)
   }
   const edges = [sheet.outline, ...sheet.holes ?? []]
-  const apart = Math.min(...rings.flatMap((ring) => edges.map((edge) => apartMm(ring, edge))))
+  const apart = edgesApartMm(edgesOf(rings), edgesOf(edges))
   const sticksOut = rings[0]!.some((corner) => !isWithin(corner, edges) && distanceTo(corner, edges) > TOLERANCE_MM)
   const coversHole = (sheet.holes ?? []).some((hole) => isWithin(hole[0]!, rings) && distanceTo(hole[0]!, rings) > TOLERANCE_MM)
   return sticksOut || coversHole ? Infinity : marginMm - apart
@@ -109,7 +109,7 @@ function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFa
         if (other.laid.low >= one.laid.high + gapMm || other.laid.high + gapMm <= one.laid.low) continue
         if (overlaps(one.laid, other.laid)) faults.push({ code: 'overlap', placement: one.at, other: other.at })
         else {
-          const apart = Math.min(...one.laid.rings.flatMap((ring) => other.laid.rings.map((against) => apartMm(ring, against))))
+          const apart = edgesApartMm(edgesNear(one.laid, other.laid, gapMm), edgesNear(other.laid, one.laid, gapMm))
           if (apart < gapMm - TOLERANCE_MM) faults.push({ code: 'too-close', placement: one.at, other: other.at, apartMm: apart })
         }
       }
@@ -118,33 +118,38 @@ function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFa
   return faults
 }
 
-/** Whether some place is inside both, deeper than the tolerance: corners, middles of edges between crossings, and a place well inside each are looked at. */
-const overlaps = (one: Laid, other: Laid): boolean => reachesInto(one.rings, other.rings) || reachesInto(other.rings, one.rings)
+type Edge = readonly [Corner, Corner]
 
-function reachesInto(rings: readonly Ring[], into: readonly Ring[]): boolean {
-  const isDeep = (point: Corner): boolean => isWithin(point, into) && distanceTo(point, into) > TOLERANCE_MM
-  if (isDeep(placeInside(rings))) return true
-  return rings.some((ring) => ring.some((from, at) => {
-    const to = ring[(at + 1) % ring.length]!
-    const cuts = [0, ...into.flatMap((against) => crossingsAlong(from, to, against)), 1].sort((first, second) => first - second)
+const edgesOf = (rings: readonly Ring[]): readonly Edge[] => rings.flatMap((ring) => ring.map((from, at): Edge => [from, ring[(at + 1) % ring.length]!]))
+
+/** Edges of a piece that reach into the box round another, grown by the gap: no others can matter. */
+const edgesNear = (piece: Laid, { left, right, low, high }: Laid, gapMm: number): readonly Edge[] => edgesOf(piece.rings).filter(([[fromX, fromY], [toX, toY]]) =>
+  Math.max(fromX, toX) >= left - gapMm && Math.min(fromX, toX) <= right + gapMm && Math.max(fromY, toY) >= low - gapMm && Math.min(fromY, toY) <= high + gapMm)
+
+/** Whether some place is inside both, deeper than the tolerance: corners, middles of edges between crossings, and a place well inside each are looked at. */
+const overlaps = (one: Laid, other: Laid): boolean => reachesInto(one, other) || reachesInto(other, one)
+
+function reachesInto(piece: Laid, into: Laid): boolean {
+  const isDeep = (point: Corner): boolean => isWithin(point, into.rings) && distanceTo(point, into.rings) > TOLERANCE_MM
+  if (isDeep(placeInside(piece.rings))) return true
+  const against = edgesNear(into, piece, 0)
+  return edgesNear(piece, into, 0).some(([from, to]) => {
+    const cuts = [0, ...against.flatMap((edge) => crossingAlong(from, to, edge)), 1].sort((first, second) => first - second)
     return cuts.some((share, index) => isDeep(along(from, to, share)) || (index > 0 && isDeep(along(from, to, (share + cuts[index - 1]!) / 2))))
-  }))
+  })
 }
 
 const along = ([fromX, fromY]: Corner, [toX, toY]: Corner, share: number): Corner => [fromX + share * (toX - fromX), fromY + share * (toY - fromY)]
 
-/** Shares of the way along an edge at which it crosses a ring. */
-function crossingsAlong(from: Corner, to: Corner, ring: Ring): readonly number[] {
+/** Where along an edge it crosses another, as a share of the way; nothing when it does not. */
+function crossingAlong(from: Corner, to: Corner, [one, two]: Edge): readonly number[] {
   const [alongX, alongY] = [to[0] - from[0], to[1] - from[1]]
-  return ring.flatMap((one, at) => {
-    const two = ring[(at + 1) % ring.length]!
-    const [edgeX, edgeY] = [two[0] - one[0], two[1] - one[1]]
-    const cross = alongX * edgeY - alongY * edgeX
-    if (cross === 0) return []
-    const share = ((one[0] - from[0]) * edgeY - (one[1] - from[1]) * edgeX) / cross
-    const onEdge = ((one[0] - from[0]) * alongY - (one[1] - from[1]) * alongX) / cross
-    return share > 0 && share < 1 && onEdge >= 0 && onEdge <= 1 ? [share] : []
-  })
+  const [edgeX, edgeY] = [two[0] - one[0], two[1] - one[1]]
+  const cross = alongX * edgeY - alongY * edgeX
+  if (cross === 0) return []
+  const share = ((one[0] - from[0]) * edgeY - (one[1] - from[1]) * edgeX) / cross
+  const onEdge = ((one[0] - from[0]) * alongY - (one[1] - from[1]) * alongX) / cross
+  return share > 0 && share < 1 && onEdge >= 0 && onEdge <= 1 ? [share] : []
 }
 
 /** A place inside rings: the middle of the widest stretch on a level between two corners. */
@@ -189,17 +194,16 @@ function toEdgeMm([x, y]: Corner, [oneX, oneY]: Corner, [twoX, twoY]: Corner): n
   return Math.hypot(x - oneX - share * alongX, y - oneY - share * alongY)
 }
 
-/** Least distance between two closed lines; 0 where they cross. */
-function apartMm(one: Ring, other: Ring): number {
+/** Least distance between edges; 0 where they cross, without end when there are none. */
+function edgesApartMm(one: readonly Edge[], other: readonly Edge[]): number {
   let least = Infinity
-  one.forEach((from, at) => {
-    const to = one[(at + 1) % one.length]!
-    other.forEach((start, index) => {
-      const end = other[(index + 1) % other.length]!
-      if (Math.max(Math.min(from[0], to[0]) - Math.max(start[0], end[0]), Math.min(start[0], end[0]) - Math.max(from[0], to[0]), Math.min(from[1], to[1]) - Math.max(start[1], end[1]), Math.min(start[1], end[1]) - Math.max(from[1], to[1])) >= least) return
-      least = Math.min(least, crossingsAlong(from, to, [start, end]).length > 0 ? 0 : Math.min(toEdgeMm(from, start, end), toEdgeMm(to, start, end), toEdgeMm(start, from, to), toEdgeMm(end, from, to)))
-    })
-  })
+  for (const [from, to] of one) {
+    for (const edge of other) {
+      const [start, end] = edge
+      if (Math.max(Math.min(from[0], to[0]) - Math.max(start[0], end[0]), Math.min(start[0], end[0]) - Math.max(from[0], to[0]), Math.min(from[1], to[1]) - Math.max(start[1], end[1]), Math.min(start[1], end[1]) - Math.max(from[1], to[1])) >= least) continue
+      least = Math.min(least, crossingAlong(from, to, edge).length > 0 ? 0 : Math.min(toEdgeMm(from, start, end), toEdgeMm(to, start, end), toEdgeMm(start, from, to), toEdgeMm(end, from, to)))
+    }
+  }
   return least
 }
 

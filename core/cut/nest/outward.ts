@@ -9,38 +9,51 @@ import { crossingOf, turnOf } from './ring'
  * @param fewest corners to stop at
  */
 export function outward(ring: readonly Point[], mostMm2: number, fewest: number): readonly Point[] {
-  let corners = [...ring]
-  let added = 0
+  let corners = ring
+  let left = mostMm2
   while (corners.length > fewest) {
-    const best = cheapest(corners)
-    if (!best || added + best.cost > mostMm2) break
-    corners = best.corners
-    added += best.cost
+    const passed = onePass(corners, left, fewest)
+    if (passed.corners.length === corners.length) break
+    corners = passed.corners
+    left -= passed.added
   }
   return crossingOf(corners) ? ring : corners
 }
 
-/** Corners after a change, and the area that it adds, mm². */
-type Saving = { readonly cost: number, readonly corners: Point[] }
+/** A corner that can go: the area that its going adds, mm²; and the corner that stands for it and the next one, if one does. */
+type Saving = { readonly at: number, readonly cost: number, readonly corner: Point | null }
 
-function cheapest(corners: readonly Point[]): Saving | null {
-  let best: { cost: number, at: number, corner: Point | null } | null = null
-  for (let at = 0; at < corners.length; at += 1) {
-    const [before, one, two, after] = [0, 1, 2, 3].map((step) => corners[(at + step) % corners.length]!) as [Point, Point, Point, Point]
-    if (turnOf(before, one, two) <= 0) {
-      const cost = -turnOf(before, one, two) / 2
-      if (!best || cost < best.cost) best = { cost, at, corner: null }
-    } else if (turnOf(one, two, after) > 0) {
-      const corner = meeting(before, one, two, after)
-      const cost = corner ? Math.abs(turnOf(one, corner, two)) / 2 : Infinity
-      if (corner && (!best || cost < best.cost)) best = { cost, at, corner }
-    }
+/** Of what could go, so much goes in one pass: the rest is looked at again, because its neighbours have changed. */
+const PASS_SHARE = 0.2
+
+/** Takes out the cheapest corners that are not neighbours of one another. */
+function onePass(corners: readonly Point[], mostMm2: number, fewest: number): { readonly corners: readonly Point[], readonly added: number } {
+  const count = corners.length
+  const savings = corners.flatMap((_, at) => savingAt(corners, at)).sort((one, other) => one.cost - other.cost)
+  const touched = new Uint8Array(count)
+  const gone = new Set<number>()
+  const moved = new Map<number, Point>()
+  let added = 0
+  for (const { at, cost, corner } of savings.slice(0, Math.max(1, Math.ceil(savings.length * PASS_SHARE)))) {
+    if (added + cost > mostMm2 || count - gone.size <= fewest) break
+    const around = [-1, 0, 1, 2].map((step) => (at + step + count) % count)
+    if (around.some((each) => touched[each] === 1)) continue
+    for (const each of around) touched[each] = 1
+    if (corner) moved.set((at + 1) % count, corner)
+    gone.add(at)
+    added += cost
   }
-  if (!best) return null
-  const { at, corner, cost } = best
-  const [first, second] = [(at + 1) % corners.length, (at + 2) % corners.length]
-  const kept = corners.flatMap((each, index) => index === first ? corner ? [corner] : [] : index === second && corner ? [] : [each])
-  return { cost, corners: kept }
+  return { added, corners: corners.flatMap((each, at) => gone.has(at) ? [] : [moved.get(at) ?? each]) }
+}
+
+function savingAt(corners: readonly Point[], at: number): readonly Saving[] {
+  const count = corners.length
+  const [before, one, two, after] = [-1, 0, 1, 2].map((step) => corners[(at + step + count) % count]!) as [Point, Point, Point, Point]
+  const turn = turnOf(before, one, two)
+  if (turn <= 0) return [{ at, cost: -turn / 2, corner: null }]
+  if (turnOf(one, two, after) <= 0) return []
+  const corner = meeting(before, one, two, after)
+  return corner ? [{ at, corner, cost: Math.abs(turnOf(one, corner, two)) / 2 }] : []
 }
 
 /** Where the edges before and after an edge meet when they are drawn on; none when they part. */

@@ -28,8 +28,10 @@ export type ShapeFace = { readonly mirrored: boolean, readonly middle: Point, re
 
 /** Clipper's round joins cut inside the true arc by up to this, mm; parts are grown by twice as much more. */
 const ARC_MM = 0.004
-/** Outlines may be drawn larger by this share of their area to have fewer corners, which makes the search much quicker. */
-const LOOSE_SHARE = 0.004
+/** Outlines may be drawn larger by these shares of their area to have fewer corners, which makes the search much quicker: by the first, and by more only while they have too many. */
+const LOOSE_SHARES = [0.004, 0.008, 0.016, 0.03, 0.06, 0.12]
+const MOST_CORNERS = 64
+const MOST_CONVEXES = 12
 const FEWEST_CORNERS = 8
 
 /** Shapes of a job's parts, in its order. */
@@ -79,7 +81,7 @@ function faceOf(outline: readonly Point[], holes: readonly (readonly Point[])[],
     return { mirrored, middle, convexes: [discOf(0, 0, radius + gapMm / 2)], ...hullArrays(outline, middle) }
   }
   const middle = ringMiddle(outline)
-  const convexes = convexParts(grown(outline, holes, gapMm)).map((corners) => convexOf(corners.map(({ x, y }) => [x - middle.x, y - middle.y] as const)))
+  const convexes = simpleParts(grown(outline, holes, gapMm)).map((corners) => convexOf(corners.map(({ x, y }) => [x - middle.x, y - middle.y] as const)))
   return { mirrored, middle, convexes, ...hullArrays(outline, middle) }
 }
 
@@ -98,14 +100,27 @@ function flushTurnsOf(hull: readonly Point[]): readonly number[] {
   return edges.filter(({ length }) => length > LONG_EDGE_SHARE * round).flatMap(({ angle }) => [0, 1, 2, 3].map((quarter) => quarter * Math.PI / 2 - angle))
 }
 
-/** The outline and its holes with half the gap around, with fewer corners than drawn where there are many. The first ring is the outline. */
+/** Convexes of rings, few enough to be compared quickly: the outline is drawn larger, holes as they are. */
+function simpleParts([rim, ...holes]: readonly (readonly Point[])[]): readonly (readonly Point[])[] {
+  const area = Math.abs(ringAreaMm2(rim!))
+  let parts: readonly (readonly Point[])[] = []
+  for (const share of LOOSE_SHARES) {
+    const few = rim!.length > FEWEST_CORNERS ? outward(rim!, share * area, FEWEST_CORNERS) : rim!
+    if (few.length > MOST_CORNERS && share !== LOOSE_SHARES.at(-1)) continue
+    parts = convexParts([few, ...holes])
+    if (parts.length <= MOST_CONVEXES || holes.length > 0) break
+  }
+  return parts
+}
+
+/** The outline and its holes with half the gap around. The first ring is the outline. */
 function grown(outline: readonly Point[], holes: readonly (readonly Point[])[], gapMm: number): readonly (readonly Point[])[] {
   const offset = (ring: readonly Point[], byMm: number): readonly (readonly Point[])[] => inflatePathsD([ring.map(({ x, y }) => ({ x, y }))], byMm, JoinType.Round, EndType.Polygon, 2, 5, ARC_MM)
     .filter((path: PathD) => Math.abs(areaOfPath(path)) > 1e-6).map((path: PathD) => counterClockwise(path.map(({ x, y }) => ({ x, y }))))
   const growMm = gapMm / 2 + (gapMm > 0 ? 2 * ARC_MM : 0)
   const rim = gapMm > 0 ? largest(offset(outline, growMm)) : outline
   const inner = gapMm > 0 ? holes.flatMap((hole) => offset(hole, -growMm)) : holes
-  return [rim.length > FEWEST_CORNERS ? outward(rim, LOOSE_SHARE * Math.abs(ringAreaMm2(rim)), FEWEST_CORNERS) : rim, ...inner]
+  return [rim, ...inner]
 }
 
 const largest = (rings: readonly (readonly Point[])[]): readonly Point[] => rings.reduce((best, each) => Math.abs(ringAreaMm2(each)) > Math.abs(ringAreaMm2(best)) ? each : best)
