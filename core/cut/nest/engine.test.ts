@@ -28,7 +28,9 @@ describe('the depth of two convexes', () => {
     fc.assert(fc.property(convex, convex, fc.double({ min: -20, max: 20, noNaN: true }), fc.double({ min: -20, max: 20, noNaN: true }), (one, other, x, y) => {
       const contact = noContact()
       const depth = depthBetween(one, other, x, y, 0, contact)
-      fc.pre(depth > 0)
+      // Touching outlines overlap by rounding alone, some 1e-14 mm, in which no direction can be measured.
+      fc.pre(depth === 0 || depth > 1e-9)
+      if (depth === 0) return
       expect(depthBetween(one, other, x + contact.axisX * (depth + 1e-7), y + contact.axisY * (depth + 1e-7), 0, noContact())).toBe(0)
       expect(depthBetween(one, other, x + contact.axisX * depth * 0.9, y + contact.axisY * depth * 0.9, 0, noContact())).toBeGreaterThan(0)
     }))

@@ -1,7 +1,7 @@
 /** Rows of equal pieces, every other one turned by half a round where it may: how most of a sheet of one shape is best filled. */
 import { between } from '../../quantity'
 import type { Lying } from './crowd'
-import { hullOf, turnedCopy, turnTo, type Turned } from './turned'
+import { spanOf, turnedCopy, turnTo, type Turned } from './turned'
 import type { Room } from './room'
 import type { Shape } from './shape'
 import { clearAfter } from './slide'
@@ -19,20 +19,6 @@ export type Lattice = {
   readonly shiftMm: number
   /** How high one row alone is, as cut. */
   readonly rowMm: number
-}
-
-type Span = { readonly left: number, readonly right: number, readonly low: number, readonly high: number }
-
-function spanOf(piece: Turned): Span {
-  const { hullX, hullY } = hullOf(piece)
-  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
-  for (let at = 0; at < hullX.length; at += 1) {
-    left = Math.min(left, hullX[at]!)
-    right = Math.max(right, hullX[at]!)
-    low = Math.min(low, hullY[at]!)
-    high = Math.max(high, hullY[at]!)
-  }
-  return { left, right, low, high }
 }
 
 const heightOf = (piece: Turned): number => spanOf(piece).high - spanOf(piece).low

@@ -1,7 +1,7 @@
 /** The free part of a sheet: where pieces may lie, and how hard its edges push back what sticks out. */
 import type { Convex } from './convex'
 import { depthBetween, noContact } from './convex'
-import { hullOf, type Turned } from './turned'
+import { hullOf, spanOf, type Turned } from './turned'
 import { between } from '../../quantity'
 
 /** Edges push harder than pieces: a sheet does not give way. */
@@ -74,15 +74,8 @@ export function rectangleRoom(left: number, low: number, right: number, high: nu
 }
 
 const placeIn = (left: number, low: number, right: number, high: number): Room['anyPlace'] => (piece, stream) => {
-  const { hullX, hullY } = hullOf(piece)
-  let [least, most, lowest, highest] = [Infinity, -Infinity, Infinity, -Infinity]
-  for (let at = 0; at < hullX.length; at += 1) {
-    least = Math.min(least, hullX[at]!)
-    most = Math.max(most, hullX[at]!)
-    lowest = Math.min(lowest, hullY[at]!)
-    highest = Math.max(highest, hullY[at]!)
-  }
-  return { x: between(stream, left - least, Math.max(left - least, right - most)), y: between(stream, low - lowest, Math.max(low - lowest, high - highest)) }
+  const span = spanOf(piece)
+  return { x: between(stream, left - span.left, Math.max(left - span.left, right - span.right)), y: between(stream, low - span.low, Math.max(low - span.low, high - span.high)) }
 }
 
 /** A disc, tested by radius. */

@@ -38,3 +38,18 @@ export function hullOf(turned: Turned): { readonly hullX: Float64Array, readonly
   turned.hullTurn = turn
   return turned
 }
+
+/** The box round a turned piece's true hull, from its middle, mm. */
+export type Span = { readonly left: number, readonly right: number, readonly low: number, readonly high: number }
+
+export function spanOf(piece: Turned): Span {
+  const { hullX, hullY } = hullOf(piece)
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
+  for (let at = 0; at < hullX.length; at += 1) {
+    left = Math.min(left, hullX[at]!)
+    right = Math.max(right, hullX[at]!)
+    low = Math.min(low, hullY[at]!)
+    high = Math.max(high, hullY[at]!)
+  }
+  return { left, right, low, high }
+}
