@@ -93,19 +93,24 @@ export async function startServer(port) {
 export const findChromium = () =>
   [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/Applications/Chromium.app/Contents/MacOS/Chromium'].find((path) => path && existsSync(path))
 
-/** Installs Chromium from the system's packages when it is missing and this user may. */
-export function ensureChromium() {
-  if (findChromium()) return
+/** Installs a package of the system's when it is missing and this user may. */
+function ensurePackage(name, isThere, otherwise) {
+  if (isThere()) return
   const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0
   if (!mayInstall) {
-    console.error('The end-to-end tests need Chromium. Install your system\'s chromium package, or set CHROMIUM_PATH.')
+    console.error(otherwise)
     process.exit(1)
   }
-  console.log('Installing Chromium from the system\'s packages…')
+  console.log(`Installing ${name} from the system's packages…`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   run('apt-get', ['update', '-qq'], { env })
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], { env, stdio: ['ignore', 'ignore', 'inherit'] })
 }
+
+export const ensureChromium = () => ensurePackage('chromium', findChromium, 'The end-to-end tests need Chromium. Install your system\'s chromium package, or set CHROMIUM_PATH.')
+
+/** What prints are measured with: pages of a PDF as pixels. */
+export const ensurePageReader = () => ensurePackage('poppler-utils', () => spawnSync('pdftoppm', ['-v']).status === 0, 'The end-to-end tests measure printed pages with pdftoppm. Install your system\'s poppler-utils package.')
 
 /** One module of ours with all it imports of ours, as plain JavaScript; made again only when the sources changed. It starts at once and runs at full speed. */
 export async function bundleOf(entry) {

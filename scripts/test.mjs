@@ -3,11 +3,12 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { bin, checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, npm, root } from './setup.mjs'
+import { bin, checkNode, ensureBuilt, ensureChromium, ensureInstalled, ensurePageReader, findChromium, npm, root } from './setup.mjs'
 
 checkNode()
 ensureInstalled()
 ensureChromium()
+ensurePageReader()
 
 const reports = mkdtempSync(join(tmpdir(), 'lamellon-tests-'))
 const failures = []

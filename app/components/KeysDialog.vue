@@ -15,7 +15,7 @@ const keys: readonly (readonly [string, string])[] = [
   <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel class="sheet w-full max-w-lg rounded-2xl p-6">
+      <DialogPanel class="sheet w-full max-w-lg rounded-2xl bg-paper! p-6">
         <DialogTitle class="text-2xl">Keys</DialogTitle>
         <dl class="mt-3 grid grid-cols-2 gap-x-8 gap-y-1.5">
           <div v-for="[key, does] in keys" :key="key" class="flex justify-between gap-3"><dt>{{ does }}</dt><dd><kbd class="rounded-md bg-paper-deep px-2 py-0.5 font-semibold">{{ key }}</kbd></dd></div>

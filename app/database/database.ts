@@ -1,6 +1,6 @@
-import Dexie, { type EntityTable, type Table } from 'dexie'
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
-import { commissionFrom1, from2, workshopFrom1 } from '#core/format/upgrade'
+import { commissionFrom1, from2, from3, workshopFrom1 } from '#core/format/upgrade'
 import type { Commission, Workshop } from '#core/plan'
 
 /** A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are taken back. */
@@ -13,6 +13,12 @@ export type KeptWorkshop = { id: 'workshop', revision: number, workshop: Worksho
 
 /** One edit, as what to do and how to take it back. */
 export type KeptEdit = { id?: number, commissionId: string, label: string, patches: Patch[], inverse: Patch[] }
+
+async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
+  for (const name of ['commissions', 'workshop', 'edits', 'removed']) {
+    await transaction.table(name).toCollection().modify((kept: Record<string, unknown>) => { Object.assign(kept, change(kept)) })
+  }
+}
 
 /** The studio's data in this browser. Versions are only ever added, so that every studio can be opened by every later Lamellon. */
 export class StudioDatabase extends Dexie {
@@ -31,9 +37,7 @@ export class StudioDatabase extends Dexie {
       await transaction.table('edits').clear()
     })
     // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
-    this.version(3).stores({}).upgrade(async (transaction) => {
-      const bringUp = (name: string): Promise<unknown> => transaction.table(name).toCollection().modify((kept: Record<string, unknown>) => { Object.assign(kept, from2(kept)) })
-      for (const name of ['commissions', 'workshop', 'edits', 'removed']) await bringUp(name)
-    })
+    this.version(3).stores({}).upgrade((transaction) => bringUp(transaction, from2))
+    this.version(4).stores({}).upgrade((transaction) => bringUp(transaction, from3))
   }
 }

@@ -94,6 +94,26 @@ describe('a studio of the second version', () => {
   })
 })
 
+describe('a studio of the third version', () => {
+  it('opens completed: what is cut is cut as before, and edits can still be taken back', async () => {
+    const name = 'third-version'
+    const third = new Dexie(name)
+    third.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+    third.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+    third.version(3).stores({})
+    const plain = { way: 'template', plies: 2 }
+    const older = { ...commission, options: commission.options.map(({ ownPieces, paperwork, ...option }) => ({ ...option, paperwork: paperwork.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })) })) }
+    await third.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    await third.table('workshop').put({ id: 'workshop', revision: 2, workshop })
+    await third.table('edits').put({ commissionId: commission.id, label: 'way of cutting', patches: [], inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'paperwork', 0, 'cutting'], value: plain }] })
+    third.close()
+
+    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
+    expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
+    expect(opened).toMatchObject({ commission: { options: [{ ownPieces: [], paperwork: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}] }, edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }] })
+  })
+})
+
 describe('a studio of the first version', () => {
   it('opens with its commissions brought up and its workshop completed', async () => {
     const name = 'first-version'

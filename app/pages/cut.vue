@@ -6,6 +6,7 @@ import { sameCuts } from '#core/cut'
 import PieceTable from '~/components/cut/PieceTable.vue'
 import DiscDrawing from '~/components/cut/DiscDrawing.vue'
 import GroupSection from '~/components/cut/GroupSection.vue'
+import OwnPiecesSection from '~/components/cut/OwnPiecesSection.vue'
 import OffcutSection from '~/components/cut/OffcutSection.vue'
 import ToolsSection from '~/components/cut/ToolsSection.vue'
 import WaysSection from '~/components/cut/WaysSection.vue'
@@ -55,10 +56,10 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
         </section>
         <p v-if="plan.discs.length > 0" class="w-full text-[0.88rem] text-ink-soft">A dashed ring marks a spare.<template v-if="plan.discs.some(({ freeDeg }) => freeDeg > 0)"> Parts with a dashed edge stay whole: keep them dry for test strips and the next job.</template></p>
       </div>
-      <div v-if="plan.groups.length > 0" class="grid min-w-0 content-start gap-7 xl:col-span-2">
-        <div class="grid gap-3"><WaysSection /><ToolsSection /></div>
+      <div class="grid min-w-0 content-start gap-7 xl:col-span-2">
+        <div class="grid gap-4"><WaysSection /><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" /></div>
         <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
-        <OffcutSection />
+        <OffcutSection v-if="plan.groups.length > 0" />
       </div>
       <aside class="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1" aria-label="Sizes, shelf and print">
         <section v-if="plan.cutList.sizeClasses.length > 0">
@@ -84,7 +85,7 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
         </section>
         <CautionList :cautions="cautions" />
       </aside>
-      <section v-if="plan.paperwork.length > 0 || plan.discs.length > 0" class="xl:col-span-2" aria-labelledby="all-pieces">
+      <section v-if="plan.paperwork.length > 0 || plan.discs.length > 0" class="[contain-intrinsic-size:auto_60rem] [content-visibility:auto] xl:col-span-2" aria-labelledby="all-pieces">
         <h2 id="all-pieces" class="part-title mb-1">Every piece</h2>
         <PieceTable />
         <p v-if="plan.accents.length > 0" class="mt-2 text-[0.92rem]">With them: <template v-for="(accent, at) in plan.accents" :key="accent.id">{{ at > 0 ? ', ' : '' }}<FigureLink :working="accent.count" :after="` ${accent.many}`" />{{ accent.edible ? '' : ' (for show)' }}</template>.</p>

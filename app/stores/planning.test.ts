@@ -3,13 +3,14 @@ import { demoCommission, demoWorkshop } from '#core/demo'
 import type { Plan, PlanInputs } from '#core/plan'
 import { planner } from './planning'
 
-type Asked = { readonly inputs: PlanInputs, readonly answer: (plan: Plan) => void, readonly fail: (reason: unknown) => void }
+type Asked = { readonly inputs: PlanInputs, readonly known?: number, readonly answer: (plan: Plan, since?: number) => void, readonly fail: (reason: unknown) => void }
 const asked: Asked[] = []
 
 vi.mock('comlink', () => ({
   wrap: () => ({
-    derive: (inputs: PlanInputs) => new Promise((resolve, reject) => {
-      asked.push({ inputs, answer: (plan) => resolve({ plan, tookMs: 1 }), fail: reject })
+    derive: (inputs: PlanInputs) => new Promise((resolve, reject) => { asked.push({ inputs, answer: resolve, fail: reject }) }),
+    deriveChanges: (inputs: PlanInputs, known: number) => new Promise((resolve, reject) => {
+      asked.push({ inputs, known, answer: (changes, since = 0) => resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }), fail: reject })
     }),
   }),
 }))
@@ -53,6 +54,20 @@ describe('asking for plans', () => {
     asked[1]!.answer(planNamed('new'))
     await settled()
     expect(received).toHaveBeenCalledExactlyOnceWith(planNamed('new'))
+  })
+
+  it('lays what changed over the plan before, though that was never shown', async () => {
+    const received = vi.fn()
+    const { ask } = planner(received, vi.fn())
+    ask(inputsAt(1))
+    ask(inputsAt(2))
+    expect(asked[0]!.known).toBe(0)
+    asked[0]!.answer({ discs: 'nine', sheets: 'twelve' } as unknown as Plan)
+    await settled()
+    expect(asked[1]!.known).toBe(1)
+    asked[1]!.answer({ sheets: 'eleven' } as unknown as Plan, 1)
+    await settled()
+    expect(received).toHaveBeenCalledExactlyOnceWith({ discs: 'nine', sheets: 'eleven' })
   })
 
   it('leaves pictures and notes behind, and asks beside without showing', async () => {

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import type { Plan, PlanInputs } from '#core/plan'
+import { withChanges, type Plan, type PlanInputs } from '#core/plan'
 import type { PlanWorker } from '~/workers/plan'
 
 /** Pictures and notes have no part in a plan and would only be copied to the worker. */
@@ -16,6 +16,8 @@ const withoutPictures = (inputs: PlanInputs): PlanInputs => ({ ...inputs, commis
 export function planner(receive: (plan: Plan) => void, failed: (reason: unknown) => void): { readonly ask: (inputs: PlanInputs) => void, readonly once: (inputs: PlanInputs) => Promise<Plan> } {
   const remote: Remote<PlanWorker> = wrap(new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }))
   let busy = false
+  /** The last plan that came, shown or not, and its number. */
+  let known: { readonly plan: Plan, readonly number: number } | null = null
   let waiting: PlanInputs | null = null
   const ask = async (inputs: PlanInputs): Promise<void> => {
     if (busy) {
@@ -24,8 +26,9 @@ export function planner(receive: (plan: Plan) => void, failed: (reason: unknown)
     }
     busy = true
     try {
-      const { plan } = await remote.derive(inputs)
-      if (!waiting) receive(plan)
+      const { changes, since, number } = await remote.deriveChanges(inputs, known?.number ?? 0)
+      known = { plan: withChanges(since > 0 ? known!.plan : null, changes), number }
+      if (!waiting) receive(known.plan)
     } catch (reason) {
       failed(reason)
     }
@@ -36,5 +39,5 @@ export function planner(receive: (plan: Plan) => void, failed: (reason: unknown)
       void ask(next)
     }
   }
-  return { ask: (inputs) => void ask(withoutPictures(inputs)), once: async (inputs) => (await remote.derive(withoutPictures(inputs))).plan }
+  return { ask: (inputs) => void ask(withoutPictures(inputs)), once: async (inputs) => remote.derive(withoutPictures(inputs)) }
 }

@@ -3,7 +3,7 @@ import { cornersAlong } from '../geometry'
 import { seededStream } from '../quantity'
 import { fillRows } from './nest/rows'
 import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutSheet, type LeftOut, type SheetSize, type StraightCut } from './sheet'
-import type { CuttingTools } from './way'
+import type { Cutting, CuttingTools } from './way'
 
 /** A strip across the sheet with boxes of one part; `turned` boxes lie on their side. */
 type Strip = { readonly part: CutPart, readonly heightMm: number, readonly widthMm: number, readonly count: number, readonly turned: boolean }
@@ -11,11 +11,11 @@ type Strip = { readonly part: CutPart, readonly heightMm: number, readonly width
 const ROW_TRIES = 12
 
 /**
- * Sheets in strips and boxes, `plies` on one another. Every part takes whole boxes with room for slip; strips of all parts share sheets.
+ * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes with room for slip; strips of all parts share sheets.
  * In the last stack some plies may hold pieces more than wanted.
  */
-export function layByHand(parts: readonly CutPart[], sheet: SheetSize, plies: number, { marginMm, knifeGapMm, slipMm }: CuttingTools): CutLayout {
-  const slip = slipMm * (plies - 1)
+export function layByHand(parts: readonly CutPart[], sheet: SheetSize, { plies, layers }: Pick<Cutting, 'plies' | 'layers'>, { marginMm, knifeGapMm, slipMm }: CuttingTools): CutLayout {
+  const slip = slipMm * (plies * layers - 1)
   // Slip may reach into the margin: what lies there is cut away anyway.
   const edgeMm = marginMm - Math.min(slip, marginMm) / 2
   const [roomMm, highMm] = [sheet.widthMm - 2 * edgeMm, sheet.heightMm - 2 * edgeMm]
@@ -25,7 +25,7 @@ export function layByHand(parts: readonly CutPart[], sheet: SheetSize, plies: nu
     if (!found) leftOut.push({ part, why: tooLarge(part, slip) })
     return found ?? []
   })
-  let number = 0
+  let [number, bundle] = [0, 0]
   const sheets = fillRows(strips.map(({ heightMm }) => heightMm + knifeGapMm), highMm + knifeGapMm, seededStream(1), ROW_TRIES).map((indexes): CutSheet => {
     let y = edgeMm
     const pieces: CutPiece[] = []
@@ -35,7 +35,10 @@ export function layByHand(parts: readonly CutPart[], sheet: SheetSize, plies: nu
       cuts.push({ from: { x: 0, y: top + knifeGapMm / 2 }, to: { x: sheet.widthMm, y: top + knifeGapMm / 2 } })
       for (let at = 0; at < strip.count; at += 1) {
         const x = edgeMm + at * (strip.widthMm + knifeGapMm)
-        pieces.push({ part: strip.part, number: number += 1, mirrored: false, ...inBox(strip, x, y) })
+        const isLast = (at + 1) % layers === 0 || at + 1 === strip.count
+        pieces.push({ part: strip.part, number: number += 1, mirrored: false, ...inBox(strip, x, y), ...layers > 1 && { bundle } })
+        if (!isLast) continue
+        bundle += 1
         cuts.push({ from: { x: x + strip.widthMm + knifeGapMm / 2, y: y - knifeGapMm / 2 }, to: { x: x + strip.widthMm + knifeGapMm / 2, y: top + knifeGapMm / 2 } })
       }
       y = top + knifeGapMm

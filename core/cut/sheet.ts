@@ -15,8 +15,8 @@ export type CutPart = {
   readonly members: readonly number[]
 }
 
-/** Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is its own on the whole job. */
-export type CutPiece = { readonly part: CutPart, readonly number: number, readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean }
+/** Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is its own on the whole job. Pieces of one `bundle` lie on one another in a folded strip and are cut out at once. */
+export type CutPiece = { readonly part: CutPart, readonly number: number, readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean, readonly bundle?: number | undefined }
 
 /** A straight cut across a sheet before pieces are cut out, mm. */
 export type StraightCut = { readonly from: Point, readonly to: Point }

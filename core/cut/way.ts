@@ -13,22 +13,32 @@ export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string, rea
 }
 
 export const MOST_PLIES = 4
+export const MOST_LAYERS = 4
 
 /** How a decoration is cut. */
 export const cuttingSchema = z.strictObject({
   way: z.enum(CUTTING_WAYS).meta({ label: 'Cut by' }),
   plies: z.number().int().min(1).max(MOST_PLIES).meta({ label: 'Sheets at once', kind: 'count' }),
+  /** A strip folded to and fro is cut out through all its layers; 1 is not folded. Only strips and boxes are. */
+  layers: z.number().int().min(1).max(MOST_LAYERS).meta({ label: 'Layers of a folded strip', kind: 'count' }),
+  /** Sheets are coloured before they are cut, so that pieces of one colour keep to sheets of it. */
+  colouredWhole: z.boolean().meta({ label: 'Sheets are coloured whole' }),
 })
 
 export type Cutting = z.infer<typeof cuttingSchema>
 
-export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2 }
+export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2, layers: 1, colouredWhole: false }
+
+/** The colour of a sheet that is coloured whole; null for one as it is sold. */
+const sheetColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.').nullable()
 
 /** A sheet that was locked: where its pieces lie stays. Parts are named by their decoration and place in its list. */
 export const keptSheetSchema = z.strictObject({
   paper: z.enum(paperIds),
   format: z.enum(formatIds),
   way: z.enum(CUTTING_WAYS),
+  plies: z.number().int().min(1).max(MOST_PLIES),
+  colour: sheetColour,
   placements: z.array(z.strictObject({ part: z.string().min(1).max(100), x: z.number(), y: z.number(), rotationDeg: z.number(), mirrored: z.boolean() })).min(1).max(2000),
 })
 
@@ -39,6 +49,7 @@ export const remnantSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   paper: z.enum(paperIds),
+  colour: sheetColour,
   outline: z.array(z.tuple([z.number(), z.number()])).min(3).max(200),
   from: z.string().max(60),
 })

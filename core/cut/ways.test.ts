@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { circle, cornersAlong, laidOut, outlineAreaMm2, polyline, rectangle, sector, type Outline, type Point } from '../geometry'
 import { CHORD_MM, discDiameterOf, faultsOf, jobKey, layByHand, layPunched, nestJobOf, sheetsOf, startNesting, STARTING_TOOLS, strokesOf, type CutLayout, type CutPart, type SheetSize } from '.'
 
+const FLAT = { plies: 1, layers: 1 }
 const A4: SheetSize = { widthMm: 210, heightMm: 297 }
 const part = (id: string, outline: Outline, quantity: number): CutPart => ({ id, decoration: 'd', name: id, colour: '#ffffff', outline, holes: [], quantity, mirror: false, members: [] })
 
@@ -18,10 +19,10 @@ const counted = ({ sheets }: CutLayout, id: string): number => sheets.reduce((su
 const sizes = fc.array(fc.record({ wide: fc.integer({ min: 8, max: 120 }), high: fc.integer({ min: 8, max: 180 }), quantity: fc.integer({ min: 1, max: 40 }) }), { minLength: 1, maxLength: 5 })
 
 describe('strips and boxes', () => {
-  it('hold every piece, apart and within the sheet, however many sheets lie on one another', () => {
-    fc.assert(fc.property(sizes, fc.integer({ min: 1, max: 4 }), (each, plies) => {
+  it('hold every piece, apart and within the sheet, however many sheets lie on one another and strips are folded', () => {
+    fc.assert(fc.property(sizes, fc.integer({ min: 1, max: 4 }), fc.integer({ min: 1, max: 4 }), (each, plies, layers) => {
       const parts = each.map(({ wide, high, quantity }, at) => part(`p${at}`, polyline([{ x: -wide / 3, y: 2 }, { x: wide - wide / 3, y: 2 }, { x: 0, y: high + 2 }], true), quantity))
-      const layout = layByHand(parts, A4, plies, STARTING_TOOLS)
+      const layout = layByHand(parts, A4, { plies, layers }, STARTING_TOOLS)
       expect(layout.leftOut).toEqual([])
       expect(faultsIn(layout, parts, STARTING_TOOLS.knifeGapMm)).toEqual([])
       for (const { id, quantity } of parts) {
@@ -32,7 +33,7 @@ describe('strips and boxes', () => {
   })
 
   it('take four boxes of 100 × 140 on an A4 sheet, by hand: two strips of two', () => {
-    const layout = layByHand([part('box', rectangle(0, 0, 99, 140), 4)], A4, 1, STARTING_TOOLS)
+    const layout = layByHand([part('box', rectangle(0, 0, 99, 140), 4)], A4, FLAT, STARTING_TOOLS)
     expect(layout.sheets).toHaveLength(1)
     expect(layout.sheets[0]!.cuts).toHaveLength(2 + 4)
     expect(strokesOf(layout.sheets, 'boxes').value).toBe(6)
@@ -40,12 +41,19 @@ describe('strips and boxes', () => {
 
   it('more at once never takes more strokes', () => {
     const parts = [part('leaf', sector({ x: 0, y: 0 }, 40, 0, 90), 37)]
-    const strokes = [1, 2, 3, 4].map((plies) => strokesOf(layByHand(parts, A4, plies, STARTING_TOOLS).sheets, 'boxes').value)
+    const strokes = [1, 2, 3, 4].map((plies) => strokesOf(layByHand(parts, A4, { plies, layers: 1 }, STARTING_TOOLS).sheets, 'boxes').value)
     expect([...strokes].sort((one, other) => other - one)).toEqual(strokes)
   })
 
+  it('folded in two, seven pieces of a strip are cut out with four strokes', () => {
+    const parts = [part('drop', sector({ x: 0, y: 0 }, 20, 0, 90), 7)]
+    const [flat, folded] = [1, 2].map((layers) => strokesOf(layByHand(parts, A4, { plies: 1, layers }, STARTING_TOOLS).sheets, 'boxes').value)
+    // One cut along the strip and one beside every piece, or every second; an outline for every piece, or for every two.
+    expect([flat, folded]).toEqual([1 + 7 + 7, 1 + 4 + 4])
+  })
+
   it('leave out what is larger than the sheet, and say so', () => {
-    const { leftOut, sheets } = layByHand([part('giant', rectangle(0, 0, 205, 295), 1), part('small', rectangle(0, 0, 20, 20), 1)], A4, 1, STARTING_TOOLS)
+    const { leftOut, sheets } = layByHand([part('giant', rectangle(0, 0, 205, 295), 1), part('small', rectangle(0, 0, 20, 20), 1)], A4, FLAT, STARTING_TOOLS)
     expect(leftOut.map(({ part: { id } }) => id)).toEqual(['giant'])
     expect(leftOut[0]!.why).toMatch(/205 × 295 mm/)
     expect(sheets).toHaveLength(1)

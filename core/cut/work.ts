@@ -10,8 +10,13 @@ const TRACE_MIN = 0.4
 const PUNCH_MIN = 0.1
 const LOAD_MIN = 2
 
-/** Pieces whose outline is still to be cut: a rectangle is done when its box is. */
-const outlinesOn = (sheets: readonly CutSheet[], way: CuttingWay): number => sheets.reduce((sum, { pieces }) => sum + pieces.filter(({ part }) => way !== 'boxes' || !isBox(part)).length, 0)
+/** Outlines still to be cut, those of a folded strip's bundle once: a rectangle is done when its box is. */
+function outlinesOn(sheets: readonly CutSheet[], way: CuttingWay): number {
+  return sheets.reduce((sum, { pieces }) => {
+    const cut = pieces.filter(({ part }) => way !== 'boxes' || !isBox(part))
+    return sum + cut.filter(({ bundle }) => bundle === undefined).length + new Set(cut.flatMap(({ bundle }) => bundle === undefined ? [] : [bundle])).size
+  }, 0)
+}
 
 const isBox = ({ outline: { segments }, holes }: CutSheet['pieces'][number]['part']): boolean => segments.length === 4 && holes.length === 0 && segments.every(({ kind }) => kind === 'line')
 

@@ -1,6 +1,7 @@
 import { startingAccent } from '../accent'
 import { roundTier, type Cake } from '../cake'
 import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
+import { STARTING_CUTTING } from '../cut'
 import { gatheredIn, STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
@@ -38,7 +39,7 @@ function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
   const [moths, globes] = [begin('moths', 'butterfly'), begin('globes', 'foldedGlobe')]
   return [
     begin('collar', 'tornRuffle'), begin('lace', 'stripScroll'),
-    { ...moths, cutting: { way: 'machine', plies: 1 }, finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }], composition: { ...moths.composition, seed: 24 } } as PaperDecoration,
+    { ...moths, cutting: { ...STARTING_CUTTING, way: 'machine', plies: 1 }, finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }], composition: { ...moths.composition, seed: 24 } } as PaperDecoration,
     { ...globes, parameters: { ...globes.parameters, seenMm: 36 }, composition: { ...globes.composition, spanDeg: 200, reach: 0.62 } } as PaperDecoration,
   ]
 }
@@ -47,7 +48,7 @@ function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
 const quince: Bouquet = { ...startingBouquet('quince', 3, 5), name: 'Quince and ginkgo', place: 'ledge', tier: 0, middleDeg: 44, spanDeg: 84, outMm: 46, highMm: 66, full: 0.7, movement: 0.35 }
 
 function gathered({ tiers }: Cake): readonly PaperDecoration[] {
-  const begin = (id: string, technique: PaperDecoration['technique'], role: BouquetRole, parts: number, parameters: object): PaperDecoration => ({ ...gatheredIn('quince', id, technique, role, parts, tiers, parameters), cutting: { way: 'template', plies: 1 } })
+  const begin = (id: string, technique: PaperDecoration['technique'], role: BouquetRole, parts: number, parameters: object): PaperDecoration => ({ ...gatheredIn('quince', id, technique, role, parts, tiers, parameters), cutting: { ...STARTING_CUTTING, way: 'template', plies: 1 } })
   return [
     begin('blossoms', 'openBloom', 'focal', 6, { acrossMm: 36, small: 3, medium: 4, large: 5, stamens: 12 }),
     begin('ginkgo', 'laminatedLeaf', 'leaf', 3, { lengthMm: 96, leafMm: 28 }),
@@ -79,8 +80,8 @@ export function demoCommission(now: Moment): Commission {
     },
     palette: STARTING_PALETTE,
     options: [
-      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], keptSheets: [], tiersApart: 0 },
-      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], tiersApart: 0 },
+      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], keptSheets: [], ownPieces: [], tiersApart: 0 },
+      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], tiersApart: 0 },
     ],
     chosen: 'a',
   }

@@ -1,4 +1,5 @@
 export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines } from './cutSheetPicture'
+export { dishLabels, type DishLabel } from './dishLabels'
 export { discSheet, discShapes, rulerShapes } from './discPicture'
 export { darken, lighten } from './shading'
 export { SHADOW, standLayers, type StandLayer, type StandScene } from './standPicture'

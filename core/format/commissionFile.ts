@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { commissionSchema, workshopSchema, type Commission, type Workshop } from '../plan'
 import { ok, refuse, type Result } from '../quantity'
-import { commissionFrom1, from2, workshopFrom1 } from './upgrade'
+import { commissionFrom1, from2, from3, workshopFrom1 } from './upgrade'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 3
+const VERSION = 4
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -56,9 +56,11 @@ type Loose = Readonly<Record<string, unknown>>
 /** A file of an earlier version as this one would have written it; null for a version that is not known. */
 function broughtUp(content: Loose, version: unknown): Loose | null {
   if (version === VERSION) return content
-  if (version === 2) return { ...content, version: VERSION, commission: from2(content.commission), workshop: from2(content.workshop) }
-  if (version !== 1) return null
-  return { ...content, version: VERSION, commission: from2(commissionFrom1(content.commission)), workshop: from2(workshopFrom1(content.workshop)) }
+  const { commission, workshop } = content
+  const both = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({ ...content, version: VERSION, commission: bringUp(one), workshop: bringUp(other) })
+  if (version === 3) return both(from3, commission, workshop)
+  if (version === 2) return both((value) => from3(from2(value)), commission, workshop)
+  return version === 1 ? both((value) => from3(from2(value)), commissionFrom1(commission), workshopFrom1(workshop)) : null
 }
 
 /** Why a file was refused, for the person who opened it. */

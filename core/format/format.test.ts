@@ -25,7 +25,7 @@ describe('a commission file', () => {
   })
   it.each([
     ['nothing', '', 'empty', 'empty'], ['not JSON', '{"format":', 'not-json', 'damaged'], ['a picture', '\u0089PNG', 'not-json', 'damaged'], ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'], ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 4 })), 'newer', 'version 4'],
+    ['a later version', changed((content) => Object.assign(content, { version: 5 })), 'newer', 'version 5'],
     ['a missing brief', changed((content) => { delete content.commission.brief }), 'fields', 'commission → brief'],
     ['a wrong number', changed(({ commission }) => { commission.options[0]!.cake.board.acrossMm = 'wide' }), 'fields', 'options → 0 → cake → board → acrossMm'],
     ['an unknown field', changed((content) => Object.assign(content.commission, { extra: 1 })), 'fields', 'extra'],
@@ -39,7 +39,7 @@ describe('a commission file', () => {
   })
   it('of version 2 is brought up: it is cut by hand as before, nothing is locked, tools are those of a new workshop', () => {
     const older = (value: unknown): unknown => Array.isArray(value) ? value.map(older) : typeof value === 'object' && value !== null
-      ? Object.fromEntries(Object.entries(value).filter(([name]) => !['cutting', 'keptSheets', 'tools', 'remnants', 'sheetEach'].includes(name)).map(([name, each]) => [name, older(each)])) : value
+      ? Object.fromEntries(Object.entries(value).filter(([name]) => !['cutting', 'keptSheets', 'ownPieces', 'tools', 'remnants', 'sheetEach', 'dyes', 'dyeTrials'].includes(name)).map(([name, each]) => [name, older(each)])) : value
     const text = changed(() => undefined)
     const read = readCommissionFile(JSON.stringify({ ...older(JSON.parse(text)) as object, version: 2 }))
     if (!read.ok) throw new Error(fileSentence(read.error))
@@ -49,8 +49,28 @@ describe('a commission file', () => {
       for (const { cutting } of option.paperwork) expect(cutting).toEqual(STARTING_CUTTING)
     }
   })
+  it('of version 3 is brought up: what was cut and locked is cut and locked as before', () => {
+    const content = JSON.parse(text) as { commission: { options: { paperwork: { cutting: object }[], keptSheets: object[] }[] }, workshop: { remnants: object[], dyes?: unknown, dyeTrials?: unknown } }
+    const lock = { paper: 'thinWafer', format: 'a4', way: 'template', placements: [{ part: 'a/0', x: 1, y: 2, rotationDeg: 3, mirrored: false }] }
+    const rest = { id: 'rest', name: 'rest', paper: 'thinWafer', outline: [[0, 0], [90, 0], [0, 90]], from: 'another' }
+    for (const option of content.commission.options as (typeof content.commission.options[number] & { ownPieces?: unknown })[]) {
+      delete option.ownPieces
+      option.keptSheets = [lock]
+      for (const each of option.paperwork) each.cutting = { way: 'template', plies: 3 }
+    }
+    content.workshop.remnants = [rest]
+    delete content.workshop.dyes
+    delete content.workshop.dyeTrials
+    const { commission, workshop } = valueOf(readCommissionFile(JSON.stringify({ ...content, version: 3 })))
+    expect(workshop.remnants).toEqual([{ ...rest, colour: null }])
+    expect([workshop.dyes.length, workshop.dyeTrials]).toEqual([6, []])
+    for (const { keptSheets, ownPieces, paperwork } of commission.options) {
+      expect([keptSheets, ownPieces]).toEqual([[{ ...lock, plies: 1, colour: null }], []])
+      for (const { cutting } of paperwork) expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
+    }
+  })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
-    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, ...workshop } } = JSON.parse(text)
+    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, dyes, dyeTrials, ...workshop } } = JSON.parse(text)
     const first = {
       format: 'lamellon-commission', version: 1, workshop,
       commission: {
@@ -63,7 +83,7 @@ describe('a commission file', () => {
     expect(read.brief).toMatchObject({ name, driveMin, keeping: 'roomTemperature' })
     expect(readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } }))).toMatchObject({ ok: false, error: { code: 'fields' } })
   })
-  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-2.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
+  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-4.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
 })
 
 describe('cuts on paper', () => {

@@ -33,22 +33,30 @@ export function commissionFrom1(commission: unknown): unknown {
   }
 }
 
-/**
- * Anything of version 2 with what version 3 asks besides: how a decoration is cut, sheets that were locked, the workshop's tools, remnants and the price of a sheet.
- * Works on commissions, workshops and single edits alike, because it knows what it meets by its fields.
- */
-export function from2(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(from2)
+/** Anything, with what its records lack put in: works on commissions, workshops and single edits alike, because it knows what it meets by its fields. */
+function filled(value: unknown, lacking: (own: Loose) => Loose): unknown {
+  if (Array.isArray(value)) return value.map((each) => filled(each, lacking))
   if (!isRecord(value)) return value
-  const own = Object.fromEntries(Object.entries(value).map(([name, each]) => [name, from2(each)]))
-  return {
-    ...'parameters' in own && 'format' in own && { cutting: STARTING_CUTTING },
-    ...'tiersApart' in own && 'cake' in own && { keptSheets: [] },
-    ...'ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] },
-    ...'discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach },
-    ...own,
-  }
+  const own = Object.fromEntries(Object.entries(value).map(([name, each]) => [name, filled(each, lacking)]))
+  return { ...lacking(own), ...own }
 }
+
+/** Anything of version 2 with what version 3 asks besides: how a decoration is cut, sheets that were locked, the workshop's tools, remnants and the price of a sheet. */
+export const from2 = (value: unknown): unknown => filled(value, (own) => ({
+  ...'parameters' in own && 'format' in own && { cutting: { way: STARTING_CUTTING.way, plies: STARTING_CUTTING.plies } },
+  ...'tiersApart' in own && 'cake' in own && { keptSheets: [] },
+  ...'ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] },
+  ...'discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach },
+}))
+
+/** Anything of version 3 with what version 4 asks besides: folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials. */
+export const from3 = (value: unknown): unknown => filled(value, (own) => ({
+  ...'way' in own && 'plies' in own && { layers: STARTING_CUTTING.layers, colouredWhole: STARTING_CUTTING.colouredWhole },
+  ...'placements' in own && 'way' in own && { plies: 1, colour: null },
+  ...'outline' in own && 'from' in own && 'paper' in own && { colour: null },
+  ...'keptSheets' in own && 'cake' in own && { ownPieces: [] },
+  ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [] },
+}))
 
 /** Version 1 knew neither the refrigerator nor prices nor petals. */
 export const workshopFrom1 = (workshop: unknown): unknown =>

@@ -2,15 +2,13 @@
 export type Bands = readonly [number, number, number]
 
 /** A dye as it comes in drops: how strongly one drop in 100 ml darkens each band of film soaked in it (a guess until calibrated by a dipped strip). */
-export type Dye = { readonly id: DyeId, readonly name: string, readonly absorptionPerDrop: Bands }
-
-export type DyeId = 'red' | 'yellow' | 'blue'
+export type Dye = { readonly id: string, readonly name: string, readonly absorptionPerDrop: Bands }
 
 /** @see Kubelka & Munk 1931 for what absorption means here; values are placeholders to a factor of three */
 export const DYES: readonly Dye[] = [
-  { id: 'red', name: 'red liquid colour', absorptionPerDrop: [0.004, 0.06, 0.04] },
-  { id: 'yellow', name: 'yellow liquid colour', absorptionPerDrop: [0.002, 0.008, 0.06] },
-  { id: 'blue', name: 'blue liquid colour', absorptionPerDrop: [0.055, 0.015, 0.004] },
+  { id: 'red', name: 'red', absorptionPerDrop: [0.004, 0.06, 0.04] },
+  { id: 'yellow', name: 'yellow', absorptionPerDrop: [0.002, 0.008, 0.06] },
+  { id: 'blue', name: 'blue', absorptionPerDrop: [0.055, 0.015, 0.004] },
 ]
 
 /** Volume of one drop from a bottle, ml. */

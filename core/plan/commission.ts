@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { accentSchema } from '../accent'
 import { boxSchema, cakeSchema } from '../cake'
 import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSchema, sweepSchema } from '../compose'
-import { cuttingSchema, keptSheetSchema } from '../cut'
+import { cuttingSchema, keptSheetSchema, MOST_OWN_PIECES, ownPieceSchema } from '../cut'
 import { climateSchema } from '../dry'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
@@ -132,6 +132,8 @@ export const optionSchema = z.strictObject({
   accents: z.array(accentSchema).max(MOST_ACCENTS),
   /** Sheets that stay as they are, whatever else is laid out. */
   keptSheets: z.array(keptSheetSchema).max(MOST_KEPT_SHEETS),
+  /** Pieces from drawings of the decorator's own, cut beside the decorations'. */
+  ownPieces: z.array(ownPieceSchema).max(MOST_OWN_PIECES),
   tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
 }).refine(({ paperwork, bouquets }) => paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)), { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' })
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '../demo'
-import { CUTTING_WAYS, faultsOf, startNesting, type CuttingWay, type NestLayout } from '../cut'
+import { CUTTING_WAYS, drawnPieces, faultsOf, startNesting, STARTING_CUTTING, type CuttingWay, type NestLayout } from '../cut'
 import { derivePlan, chosenOption, keptSheetOf, sheetFaults, wayChoices, type CutGroup, type Nested, type Plan, type PlanInputs } from '.'
 
 const base: PlanInputs = { commission: demoCommission(0), workshop: demoWorkshop(), now: 0, units: 'metric' }
@@ -10,7 +10,7 @@ const { paperwork } = derivePlan(base)
 /** The demo with each decoration cut in a way, and other changes. */
 function planned(ways: readonly CuttingWay[], plies: number, change: (inputs: PlanInputs) => void = () => undefined): Plan {
   const inputs = structuredClone(base)
-  chosenOption(inputs.commission).paperwork.forEach((each, at) => { each.cutting = { way: ways[at % ways.length]!, plies } })
+  chosenOption(inputs.commission).paperwork.forEach((each, at) => { each.cutting = { ...STARTING_CUTTING, way: ways[at % ways.length]!, plies } })
   change(inputs)
   return derivePlan(inputs)
 }
@@ -59,6 +59,56 @@ describe('sheets of the demo', () => {
   })
 })
 
+describe('sheets coloured whole', () => {
+  it('hold pieces of one colour each, and all pieces still', () => {
+    const { groups } = planned(['template', 'boxes'], 2, ({ commission }) => { for (const each of chosenOption(commission).paperwork) each.cutting.colouredWhole = true })
+    for (const { colour, parts } of groups) expect(new Set(parts.map((part) => part.colour.toLowerCase()))).toEqual(new Set([colour]))
+    expect(groups.flatMap(({ parts }) => parts)).toHaveLength(paperwork.reduce((sum, { classes }) => sum + classes.length, 0))
+    expect(new Set(groups.map(({ id }) => id)).size).toBe(groups.length)
+  })
+})
+
+describe('stacks by template', () => {
+  it('are laid out once, and cut with fewer strokes than sheets one by one', () => {
+    const [one] = planned(['template'], 1).groups
+    const before = planned(['template'], 3)
+    const [stack] = planned(['template'], 3, (inputs) => Object.assign(inputs, { nested: nestedOf(before) })).groups
+    expect(stack!.search!.job.parts.map(({ quantity }) => quantity)).toEqual(one!.parts.map(({ quantity }) => Math.ceil(quantity / 3)))
+    expect(stack!.layout.sheets.every(({ plies }) => plies === 3)).toBe(true)
+    expect(stack!.sheets.value).toBe(3 * stack!.layout.sheets.length)
+    expect(stack!.strokes.value).toBeLessThan(one!.strokes.value / 2)
+    const sheet = keptSheetOf(stack!, stack!.layout.sheets[0]!)
+    const [locked] = planned(['template'], 3, ({ commission }) => { chosenOption(commission).keptSheets = [structuredClone(sheet)] }).groups
+    expect(locked!.kept).toEqual([sheet])
+    for (const { id, quantity } of locked!.parts) expect(onSheets(locked!, id)).toBe(3 * Math.ceil(quantity / 3))
+  })
+})
+
+describe('pieces of the decorator’s own', () => {
+  const ring = (x: number, y: number, side: number): [number, number][] => [[x, y], [x + side, y], [x + side, y + side], [x, y + side]]
+
+  it('are as many as there are rings in no other, with what is cut out of them', () => {
+    const drawn = drawnPieces([ring(0, 0, 1), ring(0.2, 0.2, 0.5), ring(0.3, 0.3, 0.1), ring(2, 0, 0.5)])
+    expect(drawn.map(({ holes, high }) => [holes.length, high])).toEqual([[1, 1], [0, expect.closeTo(0.1, 9)], [0, 0.5]])
+    for (const { outline } of drawn) {
+      expect(Math.min(...outline.map(([, y]) => y))).toBeCloseTo(0, 9)
+      expect(Math.max(...outline.map(([, y]) => y))).toBeCloseTo(1, 9)
+      expect(Math.min(...outline.map(([x]) => x)) + Math.max(...outline.map(([x]) => x))).toBeCloseTo(0, 9)
+    }
+  })
+
+  it('are cut beside the decorations’, on the sheets of their paper and way, and counted', () => {
+    const [frame] = drawnPieces([ring(0, 0, 1), ring(0.25, 0.25, 0.5)])
+    const own = { id: 'own', name: 'frame', paper: 'thinWafer' as const, format: 'a4' as const, colour: '#d9572b', heightMm: 40, quantity: 5, outline: frame!.outline, holes: frame!.holes, cutting: { ...STARTING_CUTTING, way: 'template' as const, plies: 1 } }
+    const { groups } = planned(['template'], 1, ({ commission }) => { chosenOption(commission).ownPieces = [own] })
+    const group = groups.find(({ parts }) => parts.some(({ decoration }) => decoration === 'own'))!
+    expect(group.parts.length).toBeGreaterThan(1)
+    expect(onSheets(group, 'own/0')).toBe(5)
+    const part = group.search!.job.parts.find(({ id }) => id === 'own/0')!
+    expect([part.outline.length, part.holes?.length, Math.max(...part.outline.map(([, y]) => y))]).toEqual([4, 1, 40])
+  })
+})
+
 describe('a locked sheet', () => {
   const before = planned(['template'], 1)
   const nested = nestedOf(before)
@@ -96,7 +146,7 @@ describe('a locked sheet', () => {
 })
 
 describe('remnants', () => {
-  const remnant = { id: 'rest', name: 'rest', paper: 'thinWafer' as const, outline: [[10, 10], [190, 10], [190, 110], [60, 150], [10, 90]] as [number, number][], from: 'another' }
+  const remnant = { id: 'rest', name: 'rest', paper: 'thinWafer' as const, colour: null as string | null, outline: [[10, 10], [190, 10], [190, 110], [60, 150], [10, 90]] as [number, number][], from: 'another' }
   const withRemnant = (ways: readonly CuttingWay[], nested: Nested = {}): readonly CutGroup[] => planned(ways, 1, (inputs) => { inputs.workshop.remnants = [structuredClone(remnant)]; Object.assign(inputs, { nested }) }).groups
 
   it('are used before a whole sheet, cost none, and hold their pieces inside their outline', () => {
@@ -108,6 +158,17 @@ describe('remnants', () => {
     expect(used).toHaveLength(1)
     expect(used[0]!.pieces.length).toBeGreaterThan(0)
     expect(laid!.sheets.value).toBe(laid!.layout.sheets.length - 1)
+  })
+
+  it('of a colour are kept for pieces of that colour', () => {
+    const offeredIn = (colour: string | null, colouredWhole: boolean): readonly string[] => planned(['template'], 1, ({ commission, workshop }) => {
+      workshop.remnants = [{ ...structuredClone(remnant), colour }]
+      for (const each of chosenOption(commission).paperwork) each.cutting.colouredWhole = colouredWhole
+    }).groups.flatMap((group) => group.search!.job.sheets.some(({ id }) => id === 'rest') ? [group.colour ?? 'none'] : [])
+    const [own] = paperwork.flatMap(({ paper, classes }) => paper === 'thinWafer' ? classes.map(({ colour }) => colour.toLowerCase()) : [])
+    expect(offeredIn(own!, true)).toEqual([own])
+    expect(offeredIn(own!, false)).toEqual([])
+    expect(offeredIn(null, true)).toEqual([])
   })
 
   it('are not offered to the commission that they are left of', () => {
@@ -149,9 +210,12 @@ describe('ways compared', () => {
   })
 
   it('advise less paper when paper is dear, and less time when hours are', () => {
-    const globes = paperwork.find(({ technique }) => technique === 'foldedGlobe')!
-    const advised = (sheetEach: number, hour: number): CuttingWay => wayChoices(globes, base.workshop.tools, sheetEach, hour).find((each) => each.advised)!.way
-    expect(advised(0.1, 60)).toBe('punch')
-    expect(advised(500, 1)).toBe('template')
+    const advised = (technique: string, sheetEach: number, hour: number): CuttingWay => {
+      const work = paperwork.find((each) => each.technique === technique)!
+      return wayChoices({ ...work, cutting: { ...work.cutting, plies: 1 } }, base.workshop.tools, sheetEach, hour).find((each) => each.advised)!.way
+    }
+    expect(advised('foldedGlobe', 0.1, 60)).toBe('punch')
+    expect(advised('stripScroll', 0.1, 60)).toBe('boxes')
+    expect(advised('stripScroll', 500, 1)).toBe('template')
   })
 })

@@ -4,21 +4,22 @@ import { freePatches, type Standing } from '../compose'
 import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
 import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
-import { coveringOf, DROP_ML, DYES, RICE_FILM } from '../material'
+import { coveringOf, DROP_ML, RICE_FILM } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
 import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
 import { fillFormers, paceWorking, walkBack, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Work } from '../schedule'
 import { costOf, discSupplies } from '../supply'
 import { soakedSail } from '../technique'
-import { evenLadder, mixFor, nearestStrength, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
+import { learnedDye, type LearnedDye } from '../learn'
+import { evenLadder, nearestStrength, recipeFor, SOAKED_FILM, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
 import { accentStage, anchorsOf } from './accents'
 import { arrange, type Arrangement } from './arrange'
 import { bouquetStage, membersOf, plannedBouquet } from './bouquets'
 import { fitting } from './boxFit'
 import { cakeStage } from './cakeStage'
 import { cautionsFor, tiersTouched } from './cautions'
-import { allSheets, cuttingStage } from './cutting'
+import { allSheets, cuttingStage, ownWork } from './cutting'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
 import { paperworkStage, type Paperwork } from './paperwork'
@@ -32,10 +33,14 @@ const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
 const UNDYED = { heart: '#efece2', tail: '#efece2', steps: 1, tray: STARTING_TRAY } as const
 const STARTING_DRYING: SailSweep['drying'] = { way: 'mat', soakWaterC: 38, ovenC: 80 }
 
-/** The colours of a sweep: the dye mix of its heart, and shades from tail to heart that look evenly stepped. */
-function tintStage({ heart, tail, steps }: Pick<SailSweep['colour'], 'heart' | 'tail' | 'steps'>): Pick<Plan, 'mix' | 'ladder'> {
-  const mix = mixFor(heart, DYES)
-  return { mix, ladder: evenLadder(mix.dose, nearestStrength(mix.dose, tail, DYES), steps, DYES) }
+type TintInputs = Pick<SailSweep['colour'], 'heart' | 'tail' | 'steps'> & { readonly shelf: Workshop['dyes'], readonly trials: Workshop['dyeTrials'] }
+
+/** The colours of a sweep: dyes as their strips have them, the recipe of its heart from those in use, and shades from tail to heart that look evenly stepped. */
+function tintStage({ heart, tail, steps, shelf, trials }: TintInputs): Pick<Plan, 'mix' | 'ladder' | 'dyes'> {
+  const dyes = shelf.map((dye) => learnedDye(dye, trials, SOAKED_FILM))
+  const inUse = shelf.flatMap(({ inUse: isOn }, at) => isOn ? [dyes[at]!.dye] : [])
+  const mix = recipeFor(heart, inUse)
+  return { dyes, mix, ladder: evenLadder(mix.dose, nearestStrength(mix.dose, tail, inUse), steps, inUse) }
 }
 
 type PieceInputs = { readonly elements: readonly { readonly sized: Arrangement['sails'][number]['sized'], readonly shade: number }[], readonly count: Working }
@@ -46,15 +51,15 @@ function pieceStage({ elements, count }: PieceInputs): { cutList: CutList, discs
   return { cutList, discs: shareDiscs(cutList.pieces) }
 }
 
-type BathInputs = { readonly pieces: readonly Piece[], readonly total: Working, readonly ladder: readonly LadderStep[], readonly tray: SailSweep['colour']['tray'] }
+type BathInputs = { readonly dyes: readonly LearnedDye[], readonly pieces: readonly Piece[], readonly total: Working, readonly ladder: readonly LadderStep[], readonly tray: SailSweep['colour']['tray'] }
 
 /** One bath for all shades that have pieces, pale first. */
-function bathStage({ pieces, total, ladder, tray }: BathInputs): SteppedBath | null {
+function bathStage({ dyes, pieces, total, ladder, tray }: BathInputs): SteppedBath | null {
   const batches = ladder.map((_, shade) => {
     const dipped = pieces.filter((piece) => piece.shade === shade)
     return { pieceCount: dipped.length, areaDm2: dipped.reduce((sum, piece) => sum + pieceAreaDm2(piece), 0) }
   })
-  return pieces.length === 0 ? null : steppedBath(ladder, batches, total, tray, DYES)
+  return pieces.length === 0 ? null : steppedBath(ladder, batches, total, tray, dyes.map(({ dye }) => dye))
 }
 
 type DryInputs = { readonly drying: SailSweep['drying'], readonly workroom: Climate, readonly venue: Climate, readonly transport: Climate }
@@ -128,7 +133,7 @@ function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['t
     }, () => startBy)
 }
 
-const usedDyes = (bath: SteppedBath | null): readonly string[] => bath ? DYES.map(({ id }) => id).filter((id) => bath.steps.some(({ wholeDrops }) => wholeDrops[id] > 0)) : []
+const usedDyes = (bath: SteppedBath | null, dyes: readonly LearnedDye[]): readonly string[] => bath ? dyes.flatMap(({ dye: { id, name } }) => bath.steps.some(({ wholeDrops }) => (wholeDrops[id] ?? 0) > 0) ? [id, name.toLowerCase()] : []) : []
 
 type Stages = ReturnType<typeof rememberStages>
 
@@ -161,7 +166,7 @@ function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: R
 function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { commission, workshop } = inputs
   const { brief } = commission
-  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, keptSheets, tiersApart } = chosenOption(commission)
+  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, keptSheets, ownPieces, tiersApart } = chosenOption(commission)
   const decoration = decorations[0] ?? null
   const discsMm = workshop.discs.filter(({ inUse }) => inUse).map(({ diameterMm }) => diameterMm)
   const colour = decoration?.colour ?? UNDYED
@@ -175,14 +180,14 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
     return { bouquet, members, packing: stages.bouquet({ bouquet, members, stack: arrangement.stack, mostTopMm }) }
   })
   const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
-  const groups = stages.cutting({ paperwork: paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
+  const groups = stages.cutting({ work: [...paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), ...ownPieces.map((own) => ownWork(own))], tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
   const { fit, finished, remedies } = fitting(cake, brief.box, arrangement, { sailsOn: brief.completion === 'beforeDriving', tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, paperwork)
-  const { mix, ladder } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps })
+  const { mix, ladder, dyes } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps, shelf: workshop.dyes, trials: workshop.dyeTrials })
   const { cutList, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count })
-  const bath = stages.bath({ pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
+  const bath = stages.bath({ dyes, pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
   const { airC, humidity } = brief.transport
   const climates = { workroom: brief.workroom, venue: brief.venue, transport: { airC, humidity } }
   const estimate = stages.dry({ drying, ...climates })
@@ -196,13 +201,13 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
-  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const cost = costOf(supplies, allSheets(groups), (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, cutList, discs, strokes, groups, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],
@@ -214,7 +219,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
       accents: planned.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
       dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) => covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : []),
     }),
-    tally: tallyOf({ arrangement, paperwork, groups, pieces: cutList.total, discs, loads: loads.length, leaveAt: timetable.ok ? timetable.value.leaveAt : null, bath, handsOn: work.total, cost, startBy, noStart, cautions, units: inputs.units }),
+    tally: tallyOf({ arrangement, groups, pieces: cutList.total, discs, loads: loads.length, leaveAt: timetable.ok ? timetable.value.leaveAt : null, bath, handsOn: work.total, cost, startBy, noStart, cautions, units: inputs.units }),
     leafStates: leafStatesOf(cautions, arrangement.sails.length > 0, paperwork.length > 0),
   }
 }

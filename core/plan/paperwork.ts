@@ -274,6 +274,3 @@ function reachOfPosed(elements: readonly PlacedElement[], { widthMm, heightMm }:
 /** The elements of a decoration as they are drawn, their finishes on. Worked out where it is shown: it is much to hand over, and follows from decoration and elements alone. */
 export const meshesOf = (decoration: PaperDecoration, elements: readonly PlacedElement[], stack: readonly StandingTier[]): readonly Mesh[] =>
   elements.map((element) => finished(techniqueOf(decoration.technique).draw(decoration.parameters, element, wallFor(element, stack)), decoration.finishes, colourOf(decoration, element), element.seed))
-
-/** Pieces of all decorations. */
-export const allPieces = (paperwork: readonly Paperwork[]): Working => sumOf('paper pieces', 'count', 'decorations added up', paperwork.map(({ pieces, name }) => ({ ...pieces, label: `pieces for ${name.toLowerCase()}` })))

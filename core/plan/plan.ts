@@ -9,7 +9,8 @@ import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
 import type { FormerLoad, NoTimetable, Timetable, Work } from '../schedule'
 import type { DiscSupply } from '../supply'
-import type { LadderStep, Mix, SteppedBath } from '../tint'
+import type { LearnedDye } from '../learn'
+import type { LadderStep, Recipe, SteppedBath } from '../tint'
 import type { PlannedAccent } from './accents'
 import type { Arrangement } from './arrange'
 import type { PlannedBouquet } from './bouquets'
@@ -51,7 +52,9 @@ export type Plan = {
   readonly finished: Fitting['finished']
   readonly remedies: Fitting['remedies']
   readonly cost: Working
-  readonly mix: Mix
+  readonly mix: Recipe
+  /** Every dye of the shelf, in its order, as its strips have it. */
+  readonly dyes: readonly LearnedDye[]
   readonly ladder: readonly LadderStep[]
   readonly cutList: CutList
   readonly discs: readonly CutDisc[]

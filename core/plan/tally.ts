@@ -4,12 +4,10 @@ import { dayClockText, derive, found, printQuantity, type Moment, type UnitSyste
 import type { SteppedBath } from '../tint'
 import type { Arrangement } from './arrange'
 import { allSheets, type CutGroup } from './cutting'
-import { allPieces, type Paperwork } from './paperwork'
 import type { LeafState, TallyFigure } from './plan'
 
 type TallyParts = {
   readonly arrangement: Arrangement
-  readonly paperwork: readonly Paperwork[]
   readonly groups: readonly CutGroup[]
   readonly pieces: Working
   readonly discs: readonly CutDisc[]
@@ -25,13 +23,13 @@ type TallyParts = {
 }
 
 /** The figures that are always on the screen, each with its working. */
-export function tallyOf({ arrangement, paperwork, groups, pieces, discs, loads, leaveAt, bath, handsOn, cost, startBy, noStart, cautions, units }: TallyParts): readonly TallyFigure[] {
+export function tallyOf({ arrangement, groups, pieces, discs, loads, leaveAt, bath, handsOn, cost, startBy, noStart, cautions, units }: TallyParts): readonly TallyFigure[] {
   const figure = (id: TallyFigure['id'], label: string, working: Working | null, beside = '', none = ''): TallyFigure => ({ id, label, working, beside, none })
   const { count, countSpread } = arrangement
   return [
     figure('sails', 'sails', count, count.value > 0 ? `± ${countSpread.value}, cut ${pieces.value}` : ''),
     figure('discs', 'discs', discCount(discs, pieces), bySize(discs)),
-    figure('paper', 'sheets', allSheets(groups), paperwork.length > 0 ? `${allPieces(paperwork).value} pieces` : ''),
+    figure('paper', 'sheets', allSheets(groups), groups.length > 0 ? `${groups.reduce((sum, { parts }) => sum + parts.reduce((all, { quantity }) => all + quantity, 0), 0)} pieces` : ''),
     figure('bath', 'bath', bath?.startMl ?? null, bath ? `${bath.steps.length} shades, ${printQuantity(bath.totalDrops.value, 'count', units)} drops` : '', 'no bath'),
     figure('handsOn', 'hands-on', handsOn, loads === 1 ? '1 load to dry' : `${loads} loads to dry`),
     figure('startBy', 'start by', startBy, leaveAt === null ? '' : `leave ${dayClockText(leaveAt)}`, noStart),

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { DISC_DIAMETERS_MM } from '../material'
 import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
-import { discStockSchema, pricesSchema, STARTING_PRICES } from '../supply'
+import { dyeTrialSchema } from '../learn'
+import { discStockSchema, dyeStockSchema, MOST_DYES_ON_SHELF, pricesSchema, STARTING_DYES, STARTING_PRICES } from '../supply'
 import { petalSchema } from '../technique'
 
 export const MOST_PETALS = 40
@@ -12,6 +13,8 @@ const formerSchema = z.strictObject({
   lengthMm: z.number().min(100).max(1200).meta({ label: 'Long', kind: 'length' }),
   widthMm: z.number().min(100).max(1200).meta({ label: 'Wide', kind: 'length' }),
 })
+
+export const MOST_TRIALS = 400
 
 /** What the studio has: film on the shelf, mats and trays, oven, hours and pace. */
 export const workshopSchema = z.strictObject({
@@ -27,6 +30,9 @@ export const workshopSchema = z.strictObject({
   tools: cuttingToolsSchema,
   /** Parts of sheets that were kept, to be used first. */
   remnants: z.array(remnantSchema).max(MOST_REMNANTS),
+  /** Dyes to mix from, and strips that were dipped to learn their strength. */
+  dyes: z.array(dyeStockSchema).max(MOST_DYES_ON_SHELF).refine((dyes) => new Set(dyes.map(({ id }) => id)).size === dyes.length, { message: 'Each dye must be listed once.' }),
+  dyeTrials: z.array(dyeTrialSchema).max(MOST_TRIALS),
   /** Petals that were shaped and kept, to begin others from. */
   petals: z.array(z.strictObject({ name: z.string().min(1).max(30), shape: petalSchema })).max(MOST_PETALS),
 })
@@ -50,5 +56,7 @@ export const STARTING_WORKSHOP: Workshop = {
   prices: STARTING_PRICES,
   tools: STARTING_TOOLS,
   remnants: [],
+  dyes: STARTING_DYES.map((dye) => ({ ...dye, absorptionPerDrop: [...dye.absorptionPerDrop] })),
+  dyeTrials: [],
   petals: [],
 }

@@ -1,5 +1,5 @@
 export { blend } from './blend'
-export { difference, filmHex, filmOklab, hexOklab, layer, over, type Dose } from './filmOptics'
+export { absorptionFor, backBands, bandsHex, difference, dyeAbsorption, hexBands, hexOklab, layer, over, sentBack, sheetBands, sheetHex, sheetOklab, SOAKED_FILM, throughBands, WHITE_BEHIND, type ColouredSheet, type Colouring, type Dose, type SheetState } from './paperOptics'
 export { evenLadder, nearestStrength, type LadderStep } from './ladder'
-export { mixFor, type Mix } from './mixing'
+export { recipeFor, type OutOfReach, type Recipe } from './recipe'
 export { addition, STARTING_TRAY, steppedBath, type BathStep, type BathTray, type SteppedBath } from './steppedBath'

@@ -1,14 +1,14 @@
-import type { Dye, DyeId } from '../material'
-import { difference, filmHex, filmOklab, hexOklab, type Dose } from './filmOptics'
+import type { Dye } from '../material'
+import { difference, hexOklab, sheetHex, sheetOklab, SOAKED_FILM, type ColouredSheet, type Dose } from './paperOptics'
 
-/** A step of the ladder: its strength as a share of the deepest, the dose, and how dry film will look. */
+/** A step of the ladder: its strength as a share of the deepest, the dose, and how the dry sheet will look. */
 export type LadderStep = { readonly strength: number, readonly dose: Dose, readonly hex: string }
 
 const SAMPLES = 400
 
 /** A dose at a share of its strength. */
 const weaken = (dose: Dose, strength: number): Dose =>
-  Object.fromEntries((Object.keys(dose) as DyeId[]).map((id) => [id, dose[id] * strength])) as Record<DyeId, number>
+  Object.fromEntries(Object.entries(dose).map(([id, drops]) => [id, drops * strength]))
 
 /**
  * Strengths that look evenly stepped from pale to deep: the way the colour travels is walked, added up, and cut in equal lengths.
@@ -17,11 +17,11 @@ const weaken = (dose: Dose, strength: number): Dose =>
  * @param palest strength of the first step, 0 to 1
  * @param steps 2 or more; 1 gives the deepest alone
  */
-export function evenLadder(deepest: Dose, palest: number, steps: number, dyes: readonly Dye[]): readonly LadderStep[] {
-  const at = (strength: number): LadderStep => ({ strength, dose: weaken(deepest, strength), hex: filmHex(weaken(deepest, strength), dyes, 'dry') })
+export function evenLadder(deepest: Dose, palest: number, steps: number, dyes: readonly Dye[], sheet: ColouredSheet = SOAKED_FILM): readonly LadderStep[] {
+  const at = (strength: number): LadderStep => ({ strength, dose: weaken(deepest, strength), hex: sheetHex(weaken(deepest, strength), dyes, sheet) })
   if (steps <= 1) return [at(1)]
   const strengths = Array.from({ length: SAMPLES + 1 }, (_, sample) => palest + (1 - palest) * sample / SAMPLES)
-  const colours = strengths.map((strength) => filmOklab(weaken(deepest, strength), dyes, 'dry'))
+  const colours = strengths.map((strength) => sheetOklab(weaken(deepest, strength), dyes, sheet))
   const travelled = [0]
   for (let sample = 1; sample <= SAMPLES; sample += 1) travelled.push(travelled[sample - 1]! + difference(colours[sample]!, colours[sample - 1]!))
   const whole = travelled[SAMPLES]!
@@ -35,10 +35,10 @@ export function evenLadder(deepest: Dose, palest: number, steps: number, dyes: r
 }
 
 /** The strength of a dye mix that comes nearest to a paler colour, from one fiftieth to nine tenths of the deepest. */
-export function nearestStrength(deepest: Dose, paleHex: string, dyes: readonly Dye[]): number {
+export function nearestStrength(deepest: Dose, paleHex: string, dyes: readonly Dye[], sheet: ColouredSheet = SOAKED_FILM): number {
   const target = hexOklab(paleHex)
   const strengths = Array.from({ length: 89 }, (_, step) => 0.02 + step * 0.01)
   return strengths
-    .map((strength) => ({ strength, away: difference(filmOklab(weaken(deepest, strength), dyes, 'dry'), target) }))
+    .map((strength) => ({ strength, away: difference(sheetOklab(weaken(deepest, strength), dyes, sheet), target) }))
     .sort((one, other) => one.away - other.away)[0]!.strength
 }

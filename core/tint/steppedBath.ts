@@ -1,6 +1,6 @@
-import { DROP_ML, type Dye, type DyeId } from '../material'
+import { DROP_ML, type Dye } from '../material'
 import { derive, found, setting, starting, type Working } from '../quantity'
-import { filmHex, type Dose } from './filmOptics'
+import { sheetHex, SOAKED_FILM, type Dose } from './paperOptics'
 import type { LadderStep } from './ladder'
 
 /** A batch dipped at one strength of the bath. */
@@ -12,8 +12,10 @@ export type BathStep = {
   readonly batch: Batch
   /** Drops to add for each dye: exact, and in whole drops allowing for what earlier rounding left over or short. */
   readonly exactDrops: Working
-  readonly wholeDrops: Readonly<Record<DyeId, number>>
+  readonly wholeDrops: Dose
   readonly volumeMl: number
+  /** What the bath holds then, with the whole drops, drops in 100 ml. */
+  readonly inBath: Dose
   /** Dye the batch carries away, drops. */
   readonly carriedDrops: number
   readonly plannedHex: string
@@ -76,7 +78,7 @@ export function steppedBath(ladder: readonly LadderStep[], batches: readonly Bat
   const { startMl, uptakeMl } = startVolume(batches, pieces, tray)
   let volumeMl = startMl.value
   let heldDrops = 0
-  let heldWhole: Dose = { red: 0, yellow: 0, blue: 0 }
+  let heldWhole: Dose = {}
   const steps = ladder.map((step, shade): BathStep => {
     const batch = batches[shade]!
     const wanted = sumDrops(step.dose)
@@ -87,12 +89,12 @@ export function steppedBath(ladder: readonly LadderStep[], batches: readonly Bat
       (v) => addition(v.held, v.volume, v.wantedDrops))
     const wholeDrops = wholeAdditions(heldWhole, volumeMl, step.dose)
     heldDrops += exactDrops.value
-    heldWhole = mapDose(heldWhole, (drops, id) => drops + wholeDrops[id])
+    heldWhole = mapDose(wholeDrops, (drops, id) => drops + (heldWhole[id] ?? 0))
     volumeMl += exactDrops.value * DROP_ML
     const takenMl = Math.min(volumeMl, UPTAKE_ML_PER_DM2 * batch.areaDm2)
     const carriedDrops = heldDrops * takenMl / volumeMl
     const inBath = mapDose(heldWhole, (drops) => drops / volumeMl * 100)
-    const filled: BathStep = { shade, batch, exactDrops, wholeDrops, volumeMl, carriedDrops, plannedHex: step.hex, predictedHex: filmHex(inBath, dyes, 'dry') }
+    const filled: BathStep = { shade, batch, exactDrops, wholeDrops, volumeMl, inBath, carriedDrops, plannedHex: step.hex, predictedHex: sheetHex(inBath, dyes, SOAKED_FILM) }
     heldDrops -= carriedDrops
     heldWhole = mapDose(heldWhole, (drops) => drops * (1 - takenMl / volumeMl))
     volumeMl -= takenMl
@@ -108,9 +110,8 @@ export function steppedBath(ladder: readonly LadderStep[], batches: readonly Bat
 const carriedOver = (label: string, value: number, kind: Working['kind'], startMl: Working): Working =>
   derive(label, kind, 'carried over', 'what earlier steps left of {startMl}', { startMl }, () => value)
 
-const mapDose = (dose: Dose, change: (drops: number, id: DyeId) => number): Dose =>
-  Object.fromEntries((Object.keys(dose) as DyeId[]).map((id) => [id, change(dose[id], id)])) as Record<DyeId, number>
+const mapDose = (dose: Dose, change: (drops: number, id: string) => number): Dose => Object.fromEntries(Object.entries(dose).map(([id, drops]) => [id, change(drops, id)]))
 
 /** Whole drops of each dye that bring the bath nearest to a dose from what it really holds; never fewer than none. */
-const wholeAdditions = (held: Dose, volumeMl: number, dose: Dose): Record<DyeId, number> =>
-  mapDose(dose, (wanted, id) => Math.max(0, Math.round(addition(held[id], volumeMl, wanted)))) as Record<DyeId, number>
+const wholeAdditions = (held: Dose, volumeMl: number, dose: Dose): Dose =>
+  mapDose(dose, (wanted, id) => Math.max(0, Math.round(addition(held[id] ?? 0, volumeMl, wanted))))

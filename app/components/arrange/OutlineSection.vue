@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { printQuantity } from '#core/quantity'
 import { silhouette } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { chosenFile, outlineIn } from '~/files/chosen'
 import { usePreferences } from '~/stores/preferences'
 import { useDecoration } from './editing'
 
@@ -20,18 +21,14 @@ const LEAST_MM = 10
 const MOST_MM = 260
 
 async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+  const file = chosenFile(event)
   if (!file) return
-  // Read only when a file is brought: few need it, and it is large.
-  const { outlineSentence, readOutline } = await import('#core/format/outlines')
-  const read = readOutline(await file.text())
-  refused.value = read.ok ? '' : outlineSentence(read.error)
-  if (!read.ok) return
-  const { rings, heightMm } = read.value
+  const brought = await outlineIn(file)
+  refused.value = 'refused' in brought ? brought.refused : ''
+  if ('refused' in brought) return
+  const { rings, heightMm } = brought.outline
   const fits = heightMm === null ? null : Math.min(MOST_MM, Math.max(LEAST_MM, Math.round(heightMm * 10) / 10))
-  notes.value = [...read.value.notes, ...(fits !== null && Math.abs(fits - heightMm!) > 0.5 ? [`It is ${printQuantity(heightMm!, 'length', preferences.units)} high in the file; silhouettes are made from ${printQuantity(LEAST_MM, 'length', preferences.units)} to ${printQuantity(MOST_MM, 'length', preferences.units)}.`] : [])]
+  notes.value = [...brought.outline.notes, ...(fits !== null && Math.abs(fits - heightMm!) > 0.5 ? [`It is ${printQuantity(heightMm!, 'length', preferences.units)} high in the file; silhouettes are made from ${printQuantity(LEAST_MM, 'length', preferences.units)} to ${printQuantity(MOST_MM, 'length', preferences.units)}.`] : [])]
   asksHeight.value = fits === null
   edit('bring an outline', (each) => {
     if (each.technique !== silhouette.id) return

@@ -6,6 +6,7 @@ import { flipMove } from '#core/geometry'
 import { MOST_PETALS } from '#core/plan'
 import { fitPetal, halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
+import { chosenFile, outlineIn } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'
 
 /** The outline of a petal, pulled into shape by its handles or begun from a shape botanists have a word for. */
@@ -84,17 +85,14 @@ const FAR = 0.05
 
 /** The nearest petal to an outline from a file; one that cannot be read changes nothing. */
 async function bring(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+  const file = chosenFile(event)
   if (!file) return
-  const { outlineSentence, readOutline } = await import('#core/format/outlines')
-  const read = readOutline(await file.text())
-  if (!read.ok) {
-    told.value = `${outlineSentence(read.error)} What was here is kept.`
+  const brought = await outlineIn(file)
+  if ('refused' in brought) {
+    told.value = `${brought.refused} What was here is kept.`
     return
   }
-  const { shape, offShare } = fitPetal(read.value.rings[0]!.map(([x, y]) => ({ x, y })))
+  const { shape, offShare } = fitPetal(brought.outline.rings[0]!.map(([x, y]) => ({ x, y })))
   told.value = offShare > FAR ? 'That outline is far from a petal with a foot below and a tip above; the nearest is shown.' : 'The nearest petal to your outline.'
   emit('change', shape, '')
 }

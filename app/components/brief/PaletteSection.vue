@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { Plus, X } from '@lucide/vue'
+import { Download, Plus, Upload, X } from '@lucide/vue'
+import { ref } from 'vue'
+import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from '#core/format'
 import { PALETTE_ROLES, type Commission } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
+import { chosenFile } from '~/files/chosen'
+import { download, fileNameFor } from '~/files/download'
 
 const { studio, commission } = usePlanned()
 const MOST_COLOURS = 24
@@ -10,6 +14,30 @@ type Named = Commission['palette'][number]
 const set = (at: number, label: string, change: (named: Named) => void): void => studio.edit(label, (draft) => change(draft.commission.palette[at]!), `${label} ${at}`)
 const add = (): void => studio.edit('add a colour', (draft) => { draft.commission.palette.push({ name: 'new colour', colour: '#c9b8a3', role: 'accent' }) })
 const remove = (at: number): void => studio.edit('remove a colour', (draft) => { draft.commission.palette.splice(at, 1) })
+
+const FORMAT_WORDS: Readonly<Record<PaletteFormat, { readonly name: string, readonly type: string }>> = { gpl: { name: 'GPL', type: 'text/plain' }, css: { name: 'CSS', type: 'text/css' }, json: { name: 'JSON', type: 'application/json' } }
+const refused = ref('')
+
+const save = (format: PaletteFormat): void => download(writePalette(commission.value.brief.name, commission.value.palette, format), fileNameFor(commission.value.brief.name, `-palette.${format}`), FORMAT_WORDS[format].type)
+
+/** Colours out of a file join those that are there; one of a name that is there takes its place. */
+async function bring(event: Event): Promise<void> {
+  const file = chosenFile(event)
+  if (!file) return
+  const known = new Set(commission.value.palette.map(({ name }) => name))
+  const read = readPalette(await file.text(), MOST_COLOURS)
+  const added = read.ok ? read.value.filter(({ name }) => !known.has(name)) : []
+  const tooMany = known.size + added.length
+  refused.value = !read.ok ? paletteSentence(read.error) : tooMany > MOST_COLOURS ? paletteSentence({ code: 'too-many', count: tooMany, most: MOST_COLOURS }) : ''
+  if (!read.ok || refused.value) return
+  studio.edit('bring colours', ({ commission: { palette } }) => {
+    for (const { name, colour } of read.value) {
+      const there = palette.find((each) => each.name === name)
+      if (there) there.colour = colour
+      else palette.push({ name, colour, role: 'accent' })
+    }
+  })
+}
 
 function rename(at: number, event: Event): void {
   const field = event.target as HTMLInputElement
@@ -30,6 +58,11 @@ function rename(at: number, event: Event): void {
         <button type="button" class="grid size-8 place-items-center rounded-full hover:bg-paper-deep" :aria-label="`Remove ${named.name}`" @click="remove(at)"><X class="size-4" aria-hidden="true" /></button>
       </li>
     </ul>
-    <button type="button" class="button mt-1.5 min-h-9 px-3 text-[0.9rem]" :disabled="commission.palette.length >= MOST_COLOURS" @click="add"><Plus class="size-4" aria-hidden="true" />A colour</button>
+    <div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <button type="button" class="button min-h-9 px-3 text-[0.9rem]" :disabled="commission.palette.length >= MOST_COLOURS" @click="add"><Plus class="size-4" aria-hidden="true" />A colour</button>
+      <label class="button min-h-9 cursor-pointer px-3 text-[0.9rem] focus-within:ring-2 focus-within:ring-go"><Upload class="size-4" aria-hidden="true" />Bring<input type="file" class="sr-only" accept=".gpl,.css,.json,text/plain" data-testid="palette-file" @change="bring"></label>
+      <span class="flex items-center gap-2 text-[0.9rem]"><Download class="size-4" aria-hidden="true" /><button v-for="format in PALETTE_FORMATS" :key="format" type="button" class="figure-link" :aria-label="`Save colours as ${FORMAT_WORDS[format].name}`" @click="save(format)">{{ FORMAT_WORDS[format].name }}</button></span>
+    </div>
+    <p v-if="refused" role="alert" class="mt-1.5 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.9rem]">{{ refused }} What was here is kept.</p>
   </fieldset>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { Download, LoaderCircle, Lock, LockOpen, Search, Square } from '@lucide/vue'
-import { computed } from 'vue'
+import { Download, LoaderCircle, Lock, LockOpen, Maximize2, Minimize2, Search, Square } from '@lucide/vue'
+import { computed, ref } from 'vue'
 import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
 import { formatOf, paperOf } from '#core/material'
@@ -22,6 +22,8 @@ const cutter = useCutter()
 
 const size = computed(() => formatOf(props.group.format))
 const words = computed(() => WAY_WORDS[props.group.way])
+/** How many sheets and layers are cut at once, said where sheets are shown and printed. */
+const atOnce = computed(() => `${props.group.plies > 1 ? `, ${props.group.plies} at once` : ''}${props.group.layers > 1 ? `, strips folded in ${props.group.layers}` : ''}`)
 const isLaidClosely = computed(() => props.group.way === 'template' || props.group.way === 'machine')
 const progress = computed(() => props.group.search ? nesting.progress[props.group.search.key] ?? null : null)
 const isSearching = computed(() => props.group.search !== null && nesting.underWay === props.group.search.key)
@@ -58,6 +60,11 @@ function wrong(pieces: readonly CutPiece[]): ReadonlySet<number> {
   return found
 }
 
+/** Pictures to print are drawn only when they are asked for. */
+const isPrinting = ref(false)
+/** The sheet that is shown large, so that its numbers can be read. */
+const large = ref<number | null>(null)
+
 const isKept = (at: number): boolean => at < props.group.kept.length
 
 function lock(at: number): void {
@@ -86,13 +93,13 @@ function move(at: number, pieces: readonly CutPiece[]): void {
   editOption('move piece', (option) => { if (place >= 0) option.keptSheets[place] = kept; else option.keptSheets.push(kept) }, `piece ${props.group.id} ${at}`)
 }
 
-const title = (at: number): string => `${commission.value.brief.name}: ${paperOf(props.group.paper).name}, sheet ${at + 1} of ${props.group.layout.sheets.length}${props.group.plies > 1 ? `, ${props.group.plies} at once` : ''}. Check: the ruler reads 100 mm.`
+const title = (at: number): string => `${commission.value.brief.name}: ${paperOf(props.group.paper).name}, sheet ${at + 1} of ${props.group.layout.sheets.length}${atOnce.value}. Check: the ruler reads 100 mm.`
 const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, sizeOf(sheet, size.value), title(at))))
 </script>
 
 <template>
-  <section :aria-label="`${size.name} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`" data-testid="cut-group">
-    <h2 class="part-title"><FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ size.name }}, {{ paperOf(group.paper).name }}: {{ words.name.toLowerCase() }}{{ group.plies > 1 ? `, ${group.plies} at once` : '' }}</h2>
+  <section class="[contain-intrinsic-size:auto_24rem] [content-visibility:auto]" :aria-label="`${size.name} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`" data-testid="cut-group">
+    <h2 class="part-title"><FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ size.name }}, {{ paperOf(group.paper).name }}: {{ words.name.toLowerCase() }}{{ atOnce }}<template v-if="group.colour">, coloured first in <span class="inline-block size-4 rounded-full border border-line align-[-0.15em]" :style="{ background: group.colour }" /> {{ group.colour }}</template></h2>
     <p class="mb-2 text-[0.92rem] text-ink-soft">
       <FigureLink :working="group.used" after=" of the paper becomes pieces" />, <template v-if="group.way !== 'machine'"><FigureLink :working="group.strokes" after=" strokes" />, </template>about <FigureLink :working="group.minutes" />.
       <template v-if="isLaidClosely && progress">
@@ -108,15 +115,16 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
     <ul v-if="group.layout.leftOut.length > 0" class="mb-2 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.92rem]"><li v-for="({ part, why }) in group.layout.leftOut" :key="part.id">On no sheet: {{ why }}</li></ul>
     <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" @sent="lockUntil" />
     <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
-      <li v-for="(sheet, at) in group.layout.sheets" :key="at" data-testid="cut-sheet">
+      <li v-for="(sheet, at) in group.layout.sheets" :key="at" :class="large === at ? 'col-span-full max-w-3xl' : ''" data-testid="cut-sheet">
         <SheetDrawing :sheet="sheet" :size="sizeOf(sheet, size)" :name="sheet.remnant?.name ?? `Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely && !sheet.remnant" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
         <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
           <span>{{ sheet.remnant ? sheet.remnant.name : `sheet ${at + 1}` }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>
+          <button type="button" class="figure-link flex min-h-8 items-center" :aria-label="large === at ? `Sheet ${at + 1} small again` : `Sheet ${at + 1} large`" :aria-pressed="large === at" @click="large = large === at ? null : at"><component :is="large === at ? Minimize2 : Maximize2" class="size-3.5" aria-hidden="true" /></button>
           <button v-if="group.way === 'machine'" type="button" class="figure-link" :aria-label="`Knife path of sheet ${at + 1}`" @click="savePlotter(sheet, commission.brief.name, at + 1)">knife path</button>
           <button v-if="isLaidClosely && !sheet.remnant" type="button" class="figure-link flex min-h-8 items-center gap-1" :aria-pressed="isKept(at)" @click="isKept(at) ? unlock(at) : lock(at)"><component :is="isKept(at) ? Lock : LockOpen" class="size-3.5" aria-hidden="true" />{{ isKept(at) ? 'locked' : 'lock' }}</button>
         </p>
       </li>
     </ol>
-    <details class="mt-2 text-[0.92rem]"><summary class="figure-link w-fit list-none">Print or save these sheets at true size</summary><div class="mt-2 max-w-72"><SheetPrint :sheets="pictures" :title="`${commission.brief.name}: sheets`" :name="commission.brief.name" :ending="`-${group.paper}-${group.way}`" :mark="group.id" /><button type="button" class="button mt-2" :data-testid="`${group.id}-dxf`" @click="saveDrawing(group.layout.sheets, size, commission.brief.name, `-${group.paper}-${group.way}`)"><Download class="size-4.5" aria-hidden="true" />DXF</button></div></details>
+    <details class="mt-2 text-[0.92rem]" @toggle="isPrinting = ($event.target as HTMLDetailsElement).open"><summary class="figure-link w-fit list-none">Print or save these sheets at true size</summary><div v-if="isPrinting" class="mt-2 max-w-72"><SheetPrint :sheets="pictures" :title="`${commission.brief.name}: sheets`" :name="commission.brief.name" :ending="`-${group.paper}-${group.way}`" :mark="group.id" /><button type="button" class="button mt-2" :data-testid="`${group.id}-dxf`" @click="saveDrawing(group.layout.sheets, size, commission.brief.name, `-${group.paper}-${group.way}`)"><Download class="size-4.5" aria-hidden="true" />DXF</button></div></details>
   </section>
 </template>

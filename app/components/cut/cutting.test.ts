@@ -71,6 +71,13 @@ describe('sheets that are cut together', () => {
     expect(mounted.text()).toContain('11 pieces')
   })
 
+  it('say how many are cut at once, and that strips are folded', async () => {
+    const ruffle = option.value.paperwork.find(({ technique }) => technique === 'tornRuffle')!
+    await mount(WaysSection).get<HTMLSelectElement>(`[data-testid="layers-${ruffle.id}"]`).setValue('2')
+    const group = plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === ruffle.id))!
+    expect(mount(GroupSection, { props: { group } }).get('h2').text()).toContain('2 at once, strips folded in 2')
+  })
+
   it('are locked, and let go again', async () => {
     const mounted = shown()
     const lock = () => mounted.findAll('button').find((each) => each.text().includes('lock'))!

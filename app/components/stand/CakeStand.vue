@@ -2,7 +2,7 @@
 import { Ruler, RulerDimensionLine } from '@lucide/vue'
 import { useDebounceFn, useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { standLayers, touchedAt, viewAt, type StandLayer } from '#core/draw'
+import { standLayers, touchedAt, viewAt, type StandLayer, type StandScene } from '#core/draw'
 import { isInside, type Point } from '#core/geometry'
 import { chosenOption } from '#core/plan'
 import { printQuantity } from '#core/quantity'
@@ -14,7 +14,7 @@ import StandHandles from './StandHandles.vue'
 import { useTurningDetail } from './detail'
 import { useLit } from './lit'
 import { pointsOf } from './shapePaint'
-import { sceneOf, standWindow } from './standScene'
+import { sceneOf, standWindow, type StandWindow } from './standScene'
 import { useStandTools } from './standTools'
 import { useTurn } from './turn'
 
@@ -34,7 +34,16 @@ const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(frame)
 
 const shown = computed(() => studio.commission && studio.plan ? { commission: studio.commission, option: chosenOption(studio.commission), plan: studio.plan } : null)
-const scene = computed(() => shown.value ? sceneOf(shown.value.option, shown.value.plan) : null)
+/** What the scene was last made from: a plan that changed elsewhere is no reason to paint the cake again. */
+let madeFrom: readonly unknown[] = []
+const scene = computed<StandScene | null>((before) => {
+  if (!shown.value) return null
+  const { option: { cake, paperwork, accents }, plan } = shown.value
+  const from = [cake, paperwork, accents, plan.arrangement, plan.paperwork, plan.accents, plan.bath, plan.ladder]
+  if (before && from.every((each, at) => each === madeFrom[at])) return before
+  madeFrom = from
+  return sceneOf(shown.value.option, plan)
+})
 /** While it turns or is worked on it is drawn coarser, so that much on a cake does not make it stutter; fine again as soon as it stands. */
 const SETTLED_MS = 160
 const WORKED_ON_FACES = 4500
@@ -58,11 +67,12 @@ const layers = computed(() => scene.value ? standLayers(scene.value, turnDeg.val
 /** Only what is lit is drawn again over the picture; what is touched is found by its outline. */
 const litLayers = computed(() => layers.value.filter(({ kind, index }) => lit.isLit(kind, index)))
 const viewBox = computed(() => view.value ? `${view.value.left} ${view.value.top} ${view.value.width} ${view.value.height}` : '0 0 1 1')
-const view = computed(() => {
+const view = computed<StandWindow | null>((before) => {
   if (!shown.value) return null
   const window = standWindow(shown.value.commission, shown.value.plan)
   const margin = dimensionsShown.value ? window.width * 0.16 : 0
-  return { ...window, left: window.left - margin, width: window.width + 2 * margin }
+  const next = { ...window, left: window.left - margin, width: window.width + 2 * margin }
+  return before && (Object.keys(next) as (keyof StandWindow)[]).every((key) => before[key] === next[key]) ? before : next
 })
 const box = computed(() => shown.value?.commission.brief.box)
 const boardFoot = computed(() => shown.value?.option.cake.board.thicknessMm ?? 0)

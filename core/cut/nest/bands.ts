@@ -29,8 +29,8 @@ type Rows = { readonly lattice: Lattice, readonly shape: Shape, readonly count: 
 
 const heightOf = ({ lattice: { rowMm, riseMm } }: Rows, rows: number): number => rows === 0 ? 0 : rowMm + (rows - 1) * riseMm
 
-/** The lattice whose rows take most for their height. */
-function bestRows(lattices: readonly Lattice[], room: Room, count: number): Rows | null {
+/** Rows of a few lattices of a shape, those first that take most for their height. */
+function rowsOf(lattices: readonly Lattice[], room: Room, count: number): readonly Rows[] {
   const rows = lattices.flatMap((lattice): readonly Rows[] => {
     const pieces = fillLattice(lattice, room, Infinity)
     if (pieces.length === 0 || troubleOf(crowdOf(room, pieces)).deepest > 0) return []
@@ -38,26 +38,31 @@ function bestRows(lattices: readonly Lattice[], room: Room, count: number): Rows
     const perRow = pieces.length / most
     return [{ lattice, shape: lattice.shape, count, perRow, most: Math.min(MOST_ROWS, most, Math.ceil(count / perRow)) }]
   })
-  return rows.length === 0 ? null : rows.reduce((best, each) => each.perRow / each.lattice.riseMm > best.perRow / best.lattice.riseMm ? each : best)
+  return [...rows].sort((one, other) => other.perRow / other.lattice.riseMm - one.perRow / one.lattice.riseMm)
 }
 
 /** How many rows of each shape fill a height with most paper; a shape may be worth more or less than its area, so that other mixtures come out. */
 function chooseRows(rows: readonly Rows[], heightMm: number, gapMm: number, worth: readonly number[]): readonly number[] {
   let best: { readonly chosen: readonly number[], readonly value: number } = { chosen: rows.map(() => 0), value: 0 }
-  const choose = (at: number, leftMm: number, chosen: readonly number[], value: number): void => {
+  const choose = (at: number, leftMm: number, chosen: readonly number[], value: number, laid: number): void => {
     if (at === rows.length) { if (value > best.value) best = { chosen, value }; return }
     const each = rows[at]!
+    const before = at > 0 && rows[at - 1]!.shape === each.shape ? laid : 0
     for (let count = 0; count <= each.most; count += 1) {
       const takes = heightOf(each, count) + (count > 0 ? gapMm : 0)
       if (takes > leftMm + gapMm + 1e-9) break
-      choose(at + 1, leftMm - takes, [...chosen, count], value + worth[at]! * each.shape.areaMm2 * Math.min(each.count, count * each.perRow))
+      const more = Math.max(0, Math.min(each.count - before, count * each.perRow))
+      if (count > 0 && more === 0) break
+      choose(at + 1, leftMm - takes, [...chosen, count], value + worth[at]! * each.shape.areaMm2 * more, before + more)
     }
   }
-  choose(0, heightMm, [], 0)
+  choose(0, heightMm, [], 0, 0)
   return best.chosen
 }
 
 const MOST_IN_CHOICE = 4
+/** Kinds of rows, of all shapes together, that are weighed against one another for a sheet. */
+const MOST_ALTERNATIVES = 9
 
 type BandSettings = { readonly stamps: ReadonlyMap<Shape, readonly Stamp[]>, readonly fineness: Fineness, readonly gapMm: number }
 
@@ -71,14 +76,13 @@ export function layBands(all: Remaining, worth: ReadonlyMap<Shape, number>, run:
   const { room } = stock
   const isPlain = room.kind === 'rect' && !room.hasObstacles
   const free = isPlain ? roomForRows(room, run) : room
-  const best = new Map([...lattices].map(([shape, found]) => [shape, bestRows(found[run], free, Infinity)]))
+  const known = new Map([...lattices].map(([shape, found]) => [shape, rowsOf(found[run], free, Infinity)]))
   let left = all
   while (left.length > 0) {
     if (sheets.length >= stock.count) return null
-    const rows = left.flatMap(({ shape, count }): readonly Rows[] => {
-      const each = best.get(shape)
-      return each ? [{ ...each, count, most: Math.min(each.most, Math.ceil(count / each.perRow)) }] : []
-    }).slice(0, isPlain ? MOST_IN_CHOICE : 1)
+    const inRows = left.filter(({ shape }) => (known.get(shape) ?? []).length > 0).slice(0, isPlain ? MOST_IN_CHOICE : 1)
+    const alternatives = isPlain ? Math.max(1, Math.floor(MOST_ALTERNATIVES / inRows.length)) : 1
+    const rows = inRows.flatMap(({ shape, count }) => known.get(shape)!.slice(0, alternatives).map((each): Rows => ({ ...each, count, most: Math.min(each.most, Math.ceil(count / each.perRow)) })))
     const pieces = isPlain ? onSheet(bandsOf(rows, chooseRows(rows, free.high - free.low, gapMm, rows.map(({ shape }) => worth.get(shape) ?? 1)), free, gapMm), run) : rows.flatMap(({ lattice, count }) => fillLattice(lattice, room, count))
     const filled = fillSheet(room, without(left, pieces), stamps, fineness, gapMm, pieces)
     if (filled.length === 0) return null
@@ -88,13 +92,15 @@ export function layBands(all: Remaining, worth: ReadonlyMap<Shape, number>, run:
   return sheets
 }
 
-/** Chosen rows, one band above the other. */
+/** Chosen rows, one band above the other; kinds of rows of one shape share what there is of it. */
 function bandsOf(rows: readonly Rows[], chosen: readonly number[], room: Room, gapMm: number): readonly Lying[] {
+  const left = new Map(rows.map(({ shape, count }) => [shape, count]))
   let low = room.low
   return rows.flatMap((each, at) => {
     const rowsHere = chosen[at]!
     if (rowsHere === 0) return []
-    const band = fillLattice(each.lattice, rectangleRoom(room.left, low, room.right, Math.min(room.high, low + heightOf(each, rowsHere) + 1e-6)), each.count)
+    const band = fillLattice(each.lattice, rectangleRoom(room.left, low, room.right, Math.min(room.high, low + heightOf(each, rowsHere) + 1e-6)), left.get(each.shape)!)
+    left.set(each.shape, left.get(each.shape)! - band.length)
     low += heightOf(each, rowsHere) + gapMm + CLEAR_MM
     return band
   })

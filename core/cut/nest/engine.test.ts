@@ -8,11 +8,13 @@ import { crowdOf, energyOf, troubleOf } from './crowd'
 import { bestTurn, enclosingCircle } from './fitsOn'
 import { findLattices, fillLattice } from './lattice'
 import { minimise } from './minimise'
+import { openingsFor } from './openings'
 import { outward } from './outward'
 import { crossingOf, ringAreaMm2, turnOf } from './ring'
 import { discRoom, rectangleRoom } from './room'
 import { fillRows } from './rows'
 import { shapesOf } from './shape'
+import { stocksOf } from './stock'
 import type { NestJob } from './job'
 
 const points = fc.array(fc.record({ x: fc.double({ min: -30, max: 30, noNaN: true }), y: fc.double({ min: -30, max: 30, noNaN: true }) }), { minLength: 3, maxLength: 12 })
@@ -131,6 +133,24 @@ describe('rows of equal pieces', () => {
     const [lattice] = findLattices(shape!, rectangleRoom(0, 0, 200, 200), seededStream(1), 200)
     expect(lattice!.pitchMm).toBeCloseTo(20, 2)
     expect(lattice!.riseMm).toBeCloseTo(20 * Math.sqrt(3) / 2, 1)
+  })
+})
+
+describe('whole layouts to begin from', () => {
+  it('hold every piece, and none twice', () => {
+    for (const seed of [1, 2, 3]) {
+      const counts = [60, 9, 33]
+      const job: NestJob = { name: '', unit: 'mm', gap: 1, margin: 4, sheets: [{ id: 's', shape: 'rect', width: 210, height: 297, count: null }], parts: counts.map((quantity, at) => ({ id: `part-${at}`, outline: star(seed * 5 + at, 6 + at).map(({ x, y }): [number, number] => [x, y]), quantity, rotations: 'free', mirror: false })) }
+      const all = shapesOf(job).map((shape) => ({ shape, count: job.parts[shape.part]!.quantity }))
+      let layouts = 0
+      for (const opening of openingsFor(all, stocksOf(job), job.gap, seededStream(seed))) {
+        const sheets = opening()
+        if (sheets === null || sheets === 'trying') continue
+        layouts += 1
+        expect(counts.map((_, at) => sheets.reduce((sum, { pieces }) => sum + pieces.filter(({ shape }) => shape.part === at).length, 0))).toEqual(counts)
+      }
+      expect(layouts).toBeGreaterThan(8)
+    }
   })
 })
 

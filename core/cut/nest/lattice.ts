@@ -105,13 +105,24 @@ export function findLattices(shape: Shape, room: Room, stream: () => number, tri
     const shift = near ? near.shiftMm / near.pitchMm + between(stream, -wide, wide) : isRound ? 0.5 : stream()
     const lattice = latticeOf(shape, turn, one, partnerUp, shift - Math.floor(shift), other)
     const worth = worthIn(lattice, one, widthMm, heightMm)
-    if (worth <= 0 || (found.length >= 24 && worth <= found.at(-1)!.worth)) continue
+    if (worth <= 0) continue
+    const alike = found.findIndex((each) => isAlike(each.lattice, lattice))
+    if (alike >= 0) {
+      if (found[alike]!.worth >= worth) continue
+      found.splice(alike, 1)
+    }
     const at = found.findIndex((each) => each.worth < worth)
     found.splice(at < 0 ? found.length : at, 0, { lattice, worth })
-    if (found.length > 24) found.pop()
+    if (found.length > MOST_LATTICES) found.pop()
   }
   return found.map(({ lattice }) => lattice)
 }
+
+/** Rows about as high and as far apart are the same rows, better or worse. */
+const isAlike = (one: Lattice, other: Lattice): boolean => Math.abs(one.rowMm - other.rowMm) < ALIKE_MM && Math.abs(one.riseMm - other.riseMm) < ALIKE_MM
+
+const ALIKE_MM = 1.5
+const MOST_LATTICES = 8
 
 const EDGE_MM2 = 1e-12
 const PHASES = 6

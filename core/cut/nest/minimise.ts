@@ -3,6 +3,9 @@ export type Slope = (at: Float64Array, gradient: Float64Array) => number
 
 const KEPT = 6
 const ARMIJO = 1e-4
+/** A walk with many evaluations ends when so many more have not taken a tenth off the energy: it has come to rest far from zero. */
+const LOOK_BACK = 12
+const FELL_TO = 0.9
 
 /**
  * Walks downhill from a point until the energy is at most `enough`, the slope is flat, or the evaluations are spent.
@@ -25,6 +28,7 @@ export function minimise(slope: Slope, at: Float64Array, evaluations: number, lo
   const shares = new Float64Array(KEPT)
   let energy = slope(at, gradient)
   let spent = 1
+  let before = { energy, spent }
   while (energy > enough && spent < evaluations) {
     direction.set(gradient)
     for (let back = steps.length - 1; back >= 0; back -= 1) {
@@ -71,6 +75,10 @@ export function minimise(slope: Slope, at: Float64Array, evaluations: number, lo
     energy = nextEnergy
     ;[gradient, nextGradient] = [nextGradient, gradient]
     if (gained < 1e-7 * energy && gained < 1e-9) break
+    if (evaluations > 5 * LOOK_BACK && spent >= before.spent + LOOK_BACK) {
+      if (energy > FELL_TO * before.energy) break
+      before = { energy, spent }
+    }
   }
   return energy
 }

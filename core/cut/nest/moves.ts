@@ -2,14 +2,17 @@
 import { fullest } from './boxes'
 import type { Lying } from './crowd'
 import { areaOf, without, type LaidSheet, type Remaining } from './firstLayout'
-import { compress, hand, swap, usedShare, type Try } from './improve'
+import { compress, exchange, hand, usedShare, type Try } from './improve'
 import type { Shape } from './shape'
 
 const usedAlong = ({ stock: { room } }: LaidSheet): 'x' | 'y' => room.high - room.low >= room.right - room.left ? 'y' : 'x'
 
 /** The sheet with least on it; a remnant only when there is nothing else: it is there anyway. */
 const emptiestOf = (sheets: readonly LaidSheet[]): LaidSheet =>
-  wholeFirst(sheets).reduce((best, sheet) => areaOf(sheet.pieces) / sheet.stock.paperMm2 < areaOf(best.pieces) / best.stock.paperMm2 ? sheet : best)
+  wholeFirst(sheets).reduce((best, sheet) => filledOf(sheet) < filledOf(best) ? sheet : best)
+
+/** Share of a sheet that lies under pieces. */
+const filledOf = ({ pieces, stock }: LaidSheet): number => areaOf(pieces) / stock.paperMm2
 
 const wholeFirst = (sheets: readonly LaidSheet[]): readonly LaidSheet[] => sheets.some(({ stock }) => !stock.isRemnant) ? sheets.filter(({ stock }) => !stock.isRemnant) : sheets
 
@@ -18,7 +21,7 @@ export const replaced = (sheets: readonly LaidSheet[], changes: ReadonlyMap<Laid
   sheets.map((sheet) => { const pieces = changes.get(sheet); return pieces ? { ...sheet, pieces } : sheet }).filter(({ pieces }) => pieces.length > 0)
 
 /** How often each is tried; measured on the jobs of the bench, where other shares did no better. */
-const SHARES = { press: 0.25, tighten: 0.1, hand: 0.45, layAnew: 0.75 }
+const SHARES = { press: 0.2, tighten: 0.05, hand: 0.3, among: 0.45, layAnew: 0.75 }
 
 const anyOf = <Each>(list: readonly Each[], stream: () => number): Each => list[Math.floor(stream() * list.length)]!
 
@@ -26,7 +29,7 @@ const anyOf = <Each>(list: readonly Each[], stream: () => number): Each => list[
 const MOST_TOGETHER = 120
 
 /**
- * The tries of one search: a piece of the emptiest sheet goes to another; it changes places with a smaller one there; the emptiest sheet is pressed together, alone or with others to take what is too much.
+ * The tries of one search: a piece of the emptiest sheet goes to another; a few pieces change places so that the fuller sheet gets fuller, which leaves room together instead of a little everywhere; the emptiest sheet is pressed together, alone or with others to take what is too much.
  * @param boxGapMm the gap when all are rectangles, which then are also laid anew on two or three sheets at once; else null
  */
 export function movesFor(boxGapMm: number | null, stream: () => number): { readonly next: (sheets: readonly LaidSheet[]) => Try, readonly learn: (helped: boolean) => void } {
@@ -55,9 +58,8 @@ export function movesFor(boxGapMm: number | null, stream: () => number): { reado
     }
     const others = sheets.filter((sheet) => sheet !== emptiest)
     if (kind < SHARES.press + SHARES.tighten + SHARES.hand) return hand(emptiest, others, stream)
-    const at = Math.floor(stream() * emptiest.pieces.length)
-    const smaller = target.pieces.flatMap(({ shape }, index) => shape.areaMm2 < emptiest.pieces[at]!.shape.areaMm2 * 0.999 ? [index] : [])
-    return smaller.length === 0 ? hand(emptiest, others, stream) : swap(emptiest, at, target, anyOf(smaller, stream), stream)
+    const fuller = others.filter((sheet) => sheet !== target && filledOf(sheet) >= filledOf(target))
+    return fuller.length > 0 && stream() < SHARES.among ? exchange(target, anyOf(fuller, stream), stream) : exchange(emptiest, target, stream)
   }
 
   const learn = (helped: boolean): void => {

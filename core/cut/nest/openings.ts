@@ -16,14 +16,15 @@ const MOST_SHAPES_IN_BANDS = 10
 const triesFor = ({ faces }: Shape): number => Math.max(50, Math.floor(900 / faces[0]!.convexes.length ** 2))
 const LATTICE_ROUNDS = 2
 const BOX_TRIES = 60
-/** Ways of weighing the shapes against one another in bands. */
-const MIXES = 6
+/** Ways of weighing the shapes against one another in bands: fewer where layouts take longer to make. */
+const MOST_MIXES = 24
+const FEWEST_MIXES = 6
 
 export function openingsFor(all: Remaining, stocks: readonly Stock[], gapMm: number, stream: () => number): Opening[] {
   return [
     ...areBoxes(all, stocks) ? stocks.flatMap((stock) => boxOpenings(all, stock, gapMm, stream)) : [],
     ...all.length > MOST_SHAPES_IN_BANDS ? [fineOpening(all, stocks, gapMm)] : [],
-    ...stocks.flatMap((stock) => bandOpenings(all, stock, gapMm, stream)),
+    ...stocks.flatMap((stock) => bandOpenings(all, stock, gapMm, stream, mixesFor(all, stocks))),
   ]
 }
 
@@ -43,7 +44,12 @@ function fineOpening(all: Remaining, stocks: readonly Stock[], gapMm: number): O
   }
 }
 
-function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () => number): readonly Opening[] {
+function mixesFor(all: Remaining, stocks: readonly Stock[]): number {
+  const convexes = all.reduce((sum, { shape }) => sum + shape.faces[0]!.convexes.length, 0) / all.length
+  return Math.max(FEWEST_MIXES, Math.floor(MOST_MIXES / stocks.length / convexes))
+}
+
+function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () => number, mixCount: number): readonly Opening[] {
   const inRows = all.filter(({ count }) => count >= FEWEST_IN_ROWS)
   if (inRows.length === 0 || inRows.length > MOST_SHAPES_IN_BANDS) return []
   const found = new Map<Shape, Record<RowsRun, readonly Lattice[]>>()
@@ -52,13 +58,13 @@ function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () =>
     const kept: Record<RowsRun, readonly Lattice[]> = { across: [], up: [] }
     found.set(shape, kept)
     return runs.flatMap((run) => run === 'up' && !mayTurnByQuarter(shape) ? [] : Array.from({ length: LATTICE_ROUNDS }, (): Opening => () => {
-      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, triesFor(shape)).slice(0, 3), ...kept[run]]
+      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, triesFor(shape)).slice(0, 4), ...kept[run]]
       return null
     }))
   })
   const fineness = coarse(all.map(({ shape }) => shape))
   const settings = { stamps: stampsOf(all.map(({ shape }) => shape), fineness), fineness, gapMm }
-  const mixes = Array.from({ length: MIXES }, (_, at) => () => new Map(inRows.map(({ shape }) => [shape, at === 0 ? 1 : Math.exp((at % 2 === 0 ? 3 : 0.4) * stream())])))
+  const mixes = Array.from({ length: mixCount }, (_, at) => () => new Map(inRows.map(({ shape }) => [shape, at === 0 ? 1 : Math.exp((at % 2 === 0 ? 3 : 0.4) * stream())])))
   return [...searches, ...mixes.flatMap((mix) => runs.map((run): Opening => () => layBands(all, mix(), run, stock, found as Lattices, settings)))]
 }
 

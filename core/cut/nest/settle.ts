@@ -5,8 +5,8 @@ import { turnedCopy, turnTo, type Turned } from './turned'
 import { minimise } from './minimise'
 import type { Shape } from './shape'
 
-/** How long to try: rounds without progress before giving up, rounds in all, evaluations in each, random places looked at for a piece that is in the way. */
-export type Effort = { readonly patience: number, readonly rounds: number, readonly evaluations: number, readonly samples: number }
+/** How long to try: rounds without progress before giving up, rounds in all, evaluations in each, random places looked at for a piece that is in the way; how deep overlaps may be after the first round, as a share of the mean radius, for it to be worth going on. */
+export type Effort = { readonly hopelessAt: number, readonly patience: number, readonly rounds: number, readonly evaluations: number, readonly samples: number }
 
 const LONGEST_STEP_MM = 8
 /** Below this energy the crowd is apart but for clearances. */
@@ -22,7 +22,8 @@ export type Round = () => 'apart' | 'trying' | 'stuck'
  *
  * @see Voudouris and Tsang 1999 (weights), Imamichi, Yagiura and Nagamochi 2009 (walking together), Umetani and others 2009 (moving one by one)
  */
-export function settling(crowd: Crowd, stream: () => number, { patience, rounds, evaluations, samples }: Effort): Round {
+export function settling(crowd: Crowd, stream: () => number, { hopelessAt, patience, rounds, evaluations, samples }: Effort): Round {
+  const hopelessMm = hopelessAt * crowd.shapes.reduce((sum, { radius }) => sum + radius, 0) / crowd.shapes.length
   let least = Infinity
   let stale = 0
   let round = 0
@@ -35,7 +36,7 @@ export function settling(crowd: Crowd, stream: () => number, { patience, rounds,
     const total = trouble.pressed.reduce((sum, each) => sum + each, 0)
     if (total < least * 0.98) { least = total; stale = 0 } else stale += 1
     round += 1
-    if (stale > patience || round >= rounds) return 'stuck'
+    if (stale > patience || round >= rounds || Math.sqrt(total) > hopelessMm) return 'stuck'
     raiseWeights(crowd, trouble)
     for (const piece of worstOf(trouble, stream)) makeWay(crowd, piece, stream, samples)
     return 'trying'

@@ -118,7 +118,7 @@ describe('the order of cutting', () => {
   })
 
   it('numbers a hand-cut sheet so that each strip is done before the next', () => {
-    const { sheets } = layByHand([parts[2]!], A4, 1, STARTING_TOOLS)
+    const { sheets } = layByHand([parts[2]!], A4, { plies: 1, layers: 1 }, STARTING_TOOLS)
     const numbers = sheets[0]!.pieces.map(({ number }) => number)
     expect(numbers).toEqual([...numbers].sort((one, other) => one - other))
   })
