@@ -4,6 +4,9 @@ import { expect, test } from '@playwright/test'
 test('cut: answers while layouts are searched', async ({ page }) => {
   await page.goto('/cut')
   await expect(page.getByText(/Laying it closer, [1-9]\d* s/)).toBeVisible({ timeout: 60_000 })
+  // Where it costs most: with sheets in view that are drawn anew.
+  await page.getByTestId('cut-sheet').first().scrollIntoViewIfNeeded()
+  await page.waitForTimeout(1000)
   const { waits, tasks } = await page.evaluate(async () => {
     const measured: number[] = []
     const tasks: number[] = []

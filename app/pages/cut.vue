@@ -26,15 +26,18 @@ onMounted(() => nesting.look(true))
 onBeforeUnmount(() => nesting.look(false))
 const MM_PER_REM = 33
 
-const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predictedHex ?? '#efece2'
-const byDiameter = computed(() => [280, 220, 160].map((diameterMm) => ({ diameterMm, discs: plan.value.discs.filter((disc) => disc.diameterMm === diameterMm) })).filter(({ discs }) => discs.length > 0))
+// Each by itself, so that layouts that are found meanwhile do not draw the discs anew.
+const bath = computed(() => plan.value.bath)
+const discs = computed(() => plan.value.discs)
+const tint = (shade: number): string => bath.value?.steps[shade]?.predictedHex ?? '#efece2'
+const byDiameter = computed(() => [280, 220, 160].map((diameterMm) => ({ diameterMm, discs: discs.value.filter((disc) => disc.diameterMm === diameterMm) })).filter((each) => each.discs.length > 0))
 const total = computed(() => plan.value.tally.find(({ id }) => id === 'discs')!.working!)
 
 /** One sheet for each different cut, named by the discs it is for. */
-const sheets = computed(() => sameCuts(plan.value.discs).map(({ pattern, discs }) => {
-  const numbers = discs.map((disc) => disc.number).join(', ')
+const sheets = computed(() => sameCuts(discs.value).map(({ pattern, discs: alike }) => {
+  const numbers = alike.map((disc) => disc.number).join(', ')
   const title = `${commission.value.brief.name}: disc ${numbers}, ${pattern.diameterMm} mm, ${pattern.sectors.map(({ piece }) => piece.portion).join(' + ')}. Check: the ruler reads 100 mm.`
-  return discSheet(pattern, tint, title, discs.length === 1)
+  return discSheet(pattern, tint, title, alike.length === 1)
 }))
 
 function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[number]) => void): void {
@@ -50,9 +53,9 @@ function setDisc(diameterMm: number, change: (disc: typeof workshop.value.discs[
     <LeafHeading v-else title="Nothing to cut yet">{{ decoration ? 'No disc size is in use. Tick one on the shelf below.' : 'Lay a sweep of sails in Arrange, and its discs appear here with every cut.' }}</LeafHeading>
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
       <div class="flex flex-wrap content-start gap-x-9 gap-y-5">
-        <section v-for="{ diameterMm, discs } in byDiameter" :key="diameterMm" :aria-label="`Discs of ${diameterMm} mm`">
-          <h2 class="part-title mb-2">{{ discs.length }} of {{ diameterMm }} mm</h2>
-          <div class="flex flex-wrap gap-x-4 gap-y-3"><DiscDrawing v-for="disc in discs" :key="disc.number" :disc="disc" :tint="tint" :mm-per-rem="MM_PER_REM" /></div>
+        <section v-for="{ diameterMm, discs: cut } in byDiameter" :key="diameterMm" :aria-label="`Discs of ${diameterMm} mm`">
+          <h2 class="part-title mb-2">{{ cut.length }} of {{ diameterMm }} mm</h2>
+          <div class="flex flex-wrap gap-x-4 gap-y-3"><DiscDrawing v-for="disc in cut" :key="disc.number" :disc="disc" :tint="tint" :mm-per-rem="MM_PER_REM" /></div>
         </section>
         <p v-if="plan.discs.length > 0" class="w-full text-[0.88rem] text-ink-soft">A dashed ring marks a spare.<template v-if="plan.discs.some(({ freeDeg }) => freeDeg > 0)"> Parts with a dashed edge stay whole: keep them dry for test strips and the next job.</template></p>
       </div>

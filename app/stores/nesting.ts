@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink'
+import { until } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { CutGroup } from '#core/plan'
 import type { NestMeasure } from '#core/cut'
 import type { NestWorker } from '~/workers/nest'
@@ -9,6 +10,8 @@ import { useStudio } from './studio'
 /** How long one job is searched unless more is asked for. */
 const SEARCH_MS = 20_000
 const SLICE_MS = 250
+/** Time to draw sheets anew. */
+const DRAWN_MS = 80
 const KEPT_LAYOUTS = 24
 const SEED = 1
 
@@ -30,6 +33,13 @@ export const useNesting = defineStore('nesting', () => {
 
   const jobs = computed<readonly Search[]>(() => studio.plan?.groups.flatMap(({ search }) => search ? [search] : []) ?? [])
   const isDone = ({ key }: Search): boolean => { const each = progress.value[key]; return each !== undefined && each.spentMs >= each.untilMs }
+
+  /** Once what was found is planned and drawn: until then the search leaves the machine to the page, which would otherwise answer late where cores are few. */
+  async function isShown(): Promise<void> {
+    await nextTick()
+    await until(() => studio.isPlanning).toBe(false)
+    await new Promise((resolve) => setTimeout(resolve, DRAWN_MS))
+  }
 
   /** Ends the search under way; what it has found stays. */
   function stop(): void {
@@ -63,7 +73,10 @@ export const useNesting = defineStore('nesting', () => {
       const helps = better !== null && (better.measure.sheets < known.sheets || (better.measure.sheets === known.sheets && better.measure.paperMm2 < known.paperMm2))
       state = { ...state, untilMs: progress.value[job.key]!.untilMs, spentMs: state.spentMs + SLICE_MS, now: helps ? better.measure : known }
       note(job.key, state)
-      if (helps) studio.nest({ [job.key]: better.layout })
+      if (!helps) continue
+      studio.nest({ [job.key]: better.layout })
+      await isShown()
+      if (!isOurs()) return
     }
     stop()
   }

@@ -1,5 +1,5 @@
-import { cornersAlong, isInside, laidOut, polyline, rectangle, type Point } from '../geometry'
-import { boxOf, CHORD_MM, type CutPiece, type CutSheet, type SheetSize } from '../cut'
+import { cornersAlong, isInside, laidOut, laidPoint, polyline, rectangle, type Outline, type Point } from '../geometry'
+import { boxOf, CHORD_MM, type CutPart, type CutPiece, type CutSheet, type SheetSize } from '../cut'
 import { rulerShapes } from './discPicture'
 import type { Picture, Shape } from './shape'
 
@@ -7,9 +7,9 @@ const INK = '#2a1c2c'
 const CUT_MM = 0.3
 const STRAIGHT = '#a8283a'
 
-/** Where a piece's number stands: well inside it, though it be hollow. */
-export function insideOf(piece: CutPiece): Point {
-  const corners = cornersAlong(laidOut(piece.part.outline, piece), CHORD_MM * 40)
+/** Where a part's number stands, by its own origin: well inside it, though it be hollow. */
+function insideOfPart({ outline }: CutPart): Point {
+  const corners = cornersAlong(outline, CHORD_MM * 40)
   const middle = { x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length, y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length }
   if (isInside(middle, corners)) return middle
   const crossings = corners.flatMap((one, at) => {
@@ -20,14 +20,29 @@ export function insideOf(piece: CutPiece): Point {
   return widest ? { x: widest.x, y: middle.y } : middle
 }
 
-/** How high a piece's number may be, so that it stays inside. */
-export function numberHeightMm({ part }: CutPiece, mostMm: number): number {
+/** What every piece of a part has in common, by the part's own origin. */
+type PartMarks = { readonly inside: Point, readonly leastSideMm: number }
+
+/** Sheets hold many pieces of few parts, and are drawn anew whenever one of them is laid closer. */
+const marks = new WeakMap<CutPart, PartMarks>()
+
+function marksOf(part: CutPart): PartMarks {
+  const known = marks.get(part)
+  if (known) return known
   const { widthMm, heightMm } = boxOf(cornersAlong(part.outline, CHORD_MM * 40))
-  return Math.max(1.6, Math.min(mostMm, Math.min(widthMm, heightMm) * 0.36))
+  const found = { inside: insideOfPart(part), leastSideMm: Math.min(widthMm, heightMm) }
+  marks.set(part, found)
+  return found
 }
 
+/** Where a piece's number stands on its sheet. */
+export const insideOf = (piece: CutPiece): Point => laidPoint(marksOf(piece.part).inside, piece)
+
+/** How high a piece's number may be, so that it stays inside. */
+export const numberHeightMm = ({ part }: CutPiece, mostMm: number): number => Math.max(1.6, Math.min(mostMm, marksOf(part).leastSideMm * 0.36))
+
 /** The lines of a piece as it is cut: its outline and what is cut out of it. */
-export const pieceOutlines = (piece: CutPiece): readonly ReturnType<typeof laidOut>[] => [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
+export const pieceOutlines = (piece: CutPiece): readonly Outline[] => [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
 
 /** A sheet with its cuts and pieces, from its lower left corner, mm. @param numberMm height of the numbers */
 function cutSheetShapes({ pieces, cuts, remnant }: CutSheet, { widthMm, heightMm }: SheetSize, numberMm: number): readonly Shape[] {

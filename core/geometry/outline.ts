@@ -85,14 +85,20 @@ export function flipMove({ start, segments }: Outline, moveX: number, moveY: num
   }
 }
 
-/** An outline mirrored (x to -x) if wanted, turned about the origin counter-clockwise, then moved. */
-export function laidOut({ start, segments }: Outline, { x, y, rotationDeg, mirrored }: { readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean }): Outline {
+/** How something lies: mirrored (x to -x) if wanted, turned about the origin counter-clockwise, then moved. */
+type Lying = { readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean }
+
+/** Where a point comes to lie. */
+export function laidPoint(point: Point, { x, y, rotationDeg, mirrored }: Lying): Point {
   const [cos, sin] = [Math.cos(rotationDeg * RADIANS), Math.sin(rotationDeg * RADIANS)]
-  const put = (point: Point): Point => {
-    const ownX = mirrored ? -point.x : point.x
-    return { x: x + ownX * cos - point.y * sin, y: y + ownX * sin + point.y * cos }
-  }
-  return { start: put(start), segments: segments.map((segment) => segment.kind === 'arc' ? { ...segment, to: put(segment.to), turnDeg: mirrored ? -segment.turnDeg : segment.turnDeg } : { kind: 'line', to: put(segment.to) }) }
+  const ownX = mirrored ? -point.x : point.x
+  return { x: x + ownX * cos - point.y * sin, y: y + ownX * sin + point.y * cos }
+}
+
+/** Where an outline comes to lie. */
+export function laidOut({ start, segments }: Outline, lying: Lying): Outline {
+  const put = (point: Point): Point => laidPoint(point, lying)
+  return { start: put(start), segments: segments.map((segment) => segment.kind === 'arc' ? { ...segment, to: put(segment.to), turnDeg: lying.mirrored ? -segment.turnDeg : segment.turnDeg } : { kind: 'line', to: put(segment.to) }) }
 }
 
 /** The corners of the tightest convex outline round points, counter-clockwise. @see Andrew's monotone chain */

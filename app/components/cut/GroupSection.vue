@@ -115,7 +115,7 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
     <ul v-if="group.layout.leftOut.length > 0" class="mb-2 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.92rem]"><li v-for="({ part, why }) in group.layout.leftOut" :key="part.id">On no sheet: {{ why }}</li></ul>
     <MachinePanel v-if="group.way === 'machine' && group.layout.sheets.length > 0" :group="group" @sent="lockUntil" />
     <ol class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-5 gap-y-4">
-      <li v-for="(sheet, at) in group.layout.sheets" :key="at" :class="large === at ? 'col-span-full max-w-3xl' : ''" data-testid="cut-sheet">
+      <li v-for="(sheet, at) in group.layout.sheets" :key="at" class="[contain-intrinsic-size:auto_19rem] [content-visibility:auto]" :class="large === at ? 'col-span-full max-w-3xl' : ''" data-testid="cut-sheet">
         <SheetDrawing :sheet="sheet" :size="sizeOf(sheet, size)" :name="sheet.remnant?.name ?? `Sheet ${at + 1}`" :locked="isKept(at)" :movable="isLaidClosely && !sheet.remnant" :cut="cutter.sheets[`${group.id} ${at}`]?.cut" :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled" :lit-by="litBy" :wrong="wrong" @move="move(at, $event)" />
         <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
           <span>{{ sheet.remnant ? sheet.remnant.name : `sheet ${at + 1}` }}<template v-if="sheet.plies > 1">, {{ sheet.plies }} at once</template>: {{ sheet.pieces.length }} {{ sheet.pieces.length === 1 ? 'piece' : 'pieces' }}</span>

@@ -3,7 +3,7 @@ import { Upload, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { drawnPieces, MOST_OWN_PIECES, ownOutlines, ownPieceSchema, STARTING_CUTTING, type OwnPiece } from '#core/cut'
 import { formatOf, PAPERS, paperOf, type FormatId, type PaperId } from '#core/material'
-import { ownWork, wayChoices } from '#core/plan'
+import { ownWork } from '#core/plan'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import QuantityField from '~/components/ui/QuantityField.vue'
@@ -12,7 +12,7 @@ import { chosenFile, outlineIn } from '~/files/chosen'
 import WayFields from './WayFields.vue'
 
 /** Pieces from drawings of the decorator's own, SVG or DXF: every closed outline becomes one, cut beside the others. */
-const { option, workshop, editOption } = usePlanned()
+const { option, editOption } = usePlanned()
 
 const { heightMm: high, quantity: many } = ownPieceSchema.shape
 const STARTING_HIGH_MM = 60
@@ -22,7 +22,7 @@ const notes = ref<readonly string[]>([])
 const rows = computed(() => option.value.ownPieces.map((piece) => {
   const { outline, holes } = ownOutlines({ ...piece, heightMm: 1 })
   const wide = Math.max(...piece.outline.map(([x]) => x))
-  return { piece, choices: wayChoices(ownWork(piece), workshop.value.tools, workshop.value.prices.sheetEach, workshop.value.prices.hour), wide, path: [outline, ...holes].map((each) => pathData(flipMove(each, 0, 1))).join('') }
+  return { piece, work: ownWork(piece), wide, path: [outline, ...holes].map((each) => pathData(flipMove(each, 0, 1))).join('') }
 }))
 
 async function open(event: Event): Promise<void> {
@@ -55,7 +55,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   <section aria-labelledby="own-pieces" data-testid="own-pieces">
     <h2 id="own-pieces" class="part-title mb-1">Pieces from your own drawings</h2>
     <ul v-if="rows.length > 0" class="mb-3 grid gap-3">
-      <li v-for="{ piece, choices, wide, path } in rows" :key="piece.id" class="grid grid-cols-[3.5rem_minmax(0,1fr)_auto] items-start gap-x-4" data-testid="own-piece">
+      <li v-for="{ piece, work, wide, path } in rows" :key="piece.id" class="grid grid-cols-[3.5rem_minmax(0,1fr)_auto] items-start gap-x-4" data-testid="own-piece">
         <svg :viewBox="`${-wide - 0.04} -0.04 ${2 * wide + 0.08} 1.08`" class="h-16 w-14" role="img" :aria-label="piece.name"><path :d="path" :fill="piece.colour" fill-rule="evenodd" stroke="#2a1c2c" vector-effect="non-scaling-stroke" /></svg>
         <div class="grid gap-1.5">
           <div class="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(7rem,12rem)_5rem_6rem_9rem_8rem_auto]">
@@ -66,7 +66,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             <label><span class="block text-[0.8rem] text-ink-soft">Sheets</span><select class="field-input" :value="piece.format" @change="change(piece.id, 'sheets', (each) => { each.format = valueOf($event) as FormatId })"><option v-for="each in paperOf(piece.paper).formats" :key="each" :value="each">{{ formatOf(each).name }}</option></select></label>
             <input type="color" class="size-8" :value="piece.colour" :aria-label="`Colour of ${piece.name}`" @change="change(piece.id, 'colour', (each) => { each.colour = valueOf($event) })">
           </div>
-          <WayFields :id="piece.id" :name="piece.name" :cutting="piece.cutting" :choices="choices" @change="change(piece.id, 'way of cutting', (each) => { Object.assign(each.cutting, $event) })" />
+          <WayFields :name="piece.name" :work="work" @change="change(piece.id, 'way of cutting', (each) => { Object.assign(each.cutting, $event) })" />
         </div>
         <button type="button" class="grid size-9 place-items-center rounded-full hover:bg-line" :aria-label="`Take out ${piece.name}`" @click="letGo(piece.id)"><X class="size-4" aria-hidden="true" /></button>
       </li>

@@ -15,7 +15,12 @@ const { choose } = useChosenDecoration(() => option.value)
 const lit = useLit()
 const router = useRouter()
 
-const rows = computed(() => [...pieceRows(plan.value)])
+// Each by itself, so that layouts that are found meanwhile do not draw the table anew.
+const cutList = computed(() => plan.value.cutList)
+const arrangement = computed(() => plan.value.arrangement)
+const bath = computed(() => plan.value.bath)
+const paperwork = computed(() => plan.value.paperwork)
+const rows = computed(() => [...pieceRows({ cutList: cutList.value, arrangement: arrangement.value, bath: bath.value, paperwork: paperwork.value })])
 const sorting = ref<SortingState>([])
 const column = createColumnHelper<PieceRow>()
 const columns = [

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { CutSheet, SheetSize } from '#core/cut'
-import { insideOf, numberHeightMm, pieceOutlines } from '#core/draw'
+import type { CutPart, CutSheet, SheetSize } from '#core/cut'
+import { insideOf, numberHeightMm } from '#core/draw'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import { useLit } from '~/components/stand/lit'
@@ -30,7 +30,12 @@ let grip = { x: 0, y: 0 }
 
 const shown = computed(() => dragged.value === null ? props.sheet.pieces : props.sheet.pieces.map((piece, at) => at === dragged.value!.at ? { ...piece, x: dragged.value!.x, y: dragged.value!.y } : piece))
 const wrong = computed(() => dragged.value === null ? new Set<number>() : props.wrong(shown.value))
-const paths = computed(() => shown.value.map((piece, at) => ({ at, piece, d: pieceOutlines(piece).map((outline) => pathData(flipMove(outline, 0, props.size.heightMm))).join(''), label: insideOf(piece), numberMm: numberHeightMm(piece, props.size.heightMm / 30) })))
+/** Lines of each part about its own origin; its pieces are moved and turned as wholes. */
+const lines = computed(() => new Map([...new Set(props.sheet.pieces.map(({ part }) => part))].map((part) => [part, [part.outline, ...part.holes].map((outline) => pathData(flipMove(outline, 0, 0))).join('')])))
+/** Parts whose elements are pointed at on the stand. */
+const litParts = computed(() => new Set([...lines.value.keys()].filter(({ id }) => props.litBy(id).some((index) => lit.isLit('element', index)))))
+const labels = computed(() => shown.value.map((piece) => ({ ...insideOf(piece), heightMm: numberHeightMm(piece, props.size.heightMm / 30) })))
+const transformOf = ({ x, y, rotationDeg, mirrored }: CutSheet['pieces'][number]): string => `translate(${x.toFixed(3)} ${(props.size.heightMm - y).toFixed(3)}) rotate(${-rotationDeg})${mirrored ? ' scale(-1 1)' : ''}`
 
 function place(event: PointerEvent): { readonly x: number, readonly y: number } {
   const box = svg.value!.getBoundingClientRect()
@@ -75,24 +80,24 @@ function walk(event: KeyboardEvent, at: number): void {
 
 /** A piece's number, with what became of it: never by colour alone. */
 const mark = (number: number): string => props.cut?.includes(number) ? `${number} ✓` : props.spoiled?.includes(number) ? `${number} ✗` : String(number)
-const isLit = (part: string): boolean => props.litBy(part).some((index) => lit.isLit('element', index))
+const isLit = (part: CutPart): boolean => litParts.value.has(part)
 </script>
 
 <template>
   <svg
-    ref="svg" class="w-full touch-none drop-shadow-sm" :viewBox="`-1 -1 ${size.widthMm + 2} ${size.heightMm + 2}`" role="group" :aria-label="`${name}, ${sheet.pieces.length} pieces`"
+    ref="svg" class="w-full touch-none isolate" :viewBox="`-1 -1 ${size.widthMm + 2} ${size.heightMm + 2}`" role="group" :aria-label="`${name}, ${sheet.pieces.length} pieces`"
     @pointermove="drag" @pointerup="drop" @pointercancel="dragged = null"
   >
     <path v-if="sheet.remnant" :d="pathData(flipMove(sheet.remnant.outline, 0, size.heightMm))" fill="#fffdf8" stroke="#b9aa9a" stroke-width="0.8" />
     <rect v-else x="0" y="0" :width="size.widthMm" :height="size.heightMm" fill="#fffdf8" :stroke="locked ? 'var(--go)' : '#b9aa9a'" :stroke-width="locked ? 2 : 0.8" />
     <line v-for="({ from, to }, at) in sheet.cuts" :key="`cut${at}`" :x1="from.x" :y1="size.heightMm - from.y" :x2="to.x" :y2="size.heightMm - to.y" stroke="#a8283a" stroke-opacity="0.55" stroke-width="0.6" stroke-dasharray="4 2" />
-    <g v-for="{ at, piece, d, label, numberMm } in paths" :key="at">
+    <g v-for="(piece, at) in shown" :key="at">
       <path
-        :d="d" fill-rule="evenodd" :fill="wrong.has(at) ? '#a8283a' : piece.part.colour" :fill-opacity="cut?.includes(piece.number) ? 0.18 : dragged?.at === at ? 0.85 : isLit(piece.part.id) ? 0.9 : 0.55" :stroke="isLit(piece.part.id) ? '#17695c' : '#2a1c2c'" :stroke-width="isLit(piece.part.id) ? 1.6 : 0.6"
+        :d="lines.get(piece.part)" :transform="transformOf(piece)" fill-rule="evenodd" :fill="wrong.has(at) ? '#a8283a' : piece.part.colour" :fill-opacity="cut?.includes(piece.number) ? 0.18 : dragged?.at === at ? 0.85 : isLit(piece.part) ? 0.9 : 0.55" :stroke="isLit(piece.part) ? '#17695c' : '#2a1c2c'" :stroke-width="isLit(piece.part) ? 1.6 : 0.6"
         :tabindex="movable ? 0 : undefined" :class="movable ? 'cursor-grab' : ''" :role="movable ? 'button' : undefined" :aria-label="movable ? `${piece.part.name} ${piece.number}: arrow keys move it, R turns it` : undefined" :data-piece="piece.number"
         @pointerenter="lit.hoverMany('element', litBy(piece.part.id))" @pointerleave="lit.leave()" @pointerdown="take($event, at)" @keydown="walk($event, at)"
       />
-      <text :x="label.x" :y="size.heightMm - label.y" text-anchor="middle" dominant-baseline="middle" :font-size="numberMm" font-weight="700" fill="#2a1c2c" pointer-events="none">{{ mark(piece.number) }}</text>
+      <text :x="labels[at]!.x" :y="size.heightMm - labels[at]!.y" text-anchor="middle" dominant-baseline="middle" :font-size="labels[at]!.heightMm" font-weight="700" fill="#2a1c2c" pointer-events="none">{{ mark(piece.number) }}</text>
     </g>
   </svg>
 </template>

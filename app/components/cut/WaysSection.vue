@@ -1,27 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Cutting } from '#core/cut'
-import { wayChoices } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
 import WayFields from './WayFields.vue'
 
 /** How each decoration is cut, all ways compared, with what Lamellon advises. */
-const { plan, workshop, editOption } = usePlanned()
+const { plan, editOption } = usePlanned()
 
-const rows = computed(() => plan.value.paperwork.filter(({ classes }) => classes.length > 0).map((made) => ({
-  made, choices: wayChoices(made, workshop.value.tools, workshop.value.prices.sheetEach, workshop.value.prices.hour),
-})))
+const cut = computed(() => plan.value.paperwork.filter(({ classes }) => classes.length > 0))
 
 const change = (id: string, cutting: Partial<Cutting>): void => editOption('way of cutting', ({ paperwork }) => { Object.assign(paperwork.find((each) => each.id === id)!.cutting, cutting) })
 </script>
 
 <template>
-  <section v-if="rows.length > 0" aria-labelledby="ways">
+  <section v-if="cut.length > 0" aria-labelledby="ways">
     <h2 id="ways" class="part-title mb-1">How each is cut</h2>
     <ul class="grid gap-2">
-      <li v-for="{ made, choices } in rows" :key="made.id" class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[minmax(7rem,10rem)_minmax(0,1fr)]">
+      <li v-for="made in cut" :key="made.id" class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[minmax(7rem,10rem)_minmax(0,1fr)]">
         <b class="text-[0.94rem]">{{ made.name }}</b>
-        <WayFields :id="made.id" :name="made.name" :cutting="made.cutting" :choices="choices" @change="change(made.id, $event)" />
+        <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />
       </li>
     </ul>
   </section>

@@ -2,11 +2,14 @@ import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/t
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { MachineReport } from '#core/cut'
+import { pieceOutlines } from '#core/draw'
+import { formatOf } from '#core/material'
 import { beginAgain, option, plan, workshop } from '../../../tests/any/plannedDemo'
 import { useCutter } from '~/stores/cutter'
 import GroupSection from './GroupSection.vue'
 import MachinePanel from './MachinePanel.vue'
 import OffcutSection from './OffcutSection.vue'
+import SheetDrawing from './SheetDrawing.vue'
 import ToolsSection from './ToolsSection.vue'
 import WaysSection from './WaysSection.vue'
 
@@ -69,6 +72,24 @@ describe('sheets that are cut together', () => {
     const mounted = shown()
     expect(mounted.findAll('path[data-piece]')).toHaveLength(machineGroup().layout.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0))
     expect(mounted.text()).toContain('11 pieces')
+  })
+
+  it('lie on the screen where they are cut', () => {
+    const group = machineGroup()
+    const sheet = group.layout.sheets[0]!
+    // Turned over and by odd angles, which the demo's own pieces are not.
+    const pieces = sheet.pieces.map((piece, at) => ({ ...piece, rotationDeg: 17 * at, mirrored: at % 2 === 1 }))
+    const size = formatOf(group.format)
+    const mounted = mount(SheetDrawing, { props: { sheet: { ...sheet, pieces }, size, name: 'Sheet 1', locked: false, movable: false, litBy: () => [], wrong: () => new Set<number>() } })
+    pieces.forEach((piece, at) => {
+      const { d, transform } = path(mounted, at).attributes()
+      const [own] = [...d!.matchAll(/^M([-\d.]+) ([-\d.]+)/g)].map(([, x, y]) => ({ x: Number(x), y: Number(y) }))
+      const [x, y, turned] = [...transform!.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
+      const [cos, sin, ownX] = [Math.cos(turned! * Math.PI / 180), Math.sin(turned! * Math.PI / 180), transform!.includes('scale(-1 1)') ? -own!.x : own!.x]
+      const cut = pieceOutlines(piece)[0]!.start
+      expect(x! + ownX * cos - own!.y * sin).toBeCloseTo(cut.x, 2)
+      expect(y! + ownX * sin + own!.y * cos).toBeCloseTo(size.heightMm - cut.y, 2)
+    })
   })
 
   it('say how many are cut at once, and that strips are folded', async () => {

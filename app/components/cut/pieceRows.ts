@@ -31,7 +31,7 @@ function paperRow(made: Paperwork, piece: PieceClass, at: number, first: number)
 }
 
 /** Every piece of a plan: the sails by portion and disc, then what is cut from sheets. */
-export function pieceRows(plan: Plan): readonly PieceRow[] {
+export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 'paperwork'>): readonly PieceRow[] {
   const sails = plan.cutList.sizeClasses.map((each): PieceRow => {
     const members = plan.arrangement.sails.flatMap(({ sized }, at) => sized.portion === each.portion && sized.discMm === each.discMm ? [at] : [])
     return {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watch } from 'vue'
 import { printWorkingValue } from '#core/quantity'
 import type { TallyFigure } from '#core/plan'
 import { dayClockText } from '#core/quantity'
@@ -9,6 +10,7 @@ import { useStudio } from '~/stores/studio'
 const studio = useStudio()
 const preferences = usePreferences()
 const panel = useWorkingPanel()
+watch(() => studio.plan?.tally ?? [], (now, before) => { for (const { id, working } of before) panel.follow(working, now.find((figure) => figure.id === id)?.working) })
 
 const shown = (figure: TallyFigure): string => {
   if (!figure.working) return figure.none

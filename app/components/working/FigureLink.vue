@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { printWorkingValue, type Working } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 import { useWorkingPanel } from './panel'
@@ -8,6 +8,7 @@ const props = defineProps<{ working: Working, after?: string }>()
 
 const preferences = usePreferences()
 const panel = useWorkingPanel()
+watch(() => props.working, (now, before) => panel.follow(before, now))
 const value = computed(() => printWorkingValue(props.working, preferences.units))
 </script>
 
