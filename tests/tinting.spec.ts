@@ -74,7 +74,12 @@ test('colours on the screen are those that were reckoned', async ({ page }) => {
   await expect(dishes).toHaveCount(4)
   for (const dish of await dishes.all()) {
     const [, hex] = /dries to (#[0-9a-f]{6})/.exec(await dish.innerText())!
-    expect(await middleColour(page, dish.locator('div').first())).toBe(hex)
+    expect(await middleColour(page, dish.getByTestId('dish'))).toBe(hex)
+  }
+  for (const dish of (await page.getByTestId('paper-dishes').getByRole('listitem').all()).slice(0, 3)) {
+    const [, hex] = /dries to (#[0-9a-f]{6})/.exec(await dish.innerText())!
+    await dish.getByTestId('dish').scrollIntoViewIfNeeded()
+    expect(await middleColour(page, dish.getByTestId('dish'))).toBe(hex)
   }
   const red = page.getByTestId('dye-red')
   await red.scrollIntoViewIfNeeded()
@@ -109,4 +114,21 @@ test('labels of the dishes are printed, and a palette goes out and comes in agai
   await expect(page.getByLabel('Colour of persimmon')).toHaveValue('#d9572b')
   await page.getByTestId('palette-file').setInputFiles({ name: 'bad.css', mimeType: 'text/css', buffer: Buffer.from(':root { --a: red; }') })
   await expect(page.getByRole('alert').filter({ hasText: 'Line 1' })).toContainText('What was here is kept')
+})
+
+test('a colour that does not suit stops the plan until its remedy is taken', async ({ page }) => {
+  await openLeaf(page, 'tint')
+  const moths = page.getByTestId('colouring-moths')
+  await moths.getByLabel('Butterfly is thinned with').selectOption('water')
+  await moths.getByRole('button', { name: 'thin it with strong clear alcohol' }).click()
+  await expect(moths.getByLabel('Butterfly is thinned with')).toHaveValue('spirit')
+  await turnTo(page, 'Brief')
+  await page.getByLabel('No alcohol carrier').check()
+  await turnTo(page, 'Tint')
+  await settled(page)
+  await expect(page.getByText(/Butterfly: No alcohol was asked for/)).toBeVisible()
+  await moths.getByRole('button', { name: 'mist it with coloured water' }).click()
+  await settled(page)
+  await expect(page.getByText(/Butterfly: No alcohol was asked for/)).toHaveCount(0)
+  await expect(page.getByTestId('paper-dishes')).toContainText(/Butterfly, 11 pieces, misted/)
 })

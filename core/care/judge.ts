@@ -1,5 +1,6 @@
 import { dayClockText, printDuration, printQuantity, type Moment, type UnitSystem } from '../quantity'
-import type { Caution } from './caution'
+import type { Caution, Severity } from './caution'
+import type { ColourFault } from './colourFit'
 
 /** What the plan knows that may go wrong. Sizes in mm, times in minutes, humidity and chances as shares. */
 export type Facts = {
@@ -42,6 +43,8 @@ export type Facts = {
   readonly feetOnMoist: readonly string[]
   readonly discsShort: readonly { readonly diameterMm: number, readonly missing: number }[]
   readonly colourDifference: number
+  /** Colours that do not suit their paper, the heat or the client. */
+  readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
   readonly bathDays: number
   readonly tooBigForFormer: number
   readonly former: string
@@ -73,6 +76,8 @@ const rule = (code: string, leaf: Caution['leaf'], severity: Caution['severity']
 
 const length = (mm: number, { units }: Facts): string => printQuantity(mm, 'length', units)
 const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+const unsuited = ({ unsuitedColours }: Facts, of: Severity): Facts['unsuitedColours'] => unsuitedColours.filter(({ severity }) => severity === of)
 
 const RULES: readonly Rule[] = [
   rule('start-passed', 'timetable', 'stop', ({ startBy, now }) => startBy !== null && startBy < now,
@@ -124,6 +129,8 @@ const RULES: readonly Rule[] = [
     ({ discsShort }) => `Not enough on the shelf: ${discsShort.map(({ diameterMm, missing }) => `${missing} more of ${diameterMm} mm`).join(', ')}.`),
   rule('colour-miss', 'tint', 'look', ({ colourDifference }) => colourDifference > CLEAR_MISS,
     () => 'The deepest colour cannot be reached on this film with these dyes; the swatch shows the nearest.'),
+  rule('colour-stops', 'tint', 'stop', (facts) => unsuited(facts, 'stop').length > 0, (facts) => unsuited(facts, 'stop').map(({ decoration, say }) => `${decoration}: ${say}`).join(' ')),
+  rule('colour-unsuited', 'tint', 'look', (facts) => unsuited(facts, 'look').length > 0, (facts) => unsuited(facts, 'look').map(({ decoration, say }) => `${decoration}: ${say}`).join(' ')),
   rule('bath-life', 'tint', 'look', ({ bathDays }) => bathDays > BATH_LIFE_DAYS,
     ({ bathDays }) => `One bath serves ${Math.ceil(bathDays)} days of draping. Keep it covered and cold, stir, and test a strip before each load; past ${BATH_LIFE_DAYS} days mix afresh.`),
   rule('former-too-small', 'dry', 'look', ({ tooBigForFormer }) => tooBigForFormer > 0,

@@ -1,7 +1,10 @@
 /** Commissions and workshops as earlier versions of the file wrote them, brought up to this one. */
 import { untouched, type Quiet } from '../compose'
 import { STARTING_CUTTING } from '../cut'
-import { STARTING_BRIEF, STARTING_WORKSHOP } from '../plan'
+import { PAPERS } from '../material'
+import { STARTING_BRIEF, STARTING_WORKSHOP, startingColouring } from '../plan'
+import { TECHNIQUES } from '../technique'
+import { STARTING_COLOURING, type Colouring } from '../tint'
 import { roundTier } from '../cake'
 
 type Loose = Readonly<Record<string, unknown>>
@@ -49,8 +52,16 @@ export const from2 = (value: unknown): unknown => filled(value, (own) => ({
   ...'discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach },
 }))
 
-/** Anything of version 3 with what version 4 asks besides: folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials. */
+/** How a decoration is usually coloured, by its technique and paper. */
+function usualColouring({ technique, paper }: Loose): Colouring {
+  const definition = TECHNIQUES.find(({ id }) => id === technique)
+  const made = PAPERS.find(({ id }) => id === paper)
+  return definition && made ? startingColouring(definition, made.id) : STARTING_COLOURING
+}
+
+/** Anything of version 3 with what version 4 asks besides: how it is coloured, folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials. */
 export const from3 = (value: unknown): unknown => filled(value, (own) => ({
+  ...'parameters' in own && 'format' in own && { colouring: usualColouring(own) },
   ...'way' in own && 'plies' in own && { layers: STARTING_CUTTING.layers, colouredWhole: STARTING_CUTTING.colouredWhole },
   ...'placements' in own && 'way' in own && { plies: 1, colour: null },
   ...'outline' in own && 'from' in own && 'paper' in own && { colour: null },

@@ -1,6 +1,7 @@
 /** How strong a dye is on a paper, from strips that were dipped and dried. */
 import { z } from 'zod'
 import type { Bands, Dye } from '../material'
+import { derive, found, starting, type Working } from '../quantity'
 import { absorptionFor, hexBands, sentBack, sheetHex, WHITE_BEHIND, type ColouredSheet, type Dose } from '../tint'
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
@@ -66,6 +67,15 @@ export function learnedDye(dye: Dye, trials: readonly DyeTrial[], sheet: Coloure
   }
   const absorptionPerDrop: Bands = [bandOf(0), bandOf(1), bandOf(2)]
   return { dye: { ...dye, absorptionPerDrop }, strength, spread: Math.sqrt(1 / precision), trials: readings.length }
+}
+
+/** How strong a dye counts, against what it began with, with how sure that is. */
+export function strengthWorking({ dye: { name }, strength, spread, trials }: LearnedDye): Working {
+  const began = starting(`${name} as it began`, 1, 'ratio', 'guess')
+  if (trials === 0) return { ...began, label: `strength of ${name}` }
+  return derive(`strength of ${name}`, 'ratio', 'strips weighed against the beginning', '{began}, moved by {strips} as far as they are surer; {spread} either way in two of three', {
+    began, strips: found(trials === 1 ? 'strip' : 'strips', trials, 'count', 'dipped, dried and not marked odd'), spread: found('out by', spread, 'share', 'what is left of not knowing'),
+  }, () => strength)
 }
 
 /** A normal belief lies beyond so many deviations once in ten. */

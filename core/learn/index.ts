@@ -1,2 +1,2 @@
 export { plannedShrink } from './shrink'
-export { dyeTrialSchema, learnedDye, shadeRange, type DyeTrial, type LearnedDye } from './dyeStrength'
+export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'

@@ -1,10 +1,10 @@
 import { roundTier } from '../cake'
 import { compositionOf, startingBouquet, untouched, type Bouquet, type BouquetRole, type Composition, type Quiet } from '../compose'
 import { STARTING_CUTTING } from '../cut'
-import { paperOf } from '../material'
+import { paperOf, type PaperId } from '../material'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 import { soakedSail, type CompositionKind, type TechniqueId } from '../technique'
-import { STARTING_TRAY } from '../tint'
+import { STARTING_COLOURING, STARTING_TRAY, type Colouring } from '../tint'
 import type { Commission, PaperDecoration, SailSweep } from './commission'
 import { techniqueOf } from './paperwork'
 
@@ -73,13 +73,20 @@ export function startingComposition(kind: CompositionKind, technique: TechniqueI
   return compositionOf(kind).starting({ tiers, seen: definition.seen(parameters), fillsRows: definition.layOut !== undefined, seed })
 }
 
+/** How a decoration is usually coloured: stirred into slurry, in oil for hot oil, dipped for the pan and where film is soaked anyway, else brushed. */
+export function startingColouring({ heat, liquids = [] }: Pick<ReturnType<typeof techniqueOf>, 'heat' | 'liquids'>, paper: PaperId): Colouring {
+  if (liquids.some(({ mixture }) => mixture === 'slurry')) return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
+  if (heat === 'oil') return { way: 'brush', carrier: 'oil', faces: 2, coats: 1 }
+  return heat === 'pan' || paperOf(paper).kind === 'film' ? { ...STARTING_COLOURING, way: 'bath', carrier: 'water' } : STARTING_COLOURING
+}
+
 /** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
 export function startingPaperwork(id: string, technique: TechniqueId, tiers: readonly { readonly heightMm: number }[], kind?: CompositionKind): PaperDecoration {
   const definition = techniqueOf(technique)
   const composition = startingComposition(kind ?? definition.compositions[0]!, technique, definition.startingParameters, tiers)
   const paper = definition.papers[0]!
   return {
-    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null, cutting: STARTING_CUTTING,
+    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null, cutting: STARTING_CUTTING, colouring: startingColouring(definition, paper),
     parameters: { ...definition.startingParameters }, composition,
   } as unknown as PaperDecoration
 }

@@ -1,5 +1,5 @@
 import { extentMm, leanDeg, stackHeightMm, type BoxFit, type Tier } from '../cake'
-import { HOLDER_ROOM_MM, judge, type Caution } from '../care'
+import { HOLDER_ROOM_MM, judge, type Caution, type ColourFault } from '../care'
 import type { Bouquet } from '../compose'
 import type { DryingEstimate } from '../dry'
 import { coveringOf } from '../material'
@@ -28,6 +28,7 @@ type CautionInputs = {
   readonly usedDyes: readonly string[]
   readonly fit: BoxFit
   readonly mixDifference: number
+  readonly colourFaults: readonly ColourFault[]
   readonly supplies: readonly DiscSupply[]
   readonly timetable: Plan['timetable']
   readonly drying: DryingEstimate
@@ -54,7 +55,7 @@ function narrowLedgeOf(bouquets: readonly Bouquet[], stack: Arrangement['stack']
 }
 
 /** What is to be known of a plan, from the facts of its stages. */
-export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
+export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, colourFaults, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
   const { commission, now, units } = inputs
   const { brief } = commission
   const { cake } = chosenOption(commission)
@@ -98,6 +99,7 @@ export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, c
     feetOnMoist: named('moist'),
     discsShort: supplies.filter(({ needed, onHand }) => needed.value > onHand.value).map(({ diameterMm, needed, onHand }) => ({ diameterMm, missing: needed.value - onHand.value })),
     colourDifference: mixDifference,
+    unsuitedColours: colourFaults.map(({ decoration, severity, say }) => ({ decoration: paperwork.find(({ id }) => id === decoration)?.name ?? decoration, severity, say })),
     bathDays: drapes.length > 1 ? (drapes.at(-1)!.to - drapes[0]!.from) / MINUTES_PER_DAY : 0,
     tooBigForFormer: tooBig,
     former: drying.way === 'mat' ? 'mat' : 'tray',

@@ -8,6 +8,7 @@ import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { formatIds, paperIds } from '../material'
 import { finishIds, soakedSail, TECHNIQUES, type Technique } from '../technique'
+import { colouringSchema } from '../tint'
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
 
@@ -41,6 +42,7 @@ const shared = {
   /** Its part in a bouquet; while it has one, its own composition waits. */
   gathered: gatheredSchema.nullable(),
   cutting: cuttingSchema,
+  colouring: colouringSchema,
 }
 
 type DecorationOf<Each> = Each extends Technique<infer Parameters, infer Id> ? z.infer<z.ZodObject<typeof shared>> & { technique: Id, parameters: z.infer<Parameters> } : never

@@ -4,12 +4,12 @@ import { freePatches, type Standing } from '../compose'
 import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
 import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
-import { coveringOf, DROP_ML, RICE_FILM } from '../material'
+import { coveringOf, RICE_FILM } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
 import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
 import { fillFormers, paceWorking, walkBack, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Work } from '../schedule'
-import { costOf, discSupplies } from '../supply'
+import { costOf, discSupplies, dyeUses } from '../supply'
 import { soakedSail } from '../technique'
 import { learnedDye, type LearnedDye } from '../learn'
 import { evenLadder, nearestStrength, recipeFor, SOAKED_FILM, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
@@ -20,6 +20,7 @@ import { fitting } from './boxFit'
 import { cakeStage } from './cakeStage'
 import { cautionsFor, tiersTouched } from './cautions'
 import { allSheets, cuttingStage, ownWork } from './cutting'
+import { dishStage } from './dishes'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
 import { paperworkStage, type Paperwork } from './paperwork'
@@ -149,6 +150,7 @@ const rememberStages = () => ({
   tint: remember(tintStage),
   pieces: remember(pieceStage),
   bath: remember(bathStage),
+  dishes: remember(dishStage),
   dry: remember(dryStage),
   schedule: remember(scheduleStage),
 })
@@ -188,6 +190,10 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { mix, ladder, dyes } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps, shelf: workshop.dyes, trials: workshop.dyeTrials })
   const { cutList, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count })
   const bath = stages.bath({ dyes, pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
+  const dishes = stages.dishes({
+    coloured: wanted.flatMap(({ id, technique, colouring, finishes }, at) => { const { name, paper, classes, liquids, cutting, elements } = paperwork[at]!; return elements.length > 0 ? [{ decoration: { id, technique, colouring, finishes }, made: { name, paper, classes, liquids, cutting } }] : [] }),
+    groups: groups.filter(({ colour: all }) => all !== null).map(({ parts, colour: all, sheets, format, paper }) => ({ parts, colour: all, sheets, format, paper })), shelf: workshop.dyes, trials: workshop.dyeTrials, tray: colour.tray, limits: brief.limits,
+  })
   const { airC, humidity } = brief.transport
   const climates = { workroom: brief.workroom, venue: brief.venue, transport: { airC, humidity } }
   const estimate = stages.dry({ drying, ...climates })
@@ -201,13 +207,14 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
-  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
-  const cost = costOf(supplies, allSheets(groups), (bath?.totalDrops.value ?? 0) * DROP_ML, work.total, workshop.prices)
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const uses = dyeUses(workshop.dyes, bath, dishes.dishes)
+  const cost = costOf(supplies, allSheets(groups), sumOf('colour', 'volume', 'dyes added up', uses.map(({ ml }) => ml)), work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

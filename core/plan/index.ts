@@ -1,7 +1,7 @@
 export { changesFrom, withChanges, type PlanChanges } from './changes'
 export type { Arrangement, PlacedSail } from './arrange'
 export { accentMeshesOf, type PlannedAccent } from './accents'
-export { gatheredIn, newCommission, STARTING_BRIEF, STARTING_PALETTE, startingComposition, startingGathering, startingPaperwork, startingSweep } from './beginnings'
+export { gatheredIn, newCommission, STARTING_BRIEF, STARTING_PALETTE, startingColouring, startingComposition, startingGathering, startingPaperwork, startingSweep } from './beginnings'
 export type { PlannedBouquet } from './bouquets'
 export { fitCake, type BoxRemedy } from './boxFit'
 export { briefSchema, choosing, chosenOption, commissionSchema, MOST_ACCENTS, MOST_BOUQUETS, MOST_OPTIONS, MOST_PAPERWORK, MOST_PHOTOS, optionSchema, PALETTE_ROLES, sailSweepSchema, type Commission, type Option, type PaperDecoration, type Photo, type SailSweep } from './commission'

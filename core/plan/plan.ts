@@ -8,7 +8,7 @@ import type { MadeMixture } from '../mixture'
 import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
 import type { FormerLoad, NoTimetable, Timetable, Work } from '../schedule'
-import type { DiscSupply } from '../supply'
+import type { DiscSupply, DyeUse } from '../supply'
 import type { LearnedDye } from '../learn'
 import type { LadderStep, Recipe, SteppedBath } from '../tint'
 import type { PlannedAccent } from './accents'
@@ -16,6 +16,7 @@ import type { Arrangement } from './arrange'
 import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
 import type { CutGroup, Nested } from './cutting'
+import type { DishWork } from './dishes'
 import type { Paperwork } from './paperwork'
 import type { WireWork } from './wiring'
 import type { Workshop } from './workshop'
@@ -63,6 +64,10 @@ export type Plan = {
   readonly groups: readonly CutGroup[]
   readonly supplies: readonly DiscSupply[]
   readonly bath: SteppedBath | null
+  /** Colours for what is cut from sheets, and whether they suit. */
+  readonly dishes: DishWork
+  /** What the job takes of each dye. */
+  readonly dyeUses: readonly DyeUse[]
   readonly drying: DryingEstimate
   /** The same film in the same way in a room at 75 %. */
   readonly dryingWhenDamp: DryingEstimate

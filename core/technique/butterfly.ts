@@ -43,6 +43,7 @@ export const butterfly = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'speckle', 'stencilShine', 'twoTone'],
   parameters,
   startingParameters: { seenMm: 38, liftDeg: 40 },
+  stands: true,
   startingColour: '#343a63',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.75 }),

@@ -35,6 +35,7 @@ export const castMesh = defineTechnique({
   finishes: ['dusting'],
   parameters,
   startingParameters: { seenMm: 58, highMm: 46, panMm: 220 },
+  heat: 'pan',
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, highMm }) => ({ widthMm: seenMm, heightMm: highMm }),

@@ -92,6 +92,9 @@ export type Wall = (angleDeg: number, heightMm: number, outMm: number) => Point3
 /** Ingredients that clients ask to leave out. */
 export type Ingredient = 'gelatine' | 'dairy' | 'alcohol'
 
+/** Heat that paper is worked with. */
+export type Heat = 'pan' | 'oil' | 'steam'
+
 /** Why a paper must not be used. */
 type Unfit = Readonly<Partial<Record<PaperId, string>>>
 
@@ -132,6 +135,10 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
   /** In which order an element of the biggest size is put together, for what is put together. */
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
+  /** What heat it is worked with: hot pan, hot oil, steam. */
+  readonly heat?: Heat
+  /** Stands by its own stiffness, so that paper made supple would sink. */
+  readonly stands?: true
   /** What a client may not want in it. */
   readonly contains?: readonly Ingredient[]
   readonly steps: readonly TimedStep[]

@@ -38,6 +38,7 @@ export const foldedGlobe = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'speckle', 'stencilShine'],
   parameters,
   startingParameters: { seenMm: 40, circles: 12, part: 'ball', staggered: false },
+  stands: true,
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm }),

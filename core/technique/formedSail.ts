@@ -45,6 +45,7 @@ export const formedSail = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle', 'stencilShine'],
   parameters,
   startingParameters: { seenMm: 72, widthMm: 78, insertionMm: 12, cut: 'triangle', former: 'bubble wrap' },
+  stands: true,
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),

@@ -37,6 +37,7 @@ export const layeredWings = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { seenMm: 84, layers: 5, riseMm: 4 },
+  stands: true,
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm * WIDE_SHARE, heightMm: seenMm }),

@@ -40,6 +40,8 @@ export const panSail = defineTechnique({
   finishes: ['edgeGilding', 'dusting'],
   parameters,
   startingParameters: { seenMm: 68, widthMm: 66, insertionMm: 12 },
+  heat: 'pan',
+  stands: true,
   startingColour: '#a8432e',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),

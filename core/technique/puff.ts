@@ -34,6 +34,7 @@ export const puff = defineTechnique({
   finishes: ['dusting'],
   parameters,
   startingParameters: { seenMm: 30, deep: 0.5 },
+  heat: 'oil',
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.85 }),

@@ -76,6 +76,7 @@ export const silhouette = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { seenMm: 70, footMm: 15, rings: [QUILL.map(([x, y]): [number, number] => [x, y]), QUILL_SLOT.map(([x, y]): [number, number] => [x, y])] },
+  stands: true,
   startingColour: '#343a63',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm, rings }) => ({ widthMm: seenMm * widthShare(rings), heightMm: seenMm }),

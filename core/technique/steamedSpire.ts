@@ -39,6 +39,8 @@ export const steamedSpire = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { seenMm: 120, widthMm: 30, insertionMm: 20 },
+  heat: 'steam',
+  stands: true,
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm: widthMm * 0.6, heightMm: seenMm }),

@@ -12,13 +12,16 @@ export type Oklab = { readonly l: number, readonly a: number, readonly b: number
 export type SheetState = 'wet' | 'dry' | 'pan' | 'fried'
 
 /** How colour comes to a sheet, g of liquid to a dm² of it: through and through from a bath, or brushed on one face or both. */
-export type Colouring = { readonly by: 'bath', readonly gPerDm2: number } | { readonly by: 'brush', readonly gPerDm2: number, readonly faces: 1 | 2 }
+export type DyeLay = { readonly by: 'bath', readonly gPerDm2: number } | { readonly by: 'brush', readonly gPerDm2: number, readonly faces: 1 | 2 }
 
 /** A sheet that is coloured: what of, how thick one ply is, how many lie on one another. */
-export type ColouredSheet = { readonly kind: 'film' | 'wafer', readonly thicknessMm: number, readonly plies: number, readonly state: SheetState, readonly colouring: Colouring }
+export type ColouredSheet = { readonly kind: 'film' | 'wafer', readonly thicknessMm: number, readonly plies: number, readonly state: SheetState, readonly colouring: DyeLay }
 
 /** Film soaked in a bath and dried flat. */
 export const SOAKED_FILM: ColouredSheet = { kind: 'film', thicknessMm: 0.2, plies: 1, state: 'dry', colouring: { by: 'bath', gPerDm2: 3 } }
+
+/** A strip as it is dipped to try a dye: film soaked, wafer in and out again. */
+export const STRIPS: Readonly<Record<ColouredSheet['kind'], ColouredSheet>> = { film: SOAKED_FILM, wafer: { kind: 'wafer', thicknessMm: 0.35, plies: 1, state: 'dry', colouring: { by: 'bath', gPerDm2: 3 } } }
 
 /** Scattering power of a ply of usual thickness (usual practice to a guess). Wafer would dissolve if it stayed in a bath; wet wafer is dipped and out again. */
 const SCATTERING: Readonly<Record<ColouredSheet['kind'], Readonly<Record<SheetState, number>>>> = { film: { wet: 0.08, dry: 0.35, pan: 0.35, fried: 3 }, wafer: { wet: 0.6, dry: 1.6, pan: 1.1, fried: 3 } }

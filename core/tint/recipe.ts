@@ -14,7 +14,13 @@ export type Recipe = {
 }
 
 const MOST_DYES = 3
-const MOST_DROPS = 120
+/** The strongest bath, drops in 100 ml; what is brushed on thinly may be stronger, up to as much dye on the sheet, and no more than a brush still spreads. */
+const STRONGEST_BATH_DROPS = 120
+const BATH_G_PER_DM2 = 3
+const STRONGEST_PAINT_DROPS = 800
+
+/** The most drops of one dye in 100 ml of what colours a sheet. */
+const mostDropsFor = ({ colouring }: ColouredSheet): number => Math.min(STRONGEST_PAINT_DROPS, STRONGEST_BATH_DROPS * BATH_G_PER_DM2 / colouring.gPerDm2)
 /** One more dye must bring the colour nearer by this. */
 const WORTH_A_DYE = 0.008
 /** Differences above this are seen at once. */
@@ -32,17 +38,18 @@ const LEAST_DROPS = 0.01
  */
 export function recipeFor(targetHex: string, dyes: readonly Dye[], sheet: ColouredSheet = SOAKED_FILM): Recipe {
   const target = hexOklab(targetHex)
+  const most = mostDropsFor(sheet)
   const wanted = hexBands(targetHex).map((light, band) => absorptionFor(sheet, band, Math.max(light, DARKEST)))
   const weights = [slopesAt(wanted, sheet), IDENTITY]
   const bare: Mix = { dose: {}, difference: difference(colourAt([0, 0, 0], sheet), target) }
   const nearest = Array.from({ length: MOST_DYES }, (_, at) => at + 1).flatMap((count) => {
-    const likely = choices(dyes, count).flatMap((some) => [...weights.map((weight) => lengthsFor(some, wanted, weight)), some.map(() => MOST_DROPS)].map((drops): Start =>
+    const likely = choices(dyes, count).flatMap((some) => [...weights.map((weight) => lengthsFor(some, wanted, weight, most)), some.map(() => most)].map((drops): Start =>
       ({ dyes: some, drops, away: difference(colourAt(absorbed(some, drops), sheet), target) }))).sort((one, other) => one.away - other.away).slice(0, MOST_WALKS)
-    return likely.map((start) => nearestMix(start, target, sheet)).sort((one, other) => one.difference - other.difference).slice(0, 1)
+    return likely.map((start) => nearestMix(start, target, sheet, most)).sort((one, other) => one.difference - other.difference).slice(0, 1)
   })
   const least = Math.min(...[bare, ...nearest].map((mix) => mix.difference))
   const best = [bare, ...nearest].find((mix) => mix.difference <= least + WORTH_A_DYE)!
-  return { ...best, outOfReach: best.difference <= REACHED_WITHIN ? null : whyOutOfReach(wanted, target, colourAt(dyeAbsorption(best.dose, dyes), sheet), best.dose) }
+  return { ...best, outOfReach: best.difference <= REACHED_WITHIN ? null : whyOutOfReach(wanted, target, colourAt(dyeAbsorption(best.dose, dyes), sheet), best.dose, most) }
 }
 
 type Start = { readonly dyes: readonly Dye[], readonly drops: readonly number[], readonly away: number }
@@ -66,21 +73,21 @@ function slopesAt(absorption: readonly number[], sheet: ColouredSheet): Columns 
 }
 
 const absorbed = (dyes: readonly Dye[], drops: readonly number[]): readonly number[] => [0, 1, 2].map((band) => dyes.reduce((sum, { absorptionPerDrop }, at) => sum + drops[at]! * absorptionPerDrop[band]!, 0))
-const within = (drops: number): number => Math.min(MOST_DROPS, Math.max(0, drops))
+const within = (drops: number, most: number): number => Math.min(most, Math.max(0, drops))
 
 /** Drops whose absorptions add up to what is wanted, as near as they can by a weight for each band. */
-function lengthsFor(dyes: readonly Dye[], wanted: readonly number[], weight: Columns): readonly number[] {
+function lengthsFor(dyes: readonly Dye[], wanted: readonly number[], weight: Columns, most: number): readonly number[] {
   const weighed = (bands: readonly number[]): readonly number[] => [0, 1, 2].map((part) => bands.reduce((sum, each, band) => sum + each * weight[band]![part]!, 0))
   const columns = dyes.map(({ absorptionPerDrop }) => weighed(absorptionPerDrop))
   const right = weighed(wanted)
-  return solved(columns.map((one, row) => columns.map((other, column) => dot(one, other) * (row === column ? 1 + 1e-9 : 1))), columns.map((column) => dot(column, right))).map(within)
+  return solved(columns.map((one, row) => columns.map((other, column) => dot(one, other) * (row === column ? 1 + 1e-9 : 1))), columns.map((column) => dot(column, right))).map((drops) => within(drops, most))
 }
 
 type Mix = Pick<Recipe, 'dose' | 'difference'>
 
-function whyOutOfReach(wanted: readonly number[], target: Oklab, came: Oklab, dose: Dose): OutOfReach {
+function whyOutOfReach(wanted: readonly number[], target: Oklab, came: Oklab, dose: Dose, most: number): OutOfReach {
   if (wanted.every((absorption) => absorption === 0)) return 'paler'
-  return target.l < came.l && Object.values(dose).some((drops) => drops > MOST_DROPS * 0.99) ? 'deeper' : 'purer'
+  return target.l < came.l && Object.values(dose).some((drops) => drops > most * 0.99) ? 'deeper' : 'purer'
 }
 
 /** Every choice of so many dyes. */
@@ -99,7 +106,7 @@ const NEAR = 1e-7
 const STUCK = 1e7
 
 /** Walks from a beginning to the dose that is seen nearest to the target. */
-function nearestMix({ dyes, drops: start }: Start, target: Oklab, sheet: ColouredSheet): Mix {
+function nearestMix({ dyes, drops: start }: Start, target: Oklab, sheet: ColouredSheet, most: number): Mix {
   const missBy = (drops: readonly number[]): readonly number[] => { const { l, a, b } = colourAt(absorbed(dyes, drops), sheet); return [l - target.l, a - target.a, b - target.b] }
   let drops = start
   let miss = missBy(drops)
@@ -110,10 +117,10 @@ function nearestMix({ dyes, drops: start }: Start, target: Oklab, sheet: Coloure
       return missBy(drops.map((other, index) => index === at ? other + nudge : other)).map((moved, part) => (moved - miss[part]!) / nudge)
     })
     // Only dyes that may still go the way they should.
-    const free = drops.map((each, at) => { const downhill = -dot(slopes[at]!, miss); return !(each <= 0 && downhill < 0) && !(each >= MOST_DROPS && downhill > 0) })
+    const free = drops.map((each, at) => { const downhill = -dot(slopes[at]!, miss); return !(each <= 0 && downhill < 0) && !(each >= most && downhill > 0) })
     const normal = slopes.map((one, row) => slopes.map((other, column) => free[row]! && free[column]! ? dot(one, other) * (row === column ? 1 + damping : 1) : row === column ? 1 : 0))
     const change = solved(normal, slopes.map((slope, at) => free[at]! ? -dot(slope, miss) : 0))
-    const next = drops.map((each, at) => within(each + change[at]!))
+    const next = drops.map((each, at) => within(each + change[at]!, most))
     const missNext = missBy(next)
     if (dot(missNext, missNext) < dot(miss, miss)) { drops = next; miss = missNext; damping /= 5 } else damping *= 8
   }

@@ -7,7 +7,7 @@ import { MOST_ACCENTS } from '#core/plan'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
-import ColourChoice from './ColourChoice.vue'
+import ColourChoice from '~/components/ui/ColourChoice.vue'
 
 /** Pearls and the like that go with a decoration: `follows` is its id, or the sails. */
 const props = defineProps<{ follows: string }>()

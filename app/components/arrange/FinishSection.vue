@@ -5,7 +5,7 @@ import { techniqueOf } from '#core/plan'
 import { finishOf, type FinishId } from '#core/technique'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
-import ColourChoice from './ColourChoice.vue'
+import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { useDecoration } from './editing'
 import { FINISH_SHARE } from './schemas'
 

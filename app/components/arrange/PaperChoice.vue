@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { PAPER_KINDS, paperOf, PAPERS, type FormatId, type PaperId } from '#core/material'
 import { techniqueOf } from '#core/plan'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
-import ColourChoice from './ColourChoice.vue'
+import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { RUN_STEPS } from './schemas'
 import { useDecoration } from './editing'
 

@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { FlaskConical, Plus, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { learnedDye } from '#core/learn'
-import { DROP_ML } from '#core/material'
-import { printNumber, printQuantity } from '#core/quantity'
+import { learnedDye, strengthWorking } from '#core/learn'
+import { printNumber } from '#core/quantity'
 import { absorptionFor, hexBands, sheetHex, SOAKED_FILM } from '#core/tint'
 import { DYE_BASE_WORDS, DYE_BASES, dyeStockSchema, MOST_DYES_ON_SHELF, type DyeStock } from '#core/supply'
+import FigureLink from '~/components/working/FigureLink.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
-import { usePreferences } from '~/stores/preferences'
 import StripDialog from './StripDialog.vue'
 
 /** The dyes to mix from: what a drop of each does on film, how sure that is, what is on hand against what the bath takes. */
 const { studio, workshop, plan } = usePlanned()
-const preferences = usePreferences()
 
 /** Each is shown as film soaked in so many drops to 100 ml. */
 const SHOWN_DROPS = 10
@@ -21,11 +19,10 @@ const dips = ref<string | null>(null)
 
 /** A dye that was just added is not in the plan yet: it is as it begins. */
 const rows = computed(() => workshop.value.dyes.map((stock) => {
-  const { dye, strength, spread, trials } = plan.value.dyes.find((each) => each.dye.id === stock.id) ?? learnedDye(stock, [], SOAKED_FILM)
-  const drops = plan.value.bath?.steps.reduce((sum, { wholeDrops }) => sum + (wholeDrops[stock.id] ?? 0), 0) ?? 0
+  const learned = plan.value.dyes.find((each) => each.dye.id === stock.id) ?? learnedDye(stock, [], SOAKED_FILM)
   return {
-    stock, trials, hex: sheetHex({ [stock.id]: SHOWN_DROPS }, [dye], SOAKED_FILM), neededMl: drops * DROP_ML, drops,
-    say: trials === 0 ? 'a guess until a strip is dipped' : `${printNumber(strength, 2)} times as strong as begun with, ± ${printNumber(100 * spread, 0)} %, from ${trials} ${trials === 1 ? 'strip' : 'strips'}`,
+    stock, trials: learned.trials, hex: sheetHex({ [stock.id]: SHOWN_DROPS }, [learned.dye], SOAKED_FILM), use: plan.value.dyeUses.find(({ dye }) => dye === stock.id)?.ml ?? null,
+    strength: strengthWorking(learned), spread: learned.spread,
   }
 }))
 
@@ -52,12 +49,12 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <h2 id="dye-shelf" class="part-title mb-1">Dyes on the shelf</h2>
     <p class="mb-2 text-[0.88rem] text-ink-soft">Recipes take the fewest of those in use. A swatch is film out of {{ SHOWN_DROPS }} drops in 100 ml, dried.</p>
     <ul class="grid gap-2">
-      <li v-for="{ stock, hex, say, trials, neededMl, drops } in rows" :key="stock.id" class="grid grid-cols-[auto_auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 sm:grid-cols-[auto_auto_minmax(0,1fr)_7rem_6.5rem_auto]">
+      <li v-for="{ stock, hex, trials, use, strength, spread } in rows" :key="stock.id" class="grid grid-cols-[auto_auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 sm:grid-cols-[auto_auto_minmax(0,1fr)_7rem_6.5rem_auto]">
         <label class="grid place-items-center"><input type="checkbox" class="size-5 accent-(--go)" :checked="stock.inUse" :aria-label="`${stock.name} is in use`" @change="change(stock.id, 'dye in use', (each) => { each.inUse = ($event.target as HTMLInputElement).checked })"></label>
         <span class="size-8 rounded-full border border-line" :style="{ background: hex }" :data-testid="`dye-${stock.id}`" :title="hex" />
         <div class="min-w-0">
-          <b class="text-[0.95rem]">{{ stock.name }}</b><span v-if="drops > 0" class="ml-2 text-[0.86rem]" :class="neededMl > stock.onHandMl ? 'font-semibold text-stop' : 'text-ink-soft'">takes {{ printQuantity(neededMl, 'volume', preferences.units) }}{{ neededMl > stock.onHandMl ? ', more than is on hand' : '' }}</span>
-          <p class="text-[0.84rem] text-ink-soft">{{ say }}</p>
+          <b class="text-[0.95rem]">{{ stock.name }}</b><span v-if="use" class="ml-2 text-[0.86rem]" :class="use.value > stock.onHandMl ? 'font-semibold text-stop' : 'text-ink-soft'">takes <FigureLink :working="use" />{{ use.value > stock.onHandMl ? ', more than is on hand' : '' }}</span>
+          <p class="text-[0.84rem] text-ink-soft"><template v-if="trials === 0">a guess until a strip is dipped</template><template v-else><FigureLink :working="strength" /> times as strong as begun with, ± {{ printNumber(100 * spread, 0) }} %, from {{ trials }} {{ trials === 1 ? 'strip' : 'strips' }}</template></p>
         </div>
         <label class="max-sm:col-start-3"><span class="sr-only">{{ stock.name }} is made with</span><select class="field-input" :value="stock.base" @change="change(stock.id, 'made with', (each) => { each.base = valueOf($event) as DyeStock['base'] })"><option v-for="base in DYE_BASES" :key="base" :value="base">{{ DYE_BASE_WORDS[base] }}</option></select></label>
         <QuantityField class="max-sm:col-start-3" :schema="dyeStockSchema.shape.onHandMl" :label="`${stock.name} on hand`" hide-help :model-value="stock.onHandMl" @update:model-value="change(stock.id, 'dye on hand', (each) => { each.onHandMl = $event })" />
