@@ -12,7 +12,7 @@ export type Oklab = { readonly l: number, readonly a: number, readonly b: number
 export type SheetState = 'wet' | 'dry' | 'pan' | 'fried'
 
 /** How colour comes to a sheet, g of liquid to a dm² of it: through and through from a bath, or brushed on one face or both. */
-export type DyeLay = { readonly by: 'bath', readonly gPerDm2: number } | { readonly by: 'brush', readonly gPerDm2: number, readonly faces: 1 | 2 }
+type DyeLay = { readonly by: 'bath', readonly gPerDm2: number } | { readonly by: 'brush', readonly gPerDm2: number, readonly faces: 1 | 2 }
 
 /** A sheet that is coloured: what of, how thick one ply is, how many lie on one another. */
 export type ColouredSheet = { readonly kind: 'film' | 'wafer', readonly thicknessMm: number, readonly plies: number, readonly state: SheetState, readonly colouring: DyeLay }
