@@ -49,6 +49,14 @@ const OVEN_WM2K = 8
 /** Heat through a silicone mat on a table, and through parchment on a metal tray, W/m²K. */
 const MAT_BACK_WM2K = 4
 const TRAY_BACK_WM2K = 10
+/** How the air over a piece moves: left alone, a draught from a door, a fan one to two metres a second. */
+export const AIR_MOTIONS = ['still', 'draught', 'fan'] as const
+export type AirMotion = (typeof AIR_MOTIONS)[number]
+const MOVED_WM2K: Readonly<Record<AirMotion, number>> = { still: STILL_ROOM_WM2K, draught: 5.2, fan: 11.5 }
+
+/** The same place with its air moved. */
+export const moved = (surroundings: Surroundings, motion: AirMotion): Surroundings => ({ ...surroundings, convectionWm2K: MOVED_WM2K[motion] })
+
 /** Vapour pressure in a household oven: room air plus what the load gives off. */
 const OVEN_VAPOUR_PA = 2500
 

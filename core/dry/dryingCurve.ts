@@ -21,7 +21,8 @@ export type DryingCurve = {
 export type DryingCase = {
   readonly sheet: Sheet
   readonly startMoisture: number
-  readonly surroundings: Surroundings
+  /** The air over it; by the minute, where it changes while the sheet dries. */
+  readonly surroundings: Surroundings | ((minute: number) => Surroundings)
   /** Room in which stiffness is judged, °C (a tray is judged when it has cooled). */
   readonly roomC: number
   /** Stop looking after this many hours. */
@@ -41,7 +42,7 @@ export const PACKET_MOISTURE = 0.12
 /** Water held by the sheet: all of it, and the slow part by itself. */
 export type SheetWater = { readonly moisture: number, readonly slow: number }
 
-const dryMassKgM2 = ({ thicknessMm, densityKgM3 }: Sheet): number => densityKgM3 * thicknessMm / 1000
+export const dryMassKgM2 = ({ thicknessMm, densityKgM3 }: Sheet): number => densityKgM3 * thicknessMm / 1000
 
 /** How the sheet's water is spread at a temperature: activity at its face, and whether water stands free on it. */
 function faceOf({ moisture, slow }: SheetWater, celsius: number, heldShare: number): { activity: number, wet: boolean, bound: number } {
@@ -119,7 +120,7 @@ export function dryingCurve({ sheet, startMoisture, surroundings, roomC, horizon
   let water: SheetWater = { moisture: startMoisture, slow: PACKET_MOISTURE }
   let minute = 0
   while (minute < horizonH * 60 && !(reachedMin.set !== null && minute > reachedMin.set * 1.15)) {
-    const step = stepWater(sheet, surroundings, water, 1)
+    const step = stepWater(sheet, typeof surroundings === 'function' ? surroundings(minute) : surroundings, water, 1)
     for (const { state, moisture } of marks) {
       if (reachedMin[state] === null && step.next.moisture <= moisture) {
         reachedMin[state] = minute + step.seconds / 60 * shareOfWay(water.moisture, step.next.moisture, moisture)
