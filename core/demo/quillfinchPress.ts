@@ -80,8 +80,8 @@ export function demoCommission(now: Moment): Commission {
     },
     palette: STARTING_PALETTE,
     options: [
-      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], keptSheets: [], ownPieces: [], tiersApart: 0 },
-      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], tiersApart: 0 },
+      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 },
+      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 },
     ],
     chosen: 'a',
   }

@@ -59,14 +59,15 @@ function usualColouring({ technique, paper }: Loose): Colouring {
   return definition && made ? startingColouring(definition, made.id) : STARTING_COLOURING
 }
 
-/** Anything of version 3 with what version 4 asks besides: how it is coloured, folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials. */
+/** Anything of version 3 with what version 4 asks besides: how it is coloured, folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials, moulds, people and hours when they cannot, tasks put at an hour by hand. */
 export const from3 = (value: unknown): unknown => filled(value, (own) => ({
   ...'parameters' in own && 'format' in own && { colouring: usualColouring(own) },
   ...'way' in own && 'plies' in own && { layers: STARTING_CUTTING.layers, colouredWhole: STARTING_CUTTING.colouredWhole },
   ...'placements' in own && 'way' in own && { plies: 1, colour: null },
   ...'outline' in own && 'from' in own && 'paper' in own && { colour: null },
-  ...'keptSheets' in own && 'cake' in own && { ownPieces: [] },
-  ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [] },
+  ...'keptSheets' in own && 'cake' in own && { ownPieces: [], pins: {} },
+  ...'drapeMin' in own && { coverMin: STARTING_WORKSHOP.pace.coverMin, stackMin: STARTING_WORKSHOP.pace.stackMin, photographMin: STARTING_WORKSHOP.pace.photographMin },
+  ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [], moulds: STARTING_WORKSHOP.moulds, people: 1, busy: [] },
 }))
 
 /** Version 1 knew neither the refrigerator nor prices nor petals. */

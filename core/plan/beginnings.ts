@@ -57,7 +57,7 @@ export function newCommission(id: string, now: Moment): Commission {
       box: { widthMm: 300, depthMm: 300, heightMm: 300 },
     },
     palette: STARTING_PALETTE,
-    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], tiersApart: 0 }],
+    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 }],
     chosen: 'a',
   }
 }

@@ -44,6 +44,7 @@ const timetableWords = (timetable: Plan['timetable']): string | null => {
     case 'nothing-to-make': return null
     case 'never-sets': return null
     case 'no-formers': return `There is no ${timetable.error.formers} to dry on. Add one in Dry.`
+    case 'goes-off': return `“${timetable.error.task}” would wait too long for “${timetable.error.next}”: it goes off. Free hours between them, or do less at once.`
     case 'no-working-time': return `No working time was found for ${timetable.error.task} in the four months before. Add working hours in Timetable.`
   }
 }

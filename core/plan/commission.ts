@@ -136,6 +136,8 @@ export const optionSchema = z.strictObject({
   keptSheets: z.array(keptSheetSchema).max(MOST_KEPT_SHEETS),
   /** Pieces from drawings of the decorator's own, cut beside the decorations'. */
   ownPieces: z.array(ownPieceSchema).max(MOST_OWN_PIECES),
+  /** Tasks put at an hour by hand, minutes since the beginning of 1970 by local time. */
+  pins: z.record(z.string().min(1).max(120), z.number()),
   tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
 }).refine(({ paperwork, bouquets }) => paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)), { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' })
 

@@ -8,9 +8,9 @@ import { coveringOf, RICE_FILM } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
 import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
-import { fillFormers, paceWorking, walkBack, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Work } from '../schedule'
+import { fillFormers, paceWorking, planTimetable, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Person, type Work } from '../schedule'
 import { costOf, discSupplies, dyeUses } from '../supply'
-import { soakedSail } from '../technique'
+import { MOULD_WORDS, MOULDS, soakedSail } from '../technique'
 import { learnedDye, type LearnedDye } from '../learn'
 import { evenLadder, nearestStrength, recipeFor, SOAKED_FILM, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
 import { accentStage, anchorsOf } from './accents'
@@ -23,6 +23,7 @@ import { allSheets, cuttingStage, ownWork } from './cutting'
 import { dishStage } from './dishes'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
+import { makingOf, slowingOf } from './making'
 import { paperworkStage, type Paperwork } from './paperwork'
 import { remember } from './remember'
 import { roadWorking } from './road'
@@ -32,6 +33,8 @@ import type { Workshop } from './workshop'
 
 const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
 const UNDYED = { heart: '#efece2', tail: '#efece2', steps: 1, tray: STARTING_TRAY } as const
+/** Orders of work tried for an answer at once. */
+const QUICK_WALKS = 4
 const STARTING_DRYING: SailSweep['drying'] = { way: 'mat', soakWaterC: 38, ovenC: 80 }
 
 type TintInputs = Pick<SailSweep['colour'], 'heart' | 'tail' | 'steps'> & { readonly shelf: Workshop['dyes'], readonly trials: Workshop['dyeTrials'] }
@@ -71,7 +74,10 @@ const dryStage = ({ drying, workroom, venue, transport }: DryInputs): DryingEsti
 type ScheduleInputs = {
   readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping'> & { readonly roadMin: number }
   readonly warmMin: number
-  readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace'>
+  readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace' | 'moulds' | 'people' | 'busy'>
+  readonly tiers: Working
+  readonly pins: Readonly<Record<string, number>>
+  readonly walks: number
   readonly cutList: CutList
   readonly sails: Working
   readonly gather: number
@@ -80,16 +86,16 @@ type ScheduleInputs = {
 }
 
 /** Loads on the formers, the work they make, and the latest timetable for it. */
-function scheduleStage({ brief, warmMin, workshop, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
+function scheduleStage({ brief, warmMin, workshop, tiers, pins, walks, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
   const former = drying.way === 'mat' ? workshop.mats : workshop.trays
   const { loads, tooBig } = fillFormers(cutList.pieces, gather, former)
-  const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making)
+  const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making, tiers)
   const result = { loads, tooBig: tooBig.length, work }
   const hasSails = cutList.pieces.length > 0
   if (!hasSails && making.length === 0) return { ...result, timetable: refuse({ code: 'nothing-to-make' }) }
   const { firm, set } = drying.ready
   if (hasSails && (!firm.planned || !set.planned)) return { ...result, timetable: refuse({ code: 'never-sets' }) }
-  const timetable = walkBack({
+  const timetable = planTimetable({
     eventAt: valueOf(parseMoment(brief.eventAt)),
     driveMin: brief.roadMin,
     warmMin,
@@ -99,13 +105,19 @@ function scheduleStage({ brief, warmMin, workshop, cutList, sails, gather, dryin
     times: { onFormerMin: Math.ceil(firm.planned?.value ?? 0), untilSetMin: Math.ceil(set.planned?.value ?? 0), ovenMin: drying.way === 'oven' ? Math.ceil(set.planned?.value ?? 0) : null },
     formers: { name: drying.way === 'mat' ? 'mat' : 'tray', count: former.count },
     ovenPlaces: workshop.ovenPlaces,
-    hours: workshop.hours,
-  })
+    moulds: MOULDS.map((id) => ({ id, name: MOULD_WORDS[id], count: workshop.moulds[id] })),
+    people: peopleOf(workshop),
+    pins,
+  }, walks)
   return { ...result, timetable }
 }
 
+/** Everybody works the studio's hours; the first of them is the one whose calendar is known. */
+const peopleOf = ({ people, hours, busy }: Pick<Workshop, 'people' | 'hours' | 'busy'>): readonly Person[] =>
+  Array.from({ length: people }, (_, at) => ({ id: `hands-${at + 1}`, name: people === 1 ? 'hands' : `hands ${at + 1}`, hours, busy: at === 0 ? busy : [] }))
+
 /** The hour to start with its working, down to the event and the drive. */
-function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['timetable'], loads: number, work: Work, drying: DryingEstimate, making: readonly Making[]): Working | null {
+function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['timetable'], loads: number, work: Work, drying: DryingEstimate): Working | null {
   if (!timetable.ok) return null
   const { leaveAt, startBy } = timetable.value
   const atVenue = commission.brief.completion === 'atVenue'
@@ -117,14 +129,12 @@ function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['t
   }
   const leave = derive('leave by', 'moment', 'back from the event', `{event} − {before}${atVenue ? ' − {place}' : ''} − {drive}`, inputs, () => leaveAt)
   const former = drying.way === 'mat' ? 'mats' : 'trays'
-  const makingHands = sumOf('paper decorations', 'duration', 'hands added up', making.map(({ hands }) => hands))
-  const shared = { leave, hands: work.total, carLoad: paceWorking(workshop.pace, 'loadMin'), ...(making.length > 0 && { paper: makingHands }) }
-  const first = making.length > 0 ? ', {paper} before the film is cut' : ''
+  const shared = { leave, hands: work.total, carLoad: paceWorking(workshop.pace, 'loadMin') }
   if (!drying.ready.firm.planned || !drying.ready.set.planned || loads === 0) {
-    return derive('start by', 'moment', 'walked back in working hours', `the latest beginning found, back from {leave}: {hands} of work in working hours${first}, {carLoad}`, shared, () => startBy)
+    return derive('start by', 'moment', 'walked back in working hours', `the latest beginning found, back from {leave}: {hands} of work in working hours, {carLoad}`, shared, () => startBy)
   }
   return derive('start by', 'moment', 'walked back in working hours',
-    `the latest beginning found, back from {leave}: {loads} on {formers}, each {firm} before it leaves, the last {set} before it is chosen, {hands} of work in working hours${first}, {carLoad}`,
+    `the latest beginning found, back from {leave}: {loads} on {formers}, each {firm} before it leaves, the last {set} before it is chosen, {hands} of work in working hours, {carLoad}`,
     {
       ...shared,
       loads: derive('loads', 'count', 'pieces on formers', `pieces laid on {formers} until none is left`, { formers: typed(former, drying.way === 'mat' ? workshop.mats.count : workshop.trays.count, 'count', 'Dry') }, () => loads),
@@ -152,6 +162,7 @@ const rememberStages = () => ({
   bath: remember(bathStage),
   dishes: remember(dishStage),
   dry: remember(dryStage),
+  slowing: remember(slowingOf),
   schedule: remember(scheduleStage),
 })
 
@@ -168,7 +179,7 @@ function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: R
 function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { commission, workshop } = inputs
   const { brief } = commission
-  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, keptSheets, ownPieces, tiersApart } = chosenOption(commission)
+  const { cake, decorations, paperwork: wanted, bouquets: gatherings, accents, keptSheets, ownPieces, pins, tiersApart } = chosenOption(commission)
   const decoration = decorations[0] ?? null
   const discsMm = workshop.discs.filter(({ inUse }) => inUse).map(({ diameterMm }) => diameterMm)
   const colour = decoration?.colour ?? UNDYED
@@ -184,7 +195,8 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
   const groups = stages.cutting({ work: [...paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), ...ownPieces.map((own) => ownWork(own))], tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
-  const making = paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, hands, place, waitMin }): Making => ({ id, name: `Make: ${name.toLowerCase()}`, hands, place, waitMin }))
+  const slowing = stages.slowing(brief.workroom)
+  const making = paperwork.filter(({ elements }) => elements.length > 0).map((made) => makingOf(made, slowing))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
   const { fit, finished, remedies } = fitting(cake, brief.box, arrangement, { sailsOn: brief.completion === 'beforeDriving', tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, paperwork)
   const { mix, ladder, dyes } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps, shelf: workshop.dyes, trials: workshop.dyeTrials })
@@ -201,11 +213,12 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const { loads, tooBig, work, timetable } = stages.schedule({
     brief: { eventAt: brief.eventAt, completion: brief.completion, keeping: brief.keeping, roadMin: roadWorking(brief).value },
     warmMin: Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0),
-    workshop: { mats: workshop.mats, trays: workshop.trays, ovenPlaces: workshop.ovenPlaces, hours: workshop.hours, pace: workshop.pace },
+    workshop: { mats: workshop.mats, trays: workshop.trays, ovenPlaces: workshop.ovenPlaces, hours: workshop.hours, pace: workshop.pace, moulds: workshop.moulds, people: workshop.people, busy: workshop.busy },
+    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'), pins, walks: inputs.walks ?? QUICK_WALKS,
     cutList, sails: arrangement.count, gather: decoration?.sail.gather ?? soakedSail.startingParameters.gather, drying: estimate, making,
   })
   const supplies = discSupplies(discs, workshop.discs)
-  const startBy = startByWorking(inputs, timetable, loads.length, work, estimate, making)
+  const startBy = startByWorking(inputs, timetable, loads.length, work, estimate)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
   const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const uses = dyeUses(workshop.dyes, bath, dishes.dishes)

@@ -72,6 +72,8 @@ export type Paperwork = {
   /** Mixtures it takes, besides colour. */
   readonly liquids: readonly MixtureUse[]
   readonly hands: Working
+  /** Hands of each step, in their order. */
+  readonly stepHands: readonly Working[]
   readonly place: Working
   /** Rests after its steps, minutes. */
   readonly waitMin: number
@@ -251,6 +253,7 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
     liquids: liquidsOf(technique, classes, pieces),
     wiring: technique.wiring ? sizesOf(elements).map(({ size, count: many }) => ({ wiring: technique.wiring!(decoration.parameters, size), count: many })) : [],
     hands: sumOf(`make: ${technique.name.toLowerCase()}`, 'duration', 'steps added up', minutes),
+    stepHands: minutes,
     place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : derive('placing', 'duration', 'hands-on time', '{elements} × {each}', { elements: count, each: starting('to place one', PLACE_MIN, 'duration', 'guess') }, (v) => v.elements * v.each),
     waitMin: technique.steps.reduce((sum, { waitMin }) => sum + waitMin, 0),
     steps, failures: technique.failures, contains: technique.contains ?? [],

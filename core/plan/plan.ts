@@ -29,6 +29,8 @@ export type PlanInputs = {
   readonly units: UnitSystem
   /** What a search for closer layouts has found so far; nothing when none was made. */
   readonly nested?: Nested
+  /** How many orders of work are tried for the timetable; a few when it is not said. */
+  readonly walks?: number
 }
 
 export const TALLY_IDS = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const

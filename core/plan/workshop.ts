@@ -15,6 +15,7 @@ const formerSchema = z.strictObject({
 })
 
 export const MOST_TRIALS = 400
+export const MOST_BUSY = 400
 
 /** What the studio has: film on the shelf, mats and trays, oven, hours and pace. */
 export const workshopSchema = z.strictObject({
@@ -22,6 +23,16 @@ export const workshopSchema = z.strictObject({
     .refine((discs) => DISC_DIAMETERS_MM.every((diameterMm) => discs.some((disc) => disc.diameterMm === diameterMm)), { message: 'Each disc size must be listed once.' }),
   mats: formerSchema,
   trays: formerSchema,
+  /** Half-spheres, holes in foam, pans and fans. */
+  moulds: z.strictObject({
+    halfSphere: z.number().int().min(0).max(400).meta({ label: 'Half-spheres', kind: 'count' }),
+    foamHole: z.number().int().min(0).max(2000).meta({ label: 'Holes in foam', kind: 'count' }),
+    pan: z.number().int().min(0).max(12).meta({ label: 'Pans', kind: 'count' }),
+    fan: z.number().int().min(0).max(12).meta({ label: 'Fans', kind: 'count' }),
+  }),
+  /** Pairs of hands, and hours at which the first of them cannot. */
+  people: z.number().int().min(1).max(6).meta({ label: 'People who work', kind: 'count' }),
+  busy: z.array(z.strictObject({ id: z.string().min(1).max(200), name: z.string().max(120), from: z.number(), to: z.number() }).refine(({ from, to }) => to > from, { message: 'It must end after it begins.' })).max(MOST_BUSY),
   ovenPlaces: z.number().int().min(0).max(8).meta({ label: 'Trays in the oven at once', kind: 'count' }),
   hours: workingHoursSchema,
   pace: paceSchema,
@@ -47,6 +58,9 @@ export const STARTING_WORKSHOP: Workshop = {
   mats: { count: 2, lengthMm: 400, widthMm: 300 },
   trays: { count: 2, lengthMm: 420, widthMm: 330 },
   ovenPlaces: 2,
+  moulds: { halfSphere: 12, foamHole: 96, pan: 1, fan: 1 },
+  people: 1,
+  busy: [],
   hours: {
     days: [false, false, true, true, true, true, true],
     spells: [{ fromMin: hour(9), toMin: hour(13) }, { fromMin: hour(14), toMin: hour(18) }],

@@ -13,12 +13,15 @@ export const paceSchema = z.strictObject({
   placeMin: minutes('Place a sail'),
   packMin: minutes('Pack, whole job'),
   loadMin: minutes('Load the car, whole job'),
+  coverMin: minutes('Cover a tier'),
+  stackMin: minutes('Set a tier on the others'),
+  photographMin: minutes('Photograph and hand over'),
 })
 
 export type Pace = z.infer<typeof paceSchema>
 
 /** Guesses to calibrate first. */
-export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15 }
+export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15, coverMin: 40, stackMin: 10, photographMin: 15 }
 
 /** A pace with its working. */
 export const paceWorking = (pace: Pace, key: keyof Pace): Working =>

@@ -11,8 +11,11 @@ export type Completion = (typeof COMPLETIONS)[number]
 /** One former's load as work: hands at the beginning, hands at the end. */
 export type LoadWork = { readonly load: FormerLoad, readonly drape: Working, readonly lift: Working }
 
-/** Making a decoration: hands in one go, a rest after. `place` is what setting it on the cake takes. */
-export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly waitMin: number }
+/** A step of making a decoration: hands, then a rest; what it lies in meanwhile, and how many of them. */
+export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly waitMin: number, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
+
+/** Making a decoration, step after step. `place` is what setting it on the cake takes. */
+export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[] }
 
 export type Work = {
   readonly cut: Working
@@ -21,6 +24,9 @@ export type Work = {
   readonly pack: Working
   readonly place: Working
   readonly loadCar: Working
+  readonly cover: Working
+  readonly stack: Working
+  readonly photograph: Working
   /** Decorations made from sheets: their hands, and how long they rest before they are ready. */
   readonly making: readonly Making[]
   readonly total: Working
@@ -31,6 +37,7 @@ const count = (label: string, value: number, from: Working): Working => derive(l
 const each = (label: string, amount: Working, pace: Working): Working =>
   derive(label, 'duration', 'hands-on time', '{amount} × {pace}', { amount, pace }, (v) => v.amount * v.pace)
 
+const NO_TIERS = found('tiers', 0, 'count', 'none to cover')
 const NO_TIME = found('place', 0, 'duration', 'left to whoever receives the box')
 
 /**
@@ -38,8 +45,9 @@ const NO_TIME = found('place', 0, 'duration', 'left to whoever receives the box'
  * @param sails how many elements go on the cake
  * @param soak minutes a piece must soak: a slow soak holds up the hands
  * @param making decorations made from sheets besides
+ * @param tiers tiers to cover and stack here
  */
-export function workFor(cutList: CutList, loads: readonly FormerLoad[], sails: Working, soak: Working, completion: Completion, pace: Pace, making: readonly Making[] = []): Work {
+export function workFor(cutList: CutList, loads: readonly FormerLoad[], sails: Working, soak: Working, completion: Completion, pace: Pace, making: readonly Making[] = [], tiers: Working = NO_TIERS): Work {
   const of = (key: keyof Pace): Working => paceWorking(pace, key)
   const total = cutList.total
   const dosed = new Set<Piece['shade']>()
@@ -61,6 +69,9 @@ export function workFor(cutList: CutList, loads: readonly FormerLoad[], sails: W
     pack: of('packMin'),
     place: completion === 'handedOver' ? NO_TIME : sumOf('place', 'duration', 'hands-on time', [each('place the sails', sails, of('placeMin')), ...making.map(({ place }) => place)]),
     loadCar: of('loadMin'),
+    cover: each('cover the tiers', tiers, of('coverMin')),
+    stack: derive('stack the tiers', 'duration', 'hands-on time', '( {tiers} − 1 ) × {each}', { tiers, each: of('stackMin') }, (v) => Math.max(0, v.tiers - 1) * v.each),
+    photograph: completion === 'handedOver' ? NO_TIME : of('photographMin'),
   }
   const all = { ...parts, ...Object.fromEntries(making.map(({ hands }, at) => [`making${at}`, hands])), ...Object.fromEntries(loadWork.flatMap(({ drape, lift }, at) => [[`drape${at}`, drape], [`lift${at}`, lift]])) }
   const sum = derive('hands-on', 'duration', 'tasks added up', Object.keys(all).map((name) => `{${name}}`).join(' + '), all,

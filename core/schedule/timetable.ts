@@ -1,11 +1,24 @@
+/** From the work of a commission to its timetable: tasks with what each waits for and occupies, laid back from the event. */
 import { ok, refuse, type Moment, type Result } from '../quantity'
-import type { Completion, LoadWork, Making, Work } from './tasks'
-import { latestSlot, latestSlots, type Stretch, type WorkingHours } from './workingHours'
+import { latestSchedule } from './search'
+import type { Hold, Job, NoSchedule, Person, PlacedTask, Reason, Resource, Schedule, Task, Wait } from './task'
+import type { Completion, MakingStep, Work } from './tasks'
+import type { Stretch } from './workingHours'
 
-export type SlotKind = 'warm' | 'make' | 'cut' | 'drape' | 'dry' | 'oven' | 'lift' | 'rest' | 'choose' | 'pack' | 'place' | 'loadCar' | 'drive' | 'event'
+export type SlotKind = 'warm' | 'cover' | 'stack' | 'make' | 'cut' | 'drape' | 'dry' | 'oven' | 'lift' | 'rest' | 'choose' | 'pack' | 'place' | 'loadCar' | 'drive' | 'photograph' | 'event'
 
 /** Something that has its hours. `lane` is what it occupies: the hands, a mat, a tray, a place in the oven, the rack, the road, the cake itself. */
-export type Slot = Stretch & { readonly id: string, readonly kind: SlotKind, readonly name: string, readonly lane: string, readonly hands: boolean, readonly load: number | null }
+export type Slot = Stretch & {
+  readonly id: string
+  readonly kind: SlotKind
+  readonly name: string
+  readonly lane: string
+  readonly hands: boolean
+  readonly load: number | null
+  /** The task it is all or part of; none for what only lies and waits. */
+  readonly task: string | null
+  readonly person: string | null
+}
 
 /** Minutes a load takes: before it may leave its former, and before it is ready for the cake. */
 type LoadTimes = { readonly onFormerMin: number, readonly untilSetMin: number, readonly ovenMin: number | null }
@@ -22,142 +35,193 @@ export type TimetableQuestion = {
   readonly times: LoadTimes
   readonly formers: { readonly name: string, readonly count: number }
   readonly ovenPlaces: number
-  readonly hours: WorkingHours
+  /** Half-spheres, foam, pan, fan: how many there are of what steps occupy. */
+  readonly moulds: readonly Resource[]
+  readonly people: readonly Person[]
+  /** Tasks that were put at an hour by hand. */
+  readonly pins: Readonly<Record<string, Moment>>
 }
 
-export type Timetable = { readonly slots: readonly Slot[], readonly startBy: Moment, readonly atVenueBy: Moment, readonly leaveAt: Moment }
+/** Why a task is no later, and how early it might begin. */
+export type SlotReason = { readonly task: string, readonly reason: Reason }
 
-export type NoTimetable = { readonly code: 'no-working-time', readonly task: string } | { readonly code: 'no-formers', readonly formers: string }
+export type Timetable = {
+  readonly slots: readonly Slot[]
+  readonly startBy: Moment
+  readonly atVenueBy: Moment
+  readonly leaveAt: Moment
+  readonly reasons: readonly SlotReason[]
+  readonly unkeptPins: readonly string[]
+}
+
+export type NoTimetable = { readonly code: 'no-working-time', readonly task: string } | { readonly code: 'no-formers', readonly formers: string } | { readonly code: 'goes-off', readonly task: string, readonly next: string }
 
 /** Finished before guests may look, minutes. */
 export const BEFORE_EVENT_MIN = 30
 const COOLING_MIN = 10
+/** A covered tier chills so long before it is stacked. Usual practice. */
+const CHILL_MIN = 60
 const HANDS = 'hands'
+const SEED = 1
+
+type PlannedTask = Task & { readonly kind: SlotKind, readonly load: number | null }
+
+/** A job with what its tasks are called and shown as. */
+export type TimetableJob = { readonly job: Job, readonly tasks: readonly PlannedTask[] }
+
+/** Everything to be done for a commission, with its waits and what it occupies. */
+export function timetableJob(question: TimetableQuestion): TimetableJob {
+  const { work, times, formers, completion, driveMin, warmMin, warmedFor, pins } = question
+  const tasks: PlannedTask[] = []
+  const waits: Wait[] = []
+  const holds: Hold[] = []
+  const add = (id: string, kind: SlotKind, name: string, durationMin: number, change: Partial<PlannedTask> = {}): string => {
+    tasks.push({ id, kind, name, durationMin, byHand: true, splits: false, anyHour: false, endsBy: null, group: kind, load: null, pinnedAt: pins[id] ?? null, ...change })
+    return id
+  }
+  const then = (before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void => { if (before && after) waits.push({ before, after, leastMin, mostMin }) }
+  const whole = { splits: true }
+  const onTheDay = { anyHour: true }
+
+  const photograph = work.photograph.value > 0 ? add('photograph', 'photograph', 'Photograph, hand over', work.photograph.value, onTheDay) : null
+  const atVenue = completion === 'atVenue' && work.place.value > 0 ? add('place', 'place', 'Place the decorations at the venue', work.place.value, onTheDay) : null
+  const drive = add('drive', 'drive', 'Drive', driveMin, onTheDay)
+  const loadCar = add('loadCar', 'loadCar', 'Load the car', work.loadCar.value, onTheDay)
+  const pack = add('pack', 'pack', completion === 'beforeDriving' ? 'Box the cake' : 'Pack airtight', work.pack.value, whole)
+  const here = completion === 'beforeDriving' && work.place.value > 0 ? add('place', 'place', 'Place the decorations', work.place.value, whole) : null
+  then(atVenue, photograph)
+  then(drive, atVenue ?? photograph)
+  then(loadCar, drive)
+  then(pack, loadCar)
+  then(here, pack)
+  const made = here ?? pack
+
+  const stack = work.stack.value > 0 ? add('stack', 'stack', 'Stack the tiers', work.stack.value) : null
+  const cover = work.cover.value > 0 ? add('cover', 'cover', 'Cover the tiers', work.cover.value, whole) : null
+  then(cover, stack, CHILL_MIN)
+  then(stack, made)
+  if (warmMin > 0) {
+    const warm = add('warm', 'warm', 'Cake out of the refrigerator, warms through', warmMin, { byHand: false, anyHour: true })
+    then(stack, warm)
+    then(warm, warmedFor === 'placing' ? atVenue ?? here ?? photograph : photograph)
+  }
+
+  const choose = work.choose.value > 0 ? add('choose', 'choose', 'Choose and trim the sails', work.choose.value, { ...whole, group: 'sails' }) : null
+  then(choose, made)
+  const cut = work.cut.value > 0 ? add('cut', 'cut', 'Cut the discs', work.cut.value, { ...whole, group: 'sails' }) : null
+  let before: string | null = null
+  for (const { load, drape: draping, lift: lifting } of work.loads) {
+    const { number } = load
+    const drape = add(`drape-${number}`, 'drape', `Soak and drape load ${number}`, draping.value, { load: number, group: 'sails' })
+    const lift = add(`lift-${number}`, 'lift', `Lift load ${number} off`, lifting.value, { load: number, group: 'sails' })
+    holds.push({ resource: formers.name, units: 1, from: drape, until: lift })
+    if (times.ovenMin === null) {
+      then(drape, lift, times.onFormerMin)
+      then(drape, choose, times.untilSetMin)
+    } else {
+      const oven = add(`oven-${number}`, 'oven', `Load ${number} in the oven`, times.ovenMin, { byHand: false, load: number })
+      holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
+      then(drape, oven)
+      then(oven, lift, COOLING_MIN)
+    }
+    then(lift, choose)
+    // One bath serves them from pale to deep.
+    then(before ?? cut, drape)
+    before = drape
+  }
+  if (!before) then(cut, choose)
+
+  for (const making of work.making) {
+    let last: readonly string[] = []
+    let waitMin = 0
+    for (const step of making.steps) {
+      const turns = turnsOf(step, question.moulds)
+      const next = turns.map((units, turn): string => {
+        const many = turns.length > 1
+        const id = `${making.id}-${step.id}${many ? `-${turn + 1}` : ''}`
+        add(id, 'make', `${making.name}: ${step.name.toLowerCase()}${many ? `, turn ${turn + 1} of ${turns.length}` : ''}`, step.hands.value / turns.length, { splits: step.hold === null, group: making.id })
+        for (const each of last) then(each, id, waitMin)
+        if (step.onTheCake) then(stack, id)
+        if (!step.hold) return id
+        if (step.waitMin === 0) { holds.push({ resource: step.hold.resource, units, from: id, until: id }); return id }
+        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.waitMin, { byHand: false, anyHour: true, group: making.id })
+        then(id, dry)
+        holds.push({ resource: step.hold.resource, units, from: id, until: dry })
+        return dry
+      })
+      waitMin = step.hold && step.waitMin > 0 ? 0 : step.waitMin
+      last = next
+    }
+    for (const each of last) then(each, made, waitMin)
+  }
+  const resources: readonly Resource[] = [{ id: formers.name, name: formers.name, count: formers.count }, { id: 'oven', name: 'oven', count: question.ovenPlaces }, ...question.moulds]
+  return { tasks, job: { tasks, waits, holds, resources, people: question.people, endAt: question.eventAt - BEFORE_EVENT_MIN } }
+}
+
+/** Units taken by each turn of a step: as few turns as what there is allows, as even as they go. One turn that asks too much where there is none, so that it is said. */
+function turnsOf({ hold }: MakingStep, moulds: readonly Resource[]): readonly number[] {
+  if (!hold) return [0]
+  const count = moulds.find(({ id }) => id === hold.resource)?.count ?? 0
+  if (count === 0) return [1]
+  const turns = Math.ceil(hold.units / count)
+  return Array.from({ length: turns }, (_, turn) => Math.ceil((hold.units - turn) / turns))
+}
 
 /**
- * The latest timetable that ends in time, walked back from the event.
+ * The latest timetable found.
  *
- * All work by hand follows one order: cut, drape load after load (one bath serves them from pale to deep), choose, pack, drive, place. Loads take the formers in turn, and whoever
- * drapes a load first lifts off the one that lies there. Each task then has the latest place that the next task, its former, its drying and the working hours allow, and no other
- * timetable of this order begins later. Fewer formers sometimes save a trip to the bench, so those walks are tried too.
- *
+ * @param walks how many orders of the tasks are tried beyond the first few
  * @returns slots in the order of time and the hour to start; or what could not be placed
  */
-export function walkBack(question: TimetableQuestion): Result<Timetable, NoTimetable> {
-  const { work: { loads }, formers, times, ovenPlaces } = question
-  if (loads.length > 0 && (formers.count < 1 || (times.ovenMin !== null && ovenPlaces < 1))) return refuse({ code: 'no-formers', formers: formers.name })
-  const useful = Math.max(1, Math.min(formers.count, loads.length))
-  const walks = Array.from({ length: useful }, (_, idle) => walkWith(question, useful - idle))
-  const timetables = walks.flatMap((walk) => walk.ok ? [walk.value] : [])
-  const latest = timetables.sort((one, other) => other.startBy - one.startBy)[0]
-  return latest ? ok(latest) : walks[0]!
+export function planTimetable(question: TimetableQuestion, walks: number): Result<Timetable, NoTimetable> {
+  const planned = timetableJob(question)
+  const schedule = latestSchedule(planned.job, SEED, walks)
+  return schedule.ok ? ok(timetableOf(planned, schedule.value, question)) : refuse(inWords(schedule.error, planned))
 }
 
-/** One walk on a number of formers. */
-function walkWith(question: TimetableQuestion, formerCount: number): Result<Timetable, NoTimetable> {
-  const { work, hours } = question
-  const missing = (task: string): Result<Timetable, NoTimetable> => refuse({ code: 'no-working-time', task })
-  const end = endOfJob(question)
-  if (!end) return missing('packing and placing')
-  const lastLifts = work.loads.slice(-formerCount).reduce((sum, { lift }) => sum + lift.value, 0)
-  const choosing = inParts(hours, 'choose', 'Lift the last loads off, choose and trim', work.choose.value + lastLifts, end.madeBy)
-  if (!choosing) return missing('choosing and trimming')
-  const ready = choosing[0]?.from ?? end.madeBy
-  const drying = walkLoads(question, formerCount, ready)
-  if (!drying) return missing('draping and drying')
-  const cutting = inParts(hours, 'cut', 'Cut the discs', work.cut.value, drying.firstFrom)
-  if (!cutting) return missing('cutting')
-  const making = makeBefore(hours, work.making, cutting[0]?.from ?? drying.firstFrom, ready)
-  if (!making) return missing('the paper decorations')
-  const slots = [...making, ...cutting, ...drying.slots, ...choosing, ...end.slots].sort((one, other) => one.from - other.from || one.to - other.to)
-  return ok({ slots, startBy: slots.find(({ hands: byHand }) => byHand)!.from, atVenueBy: end.atVenueBy, leaveAt: end.leaveAt })
-}
-
-/** Decorations from sheets, made before the film is cut: those that rest longest first, each ready when the sails are chosen. */
-function makeBefore(hours: WorkingHours, making: readonly Making[], before: Moment, ready: Moment): readonly Slot[] | null {
-  let until = before
-  const slots: Slot[] = []
-  for (const each of [...making].sort((one, other) => one.waitMin - other.waitMin)) {
-    const parts = inParts(hours, 'make', each.name, each.hands.value, Math.min(until, ready - each.waitMin))
-    if (!parts) return null
-    slots.unshift(...parts.map((slot) => ({ ...slot, id: `${slot.id}-${each.id}` })))
-    until = parts[0]?.from ?? until
+function inWords(problem: NoSchedule, { job, tasks }: TimetableJob): NoTimetable {
+  const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id
+  switch (problem.code) {
+    case 'no-units': return { code: 'no-formers', formers: job.resources.find(({ id }) => id === problem.resource)?.name ?? problem.resource }
+    case 'goes-off': return { code: 'goes-off', task: nameOf(problem.task), next: nameOf(problem.next) }
+    case 'no-time': return { code: 'no-working-time', task: nameOf(problem.task) }
+    case 'in-circles': return { code: 'no-working-time', task: nameOf(problem.task) }
   }
-  return slots
 }
 
-/** Work that may be split over several spells, as late as it goes, earliest part first. */
-function inParts(hours: WorkingHours, kind: SlotKind, name: string, durationMin: number, before: Moment): readonly Slot[] | null {
-  if (durationMin <= 0) return []
-  const stretches = latestSlots(hours, durationMin, before)
-  return stretches && stretches.map((stretch, part) => ({
-    ...stretch, id: `${kind}-${part + 1}`, kind, lane: HANDS, hands: true, load: null,
-    name: stretches.length > 1 ? `${name}, part ${part + 1} of ${stretches.length}` : name,
-  }))
-}
-
-type EndOfJob = { readonly slots: readonly Slot[], readonly madeBy: Moment, readonly atVenueBy: Moment, readonly leaveAt: Moment }
-
-/** From the event back to the hour the sails must be made. On the day itself driving, loading and work at the venue do not mind the working hours. */
-function endOfJob({ eventAt, driveMin, completion, warmMin, warmedFor, work, hours }: TimetableQuestion): EndOfJob | null {
-  const onTheDay = (kind: SlotKind, name: string, minutes: number, to: Moment): Slot => ({ id: kind, kind, name, lane: kind === 'drive' ? 'road' : HANDS, hands: true, load: null, from: to - minutes, to })
-  const event: Slot = { id: 'event', kind: 'event', name: 'Event', lane: 'road', hands: false, load: null, from: eventAt, to: eventAt }
-  const finished = eventAt - BEFORE_EVENT_MIN
-  const placeThere = completion === 'atVenue' ? [onTheDay('place', 'Place the sails at the venue', work.place.value, finished)] : []
-  const atVenueBy = placeThere[0]?.from ?? finished
-  const drive = onTheDay('drive', 'Drive', driveMin, atVenueBy)
-  const loadCar = onTheDay('loadCar', 'Load the car', work.loadCar.value, drive.from)
-  const pack = inParts(hours, 'pack', completion === 'beforeDriving' ? 'Box the cake' : 'Pack airtight', work.pack.value, loadCar.from)
-  const packFrom = pack && (pack[0]?.from ?? loadCar.from)
-  const placeHere = packFrom === null ? null : completion === 'beforeDriving' ? inParts(hours, 'place', 'Place the sails', work.place.value, packFrom) : []
-  if (packFrom === null || !placeHere) return null
-  const warmBy = warmedFor === 'placing' ? placeThere[0]?.from ?? placeHere[0]?.from ?? finished : finished
-  const warm: readonly Slot[] = warmMin > 0 ? [{ id: 'warm', kind: 'warm', name: 'Cake out of the refrigerator, warms through', lane: 'cake', hands: false, load: null, from: warmBy - warmMin, to: warmBy }] : []
-  return { slots: [...placeHere, ...pack!, loadCar, drive, ...placeThere, ...warm, event], madeBy: placeHere[0]?.from ?? packFrom, atVenueBy, leaveAt: drive.from }
-}
-
-/** Where one load was put: its hands from lifting what lay there to the end of draping, and its spell in the oven. */
-type PlacedLoad = { readonly hands: Stretch, readonly oven: Stretch | null }
-
-/** All loads, last first. Null when one finds no time. */
-function walkLoads(question: TimetableQuestion, formerCount: number, ready: Moment): { readonly slots: readonly Slot[], readonly firstFrom: Moment } | null {
-  const { hours, times, work: { loads }, ovenPlaces } = question
-  const placed: PlacedLoad[] = Array(loads.length)
-  for (let at = loads.length - 1; at >= 0; at -= 1) {
-    const nextOnFormer = placed[at + formerCount]?.hands.from ?? ready
-    const nextHands = placed[at + 1]?.hands.from ?? ready
-    let oven: Stretch | null = null
-    let before = Math.min(nextHands, nextOnFormer - times.onFormerMin, ready - times.untilSetMin)
-    if (times.ovenMin !== null) {
-      const nextInPlace = placed[at + ovenPlaces]?.oven?.from ?? Infinity
-      const nextOut = placed[at + 1]?.oven?.to ?? Infinity
-      oven = latestSlot(hours, times.ovenMin, Math.min(nextOnFormer - COOLING_MIN, nextInPlace, nextOut))
-      if (!oven) return null
-      before = Math.min(nextHands, oven.from)
-    }
-    const hands = latestSlot(hours, (loads[at - formerCount]?.lift.value ?? 0) + loads[at]!.drape.value, before)
-    if (!hands) return null
-    placed[at] = { hands, oven }
+/** A schedule as slots: work in its parts, what lies on formers, what sets on the rack. */
+export function timetableOf({ tasks, job }: TimetableJob, schedule: Schedule, { eventAt, formers, times, people }: TimetableQuestion): Timetable {
+  const placed = new Map(schedule.placed.map((each) => [each.task, each]))
+  const stretchOf = (id: string): Stretch => { const { parts } = placed.get(id)!; return { from: parts[0]!.from, to: parts.at(-1)!.to } }
+  const unitOf = (task: string): string | null => { const held = schedule.held.find(({ hold }) => hold.from === task && hold.units === 1); return held ? `${held.hold.resource} ${held.unit}` : null }
+  const handsLane = ({ person }: PlacedTask): string => people.length > 1 ? people.find(({ id }) => id === person)?.name ?? HANDS : HANDS
+  const slots = tasks.flatMap((task): readonly Slot[] => {
+    const here = placed.get(task.id)!
+    const lane = task.kind === 'drive' ? 'road' : task.kind === 'warm' ? 'cake' : task.kind === 'oven' ? unitOf(task.id)! : !task.byHand ? laneOfDrying(task.id, schedule) : handsLane(here)
+    const former = task.load !== null && task.kind !== 'oven' ? schedule.held.find(({ hold }) => hold.resource === formers.name && (hold.from === task.id || hold.until === task.id)) : undefined
+    return here.parts.map((part, at): Slot => ({
+      ...part, id: here.parts.length > 1 ? `${task.id}-${at + 1}` : task.id, kind: task.kind, hands: task.byHand, load: task.load, task: task.id, person: here.person, lane: former ? `${formers.name} ${former.unit}` : lane,
+      name: here.parts.length > 1 ? `${task.name}, part ${at + 1} of ${here.parts.length}` : task.name,
+    }))
+  })
+  const lying = schedule.held.filter(({ hold }) => hold.resource === formers.name).flatMap(({ hold, unit }): readonly Slot[] => {
+    const { load } = tasks.find(({ id }) => id === hold.from)!
+    const [draped, lifted] = [stretchOf(hold.from), stretchOf(hold.until)]
+    const waiting = { hands: false, load, task: null, person: null }
+    const set = draped.to + times.untilSetMin
+    return [
+      { ...waiting, id: `dry-${load}`, kind: 'dry', name: times.ovenMin === null ? `Load ${load} dries` : `Load ${load} on its tray`, lane: `${formers.name} ${unit}`, from: draped.to, to: lifted.from },
+      ...(times.ovenMin === null && set > lifted.to ? [{ ...waiting, id: `rest-${load}`, kind: 'rest' as const, name: `Load ${load} sets`, lane: 'rack', from: lifted.to, to: set }] : []),
+    ]
+  })
+  const event: Slot = { id: 'event', kind: 'event', name: 'Event', lane: 'road', hands: false, load: null, task: null, person: null, from: eventAt, to: eventAt }
+  const drive = stretchOf('drive')
+  const atVenue = job.waits.filter(({ before }) => before === 'drive').map(({ after }) => stretchOf(after).from)
+  return {
+    slots: [...slots, ...lying, event].sort((one, other) => one.from - other.from || one.to - other.to), startBy: schedule.startBy, leaveAt: drive.from, atVenueBy: Math.min(job.endAt, ...atVenue),
+    reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })), unkeptPins: schedule.unkeptPins,
   }
-  const slots = loads.flatMap((work, at) => loadSlots(question, formerCount, ready, placed, work, at))
-  return { slots, firstFrom: placed[0]?.hands.from ?? ready }
 }
 
-/** The slots of one load: lifting the one before it off its former, draping, the oven, lying on the former, setting on the rack. */
-function loadSlots({ formers, times, ovenPlaces, work: { loads } }: TimetableQuestion, formerCount: number, ready: Moment, placed: readonly PlacedLoad[], { load, drape }: LoadWork, at: number): readonly Slot[] {
-  const { hands, oven } = placed[at]!
-  const lane = `${formers.name} ${at % formerCount + 1}`
-  const before = loads[at - formerCount]
-  const next = placed[at + formerCount]
-  const liftedFrom = next?.hands.from ?? ready
-  const liftedTo = liftedFrom + loads[at]!.lift.value
-  const set = hands.to + times.untilSetMin
-  const slot = (kind: SlotKind, name: string, slotLane: string, byHand: boolean, from: Moment, to: Moment): Slot => ({ id: `${kind}-${load.number}`, kind, name, lane: slotLane, hands: byHand, load: load.number, from, to })
-  return [
-    ...(before ? [{ ...slot('lift', `Lift load ${before.load.number} off`, lane, true, hands.from, hands.to - drape.value), id: `lift-${before.load.number}`, load: before.load.number }] : []),
-    slot('drape', `Soak and drape load ${load.number}`, lane, true, hands.to - drape.value, hands.to),
-    ...(oven ? [slot('oven', `Load ${load.number} in the oven`, `oven ${at % ovenPlaces + 1}`, false, oven.from, oven.to)] : []),
-    slot('dry', oven ? `Load ${load.number} on its tray` : `Load ${load.number} dries`, lane, false, hands.to, liftedFrom),
-    ...(!oven && set > liftedTo ? [slot('rest', `Load ${load.number} sets`, 'rack', false, liftedTo, set)] : []),
-  ]
-}
+/** What something dries on that is held by a task before it. */
+const laneOfDrying = (task: string, { held }: Schedule): string => held.find(({ hold }) => hold.until === task)?.hold.resource ?? 'rack'

@@ -58,6 +58,7 @@ export const bud = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
+  occupies: [{ step: 'roll', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'cut', name: 'Cut petals and calyx', say: 'Several plies at a time; the calyx from offcuts in its colour.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 4, waitMin: 0 },
     { id: 'roll', name: 'Roll round the hook', say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.', perPieceMin: 0.4, perElementMin: 1, fixedMin: 4, waitMin: 60 },

@@ -51,6 +51,7 @@ export const castMesh = defineTechnique({
     return [derive('pours', 'count', 'yield of a pan', 'round up( {area} × {more} ÷ {pan} )', { area, more: starting('for torn edges', BROKEN_SHARE, 'ratio', 'usual'), pan }, (v) => Math.ceil(v.area * v.more / v.pan - 1e-9))]
   },
 
+  occupies: [{ step: 'pour', mould: 'pan', per: 'job' }],
   steps: [
     { id: 'blend', name: 'Blend the slurry', say: 'Torn paper and water, about one to six by weight, till smooth; powder colour now.', perPieceMin: 0, perElementMin: 0, fixedMin: 10, waitMin: 10 },
     { id: 'pour', name: 'Pour and dry', say: 'A thin ladle in a hot non-stick pan, spread, heat lowered; bubbles leave the holes. Off as soon as it lifts. Thin is supple, thick is brittle.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 5, waitMin: 10 },

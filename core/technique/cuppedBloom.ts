@@ -76,6 +76,7 @@ export const cuppedBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [{ what: 'rolled fringe', count: 1, atMm: null, side: 0 as const, share: 0.25 }, ...whorlByWhorl(layersOf(values))] }),
 
+  occupies: [{ step: 'lap', mould: 'foamHole', per: 'piece' }, { step: 'assemble', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'colour', name: 'Colour the sheet', say: 'Brush and spatter the whole sheet before cutting; let it dry flat.', perPieceMin: 0, perElementMin: 1, fixedMin: 10, waitMin: 40 },
     { id: 'cut', name: 'Cut and slit', say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.', perPieceMin: 0.35, perElementMin: 1, fixedMin: 5, waitMin: 0 },

@@ -95,6 +95,14 @@ export type Ingredient = 'gelatine' | 'dairy' | 'alcohol'
 /** Heat that paper is worked with. */
 export type Heat = 'pan' | 'oil' | 'steam'
 
+/** What pieces lie, stand or are worked in for a while, of which a studio has so many. */
+export const MOULDS = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
+export type MouldId = (typeof MOULDS)[number]
+export const MOULD_WORDS: Readonly<Record<MouldId, string>> = { halfSphere: 'half-spheres', foamHole: 'holes in foam', pan: 'pan', fan: 'fan' }
+
+/** What a step occupies until its rest is over: one for each piece or element, or one for all. */
+type Occupied = { readonly step: string, readonly mould: MouldId, readonly per: 'piece' | 'element' | 'job' }
+
 /** Why a paper must not be used. */
 type Unfit = Readonly<Partial<Record<PaperId, string>>>
 
@@ -135,6 +143,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
   /** In which order an element of the biggest size is put together, for what is put together. */
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
+  /** Moulds, foam, pan or fan that its steps occupy. */
+  readonly occupies?: readonly Occupied[]
   /** What heat it is worked with: hot pan, hot oil, steam. */
   readonly heat?: Heat
   /** Stands by its own stiffness, so that paper made supple would sink. */

@@ -62,6 +62,7 @@ export const floretDome = defineTechnique({
     return { wires: [{ name: 'floret', gauge: 26, length: wireLength('wire of a floret', stalk, true, false), perElement: florets }, { name: 'stem', gauge: 20, length: wireLength('wire of the dome', starting('below the dome', 50, 'length', 'usual'), false, true), perElement: 1 }], tape: [tapeFor(wound, 'full')], patches: florets, holders: 1 }
   },
 
+  occupies: [{ step: 'wire', mould: 'foamHole', per: 'piece' }],
   steps: [
     { id: 'cut', name: 'Cut or punch the florets', say: 'Close together, a few at a time; patches from offcuts.', perPieceMin: 0.12, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'wire', name: 'Loop and patch', say: 'Flatten a loop on each wire, glue it behind, a patch over it; barely damp, pinch each petal up.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 60 },

@@ -47,6 +47,7 @@ export const formedWrap = defineTechnique({
     return [{ name: 'wrap sheet', outline: rectangle(0, 0, sheetLengthMm, height.value), folds: [], flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)], face: 'smooth face out', width, height, perElement: 1 }]
   },
 
+  occupies: [{ step: 'press', mould: 'fan', per: 'job' }],
   steps: [
     { id: 'condition', name: 'Condition the sheets', say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.', perPieceMin: 3, perElementMin: 0, fixedMin: 10, waitMin: 20 },
     { id: 'press', name: 'Press and dry', say: 'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. Two hours before a fan: it holds its shape and is not sticky.', perPieceMin: 6, perElementMin: 0, fixedMin: 10, waitMin: 120 },

@@ -55,6 +55,7 @@ export const freeLeafStem = defineTechnique({
     return { kind: 'branch', shape: { leaf, leafWide }, lengthMm: stem, moves: joinedFromTheTip(placesOf(leaves), stem.value) }
   },
 
+  occupies: [{ step: 'glue', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'cut', name: 'Cut and fold', say: 'Fold a strip, cut half a leaf along the fold, open it again; barely damp, twist the tip.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 30 },
     { id: 'glue', name: 'Glue to the wire', say: 'The longest first, its foot round the wire; the others lower, on alternate sides. Five seconds each, then tape over the feet.', perPieceMin: 0.5, perElementMin: 1.5, fixedMin: 5, waitMin: 60 },

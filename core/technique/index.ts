@@ -24,7 +24,7 @@ import { steamedSpire } from './steamedSpire'
 import { stripScroll } from './stripScroll'
 import { tornRuffle } from './tornRuffle'
 
-export { COMPOSITION_KINDS, type BandRoom, type CompositionKind, type Failure, type Heat, type Ingredient, type Layout, type PieceKind, type PlacedElement, type Step, type Technique, type TechniqueCaution, type TimedStep, type Wall } from './define'
+export { COMPOSITION_KINDS, MOULD_WORDS, MOULDS, type BandRoom, type CompositionKind, type Failure, type Heat, type Ingredient, type Layout, type MouldId, type PieceKind, type PlacedElement, type Step, type Technique, type TechniqueCaution, type TimedStep, type Wall } from './define'
 export { PORTIONS, type Portion, type SizedElement } from './film'
 export { finished, FINISHES, finishIds, finishOf, type Finish, type FinishedExtent, type FinishId, type Finishing } from './finish'
 export { PLANTS, type Plant } from './plants'

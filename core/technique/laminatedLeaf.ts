@@ -47,6 +47,7 @@ export const laminatedLeaf = defineTechnique({
 
   assembly: (values) => ({ kind: 'branch', shape: values, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
 
+  occupies: [{ step: 'shape', mould: 'foamHole', per: 'piece' }],
   steps: [
     { id: 'laminate', name: 'Laminate', say: 'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces out; press from the middle. Cut through both plies round the wire while supple.', perPieceMin: 0.7, perElementMin: 0, fixedMin: 10, waitMin: 20 },
     { id: 'shape', name: 'Fold and dry', say: 'Fold along the middle, twist the tip, stand in foam, none touching.', perPieceMin: 0.2, perElementMin: 0, fixedMin: 5, waitMin: 240 },

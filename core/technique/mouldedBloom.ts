@@ -69,6 +69,7 @@ export const mouldedBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
 
+  occupies: [{ step: 'mould', mould: 'halfSphere', per: 'piece' }, { step: 'assemble', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'cut', name: 'Cut the petals', say: 'Broad petals, one size; two or three plies at a time.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'mould', name: 'Dip and drape', say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.', perPieceMin: 0.8, perElementMin: 0, fixedMin: 5, waitMin: 120 },

@@ -70,6 +70,7 @@ export const openBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values))] }),
 
+  occupies: [{ step: 'assemble', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'cut', name: 'Cut the petals', say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.', perPieceMin: 0.3, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'cup', name: 'Damp and cup', say: 'Barely damp with alcohol and water, about three to one. Lap the slit, pinch the foot, cup it over a finger; into bumpy foam.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 30 },

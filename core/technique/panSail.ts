@@ -52,6 +52,7 @@ export const panSail = defineTechnique({
     return [{ name: 'torn piece', outline: polyline(TORN.map(({ x, y }) => ({ x: x * width.value / 2, y: y * height.value / 2 })) as unknown as readonly [Point, ...Point[]], true), folds: [], face: 'either face', width, height, perElement: 1 }]
   },
 
+  occupies: [{ step: 'pan', mould: 'pan', per: 'job' }],
   steps: [
     { id: 'tear', name: 'Tear the pieces', say: 'Well over size: the dip draws them in.', perPieceMin: 0.4, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'pan', name: 'Dip and dry in the pan', say: 'A blink in coloured water, into a dry non-stick pan, medium then low; mist a second colour, turn once, out when it no longer feels sticky. Shape it warm, cool on a rack.', perPieceMin: 3, perElementMin: 0, fixedMin: 15, waitMin: 720 },

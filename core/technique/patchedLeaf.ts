@@ -47,6 +47,7 @@ export const patchedLeaf = defineTechnique({
 
   assembly: (values) => ({ kind: 'branch', shape: values, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
 
+  occupies: [{ step: 'patch', mould: 'foamHole', per: 'piece' }],
   steps: [
     { id: 'cut', name: 'Cut leaves and patches', say: 'Leaves two or three plies at a time; patches are small squares from offcuts.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'patch', name: 'Patch the wires', say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 60 },

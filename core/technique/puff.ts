@@ -46,6 +46,7 @@ export const puff = defineTechnique({
     return [{ name: 'film triangle', outline: polyline([{ x: 0, y: 0 }, { x: width.value, y: 0 }, { x: width.value / 2, y: height.value }], true), folds: [], face: 'either face', width, height, perElement: 1 }]
   },
 
+  occupies: [{ step: 'fan', mould: 'fan', per: 'job' }, { step: 'fry', mould: 'pan', per: 'job' }],
   steps: [
     { id: 'cut', name: 'Cut and colour', say: 'Cut small triangles dry; oil colour on both faces, deeper than wanted: frying lightens it.', perPieceMin: 0.4, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'fan', name: 'Dry before a fan', say: 'On a rack, turned once; it must be quite dry before the oil.', perPieceMin: 0.1, perElementMin: 0, fixedMin: 3, waitMin: 80 },

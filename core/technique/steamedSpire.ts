@@ -51,6 +51,7 @@ export const steamedSpire = defineTechnique({
     return [{ name: 'spire', outline: flatOutline(height.value, width.value), folds: [], face: 'plain face to the steam', width, height, perElement: 1 }]
   },
 
+  occupies: [{ step: 'steam', mould: 'foamHole', per: 'element' }],
   steps: [
     { id: 'cut', name: 'Cut and dust', say: 'Cut tapered strips with narrow feet. Dust or stencil them dry, before any steam.', perPieceMin: 2, perElementMin: 0, fixedMin: 5, waitMin: 0 },
     { id: 'steam', name: 'Bend in steam', say: 'Short bursts on the plain face, a second or two, bend, hold till it stays. Stand each on a skewer in foam.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 5, waitMin: 240 },

@@ -1,0 +1,53 @@
+/** From decorations to steps of work: hands, rests as this room lets paper dry, what they occupy. */
+import { dryingCurve, moistureAfter, onMat, paperSheet, standingFree, type Climate } from '../dry'
+import type { Making, MakingStep } from '../schedule'
+import { MOULD_WORDS } from '../technique'
+import { techniqueOf, type Paperwork } from './paperwork'
+
+/** The room that usual rests are told for. */
+const USUAL_ROOM: Climate = { airC: 22, humidity: 0.475 }
+/** Rests this long are for setting; shorter ones, from here on, for drying till it can be handled. Minutes. */
+const SETTING_FROM_MIN = 600
+const DRYING_FROM_MIN = 20
+const HORIZON_H = 96
+
+/** How many times as long paper takes in a room as usual: till it can be handled, till it stands firm. None where it never does. */
+export type Slowing = { readonly handle: number | null, readonly firm: number | null }
+
+/** A petal brushed barely damp, standing free; a sail washed on one face, lying. @see core/dry/paperDrying.test */
+const CASES = {
+  handle: { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 0.4, surroundings: standingFree },
+  firm: { sheet: paperSheet('wafer', 0.3), waterGPerDm2: 1, surroundings: onMat },
+} as const
+
+/** How a room slows drying against the one that usual rests are told for. */
+export function slowingOf(room: Climate): Slowing {
+  const minutes = (state: 'handle' | 'firm', air: Climate): number | null => {
+    const { sheet, waterGPerDm2, surroundings } = CASES[state]
+    return dryingCurve({ sheet, startMoisture: moistureAfter(sheet, waterGPerDm2), surroundings: surroundings(air), roomC: air.airC, horizonH: HORIZON_H }).reachedMin[state]
+  }
+  const ratio = (state: 'handle' | 'firm'): number | null => { const here = minutes(state, room); return here === null ? null : here / minutes(state, USUAL_ROOM)! }
+  return { handle: ratio('handle'), firm: ratio('firm') }
+}
+
+/** A rest in this room; where paper never gets so far, the usual rest four times over, in an oven or a dry box. */
+export function restMin(usualMin: number, { handle, firm }: Slowing): number {
+  if (usualMin < DRYING_FROM_MIN) return usualMin
+  const slowing = usualMin >= SETTING_FROM_MIN ? firm : handle
+  return Math.round(usualMin * Math.min(NEVER, slowing ?? NEVER))
+}
+
+const NEVER = 4
+
+/** A decoration as work, step by step. */
+export function makingOf({ id, name, technique, steps, stepHands, hands, place, pieces, count, onTheCake }: Pick<Paperwork, 'id' | 'name' | 'technique' | 'steps' | 'stepHands' | 'hands' | 'place' | 'pieces' | 'count' | 'onTheCake'>, slowing: Slowing): Making {
+  const occupied = techniqueOf(technique).occupies ?? []
+  return {
+    id, name, hands, place,
+    steps: steps.map((step, at): MakingStep => {
+      const holds = occupied.find((each) => each.step === step.id)
+      const units = holds?.per === 'piece' ? pieces.value : holds?.per === 'element' ? count.value : 1
+      return { id: step.id, name: step.name, hands: stepHands[at]!, waitMin: restMin(step.waitMin, slowing), hold: holds ? { resource: holds.mould, name: `in ${MOULD_WORDS[holds.mould]}`, units } : null, onTheCake: onTheCake && at === steps.length - 1 }
+    }),
+  }
+}
