@@ -66,7 +66,7 @@ export const from3 = (value: unknown): unknown => filled(value, (own) => ({
   ...'placements' in own && 'way' in own && { plies: 1, colour: null },
   ...'outline' in own && 'from' in own && 'paper' in own && { colour: null },
   ...'keptSheets' in own && 'cake' in own && { ownPieces: [], pins: {} },
-  ...'drapeMin' in own && { coverMin: STARTING_WORKSHOP.pace.coverMin, stackMin: STARTING_WORKSHOP.pace.stackMin, photographMin: STARTING_WORKSHOP.pace.photographMin },
+  ...'drapeMin' in own && { coverMin: STARTING_WORKSHOP.pace.coverMin, stackMin: STARTING_WORKSHOP.pace.stackMin, photographMin: STARTING_WORKSHOP.pace.photographMin, aheadMin: STARTING_WORKSHOP.pace.aheadMin },
   ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [], moulds: STARTING_WORKSHOP.moulds, people: 1, busy: [] },
 }))
 

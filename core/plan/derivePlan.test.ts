@@ -197,12 +197,14 @@ describe('decorations from sheets', () => {
     const [small, large] = [collar(across), collar(across + wider)]
     return large.pieces.value >= small.pieces.value && large.sheets.value >= small.sheets.value
   }), { numRuns: 12 }))
-  it('are made before the film is cut, in working hours, and never start later for more of them', () => {
+  it('are made step by step in working hours, the collar after the tiers are stacked, and never start later for more of them', () => {
     const plan = planOf()
     const slots = plan.timetable.ok ? plan.timetable.value.slots : []
-    const [made, cut] = [slots.filter(({ kind }) => kind === 'make'), slots.find(({ kind }) => kind === 'cut')!]
-    expect(made.length).toBeGreaterThan(3)
-    made.forEach(({ to }) => expect(to).toBeLessThanOrEqual(cut.from))
+    const made = slots.filter(({ kind }) => kind === 'make')
+    expect(made.length).toBeGreaterThan(10)
+    const stacked = slots.find(({ kind }) => kind === 'stack')!
+    made.filter(({ task }) => task === 'collar-set').forEach(({ from }) => expect(from).toBeGreaterThanOrEqual(stacked.to))
+    for (const { from, to } of made) { const { hours } = demoWorkshop(); expect(hours.days[weekdayOf(from)] && hours.spells.some(({ fromMin, toMin }) => from >= dayOf(from) + fromMin && to <= dayOf(from) + toMin)).toBe(true) }
     expect(startBy(plan)).toBeLessThanOrEqual(startBy(planOf((commission) => { chosenOption(commission).paperwork = [] })))
   })
   it('that stand above count in the finished height, and against the box when they travel on the cake', () => {

@@ -7,8 +7,8 @@ import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
 import { coveringOf, RICE_FILM } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
-import { derive, sumOf, parseMoment, refuse, starting, typed, valueOf, type Working } from '../quantity'
-import { fillFormers, paceWorking, planTimetable, workFor, BEFORE_EVENT_MIN, type FormerLoad, type Making, type Person, type Work } from '../schedule'
+import { derive, sumOf, parseMoment, refuse, typed, valueOf, type Working } from '../quantity'
+import { fillFormers, paceWorking, planTimetable, workFor, type FormerLoad, type Making, type Person, type Work } from '../schedule'
 import { costOf, discSupplies, dyeUses } from '../supply'
 import { MOULD_WORDS, MOULDS, soakedSail } from '../technique'
 import { learnedDye, type LearnedDye } from '../learn'
@@ -35,6 +35,8 @@ const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
 const UNDYED = { heart: '#efece2', tail: '#efece2', steps: 1, tray: STARTING_TRAY } as const
 /** Orders of work tried for an answer at once. */
 const QUICK_WALKS = 4
+/** How often a timetable is lived through, when there is time for more than a quick answer. */
+const RISK_RUNS = 200
 const STARTING_DRYING: SailSweep['drying'] = { way: 'mat', soakWaterC: 38, ovenC: 80 }
 
 type TintInputs = Pick<SailSweep['colour'], 'heart' | 'tail' | 'steps'> & { readonly shelf: Workshop['dyes'], readonly trials: Workshop['dyeTrials'] }
@@ -100,6 +102,7 @@ function scheduleStage({ brief, warmMin, workshop, tiers, pins, walks, cutList, 
     driveMin: brief.roadMin,
     warmMin,
     warmedFor: brief.keeping === 'roomTemperature' ? 'placing' : 'showing',
+    aheadMin: workshop.pace.aheadMin,
     completion: brief.completion,
     work,
     times: { onFormerMin: Math.ceil(firm.planned?.value ?? 0), untilSetMin: Math.ceil(set.planned?.value ?? 0), ovenMin: drying.way === 'oven' ? Math.ceil(set.planned?.value ?? 0) : null },
@@ -108,7 +111,7 @@ function scheduleStage({ brief, warmMin, workshop, tiers, pins, walks, cutList, 
     moulds: MOULDS.map((id) => ({ id, name: MOULD_WORDS[id], count: workshop.moulds[id] })),
     people: peopleOf(workshop),
     pins,
-  }, walks)
+  }, walks, walks > QUICK_WALKS ? RISK_RUNS : 0)
   return { ...result, timetable }
 }
 
@@ -123,7 +126,7 @@ function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['t
   const atVenue = commission.brief.completion === 'atVenue'
   const inputs = {
     event: typed('event', valueOf(parseMoment(commission.brief.eventAt)), 'moment', 'Brief'),
-    before: starting('finished before guests look', BEFORE_EVENT_MIN, 'duration', 'usual'),
+    before: paceWorking(workshop.pace, 'aheadMin'),
     drive: roadWorking(commission.brief),
     ...(atVenue ? { place: work.place } : {}),
   }

@@ -5,6 +5,7 @@ export { gatheredIn, newCommission, STARTING_BRIEF, STARTING_PALETTE, startingCo
 export type { PlannedBouquet } from './bouquets'
 export { fitCake, type BoxRemedy } from './boxFit'
 export { briefSchema, choosing, chosenOption, commissionSchema, MOST_ACCENTS, MOST_BOUQUETS, MOST_OPTIONS, MOST_PAPERWORK, MOST_PHOTOS, optionSchema, PALETTE_ROLES, sailSweepSchema, type Commission, type Option, type PaperDecoration, type Photo, type SailSweep } from './commission'
+export { WHAT_IFS, wordsFor, type WhatIf } from './whatIfs'
 export { keptSheetOf, ownWork, sheetFaults, wayChoices, type CutGroup, type CutWork, type Nested, type WayChoice } from './cutting'
 export { createPlanner, derivePlan } from './derivePlan'
 export { TALLY_IDS, type LeafState, type Plan, type PlanInputs, type TallyFigure, type TallyId } from './plan'

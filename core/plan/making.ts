@@ -41,9 +41,9 @@ const NEVER = 4
 
 /** A decoration as work, step by step. */
 export function makingOf({ id, name, technique, steps, stepHands, hands, place, pieces, count, onTheCake }: Pick<Paperwork, 'id' | 'name' | 'technique' | 'steps' | 'stepHands' | 'hands' | 'place' | 'pieces' | 'count' | 'onTheCake'>, slowing: Slowing): Making {
-  const occupied = techniqueOf(technique).occupies ?? []
+  const { occupies: occupied = [], heat } = techniqueOf(technique)
   return {
-    id, name, hands, place,
+    id, name, hands, place, goesOff: heat === 'oil',
     steps: steps.map((step, at): MakingStep => {
       const holds = occupied.find((each) => each.step === step.id)
       const units = holds?.per === 'piece' ? pieces.value : holds?.per === 'element' ? count.value : 1

@@ -66,3 +66,21 @@ export function latestIn(free: FreeTime, durationMin: number, before: Moment, sp
   }
   return null
 }
+
+/** The earliest stretches of free time that hold a task and begin at a moment or after, on the five-minute grid, earliest first. */
+export function earliestIn(free: FreeTime, durationMin: number, after: Moment, splits: boolean): readonly Stretch[] | null {
+  const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
+  const open = free.flatMap((each) => { const from = upToGrid(Math.max(each.from, after)); return from < each.to ? [{ from, to: each.to }] : [] })
+  const one = open.find(({ from, to }) => to - from >= durationMin)
+  if (one || !splits) return one ? [{ from: one.from, to: one.from + durationMin }] : null
+  const parts: Stretch[] = []
+  let left = durationMin
+  for (const { from, to } of open) {
+    const end = Math.min(to, from + left)
+    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) continue
+    parts.push({ from, to: end })
+    left -= end - from
+    if (left <= LEFT_OVER_MIN) return parts
+  }
+  return null
+}

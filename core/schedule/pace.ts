@@ -16,12 +16,13 @@ export const paceSchema = z.strictObject({
   coverMin: minutes('Cover a tier'),
   stackMin: minutes('Set a tier on the others'),
   photographMin: minutes('Photograph and hand over'),
+  aheadMin: minutes('Ready before guests look'),
 })
 
 export type Pace = z.infer<typeof paceSchema>
 
 /** Guesses to calibrate first. */
-export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15, coverMin: 40, stackMin: 10, photographMin: 15 }
+export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15, coverMin: 40, stackMin: 10, photographMin: 15, aheadMin: 30 }
 
 /** A pace with its working. */
 export const paceWorking = (pace: Pace, key: keyof Pace): Working =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { latestSchedule, scheduleFaults, searchSchedule, type Job, type Schedule } from '.'
+import { latestSchedule, scheduleFaults, searchSchedule, smoothed, type Job, type Schedule } from '.'
 import { valueOf, type Moment } from '../quantity'
 import { ANY_END, anyPerson, anyTask, chanceWork } from '../../tests/any/anyWork'
 
@@ -20,6 +20,15 @@ describe('schedules', () => {
     if (best.ok) expect(scheduleFaults(work, best.value)).toEqual([])
     if (first.ok) expect(best.ok && best.value.startBy >= first.value.startBy).toBe(true)
   }), { numRuns: 500 }))
+
+  it('with what keeps done early still keep every rule, begin no earlier, and leave nothing later', () => fc.assert(fc.property(seeds, fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 5 }), (seed, chains, steps) => {
+    const work = chanceWork(seed, chains, steps)
+    const found = searchSchedule(work, 1).best()
+    if (!found.ok) return
+    const smooth = smoothed(work, found.value)
+    expect(scheduleFaults(work, smooth)).toEqual([])
+    smooth.placed.forEach(({ parts }, at) => expect(parts.at(-1)!.to).toBeLessThanOrEqual(found.value.placed[at]!.parts.at(-1)!.to + 1e-6))
+  }), { numRuns: 200 }))
 
   it('are nearly always found: no more than one job in twenty stays without', () => {
     const without = Array.from({ length: 200 }, (_, seed) => latestSchedule(chanceWork(seed + 1, 4, 4), 1, 10)).filter(({ ok }) => !ok)

@@ -15,6 +15,8 @@ export type Task = {
   readonly anyHour: boolean
   /** Must be over by then. */
   readonly endsBy: Moment | null
+  /** What it makes keeps, so that it may be done before it must. */
+  readonly keeps: boolean
   /** Tasks of one group are better done one after the other. */
   readonly group: string
   /** The hour it was put at by hand. */

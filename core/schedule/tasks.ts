@@ -15,7 +15,7 @@ export type LoadWork = { readonly load: FormerLoad, readonly drape: Working, rea
 export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly waitMin: number, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
 
 /** Making a decoration, step after step. `place` is what setting it on the cake takes. */
-export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[] }
+export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[], readonly goesOff: boolean }
 
 export type Work = {
   readonly cut: Working

@@ -17,7 +17,7 @@ function questionFor(sails: number, change: Partial<TimetableQuestion> = {}, com
   const cutList = cutListFor(elements, count, starting('spares', 0.2, 'share', 'usual'), (index) => index % 4)
   const { loads } = fillFormers(cutList.pieces, 1.6, mat)
   return {
-    eventAt, driveMin: 40, warmMin: 0, warmedFor: 'placing', completion, work: workFor(cutList, loads, count, soak, completion, STARTING_PACE),
+    eventAt, aheadMin: 30, driveMin: 40, warmMin: 0, warmedFor: 'placing', completion, work: workFor(cutList, loads, count, soak, completion, STARTING_PACE),
     times: { onFormerMin: 600, untilSetMin: 1500, ovenMin: null }, formers: { name: 'mat', count: 2 }, ovenPlaces: 2,
     moulds: [], pins: {}, people: [{ id: 'me', name: 'hands', hours, busy: [] }],
     ...change,

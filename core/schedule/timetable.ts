@@ -1,6 +1,8 @@
 /** From the work of a commission to its timetable: tasks with what each waits for and occupies, laid back from the event. */
-import { ok, refuse, type Moment, type Result } from '../quantity'
+import { derive, found, ok, refuse, starting, type Moment, type Result, type Working } from '../quantity'
+import { riskOf, STARTING_STRAYING, type Risk } from './risk'
 import { latestSchedule } from './search'
+import { smoothed } from './smooth'
 import type { Hold, Job, NoSchedule, Person, PlacedTask, Reason, Resource, Schedule, Task, Wait } from './task'
 import type { Completion, MakingStep, Work } from './tasks'
 import type { Stretch } from './workingHours'
@@ -30,6 +32,8 @@ export type TimetableQuestion = {
   /** Minutes the cake stands out of the refrigerator until paper may go on it, or, when it is kept chilled, until it may be shown; 0 when nothing is chilled. */
   readonly warmMin: number
   readonly warmedFor: 'placing' | 'showing'
+  /** Ready so long before the event, minutes. */
+  readonly aheadMin: number
   readonly completion: Completion
   readonly work: Work
   readonly times: LoadTimes
@@ -52,15 +56,19 @@ export type Timetable = {
   readonly leaveAt: Moment
   readonly reasons: readonly SlotReason[]
   readonly unkeptPins: readonly string[]
+  /** How likely it is to hold, once that was worked out; what makes it late, in words. */
+  readonly risk: { readonly chance: Working, readonly startForNinety: Moment, readonly causes: readonly { readonly words: string, readonly share: number }[] } | null
 }
 
 export type NoTimetable = { readonly code: 'no-working-time', readonly task: string } | { readonly code: 'no-formers', readonly formers: string } | { readonly code: 'goes-off', readonly task: string, readonly next: string }
 
-/** Finished before guests may look, minutes. */
-export const BEFORE_EVENT_MIN = 30
 const COOLING_MIN = 10
 /** A covered tier chills so long before it is stacked. Usual practice. */
 const CHILL_MIN = 60
+/** What is fried keeps so long. */
+const FRESH_MIN = 24 * 60
+/** Work up to so long is done in one go. */
+const ONE_GO_MIN = 90
 const HANDS = 'hands'
 const SEED = 1
 
@@ -76,12 +84,13 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
   const waits: Wait[] = []
   const holds: Hold[] = []
   const add = (id: string, kind: SlotKind, name: string, durationMin: number, change: Partial<PlannedTask> = {}): string => {
-    tasks.push({ id, kind, name, durationMin, byHand: true, splits: false, anyHour: false, endsBy: null, group: kind, load: null, pinnedAt: pins[id] ?? null, ...change })
+    tasks.push({ id, kind, name, durationMin, byHand: true, splits: false, anyHour: false, endsBy: null, keeps: false, group: kind, load: null, pinnedAt: pins[id] ?? null, ...change })
     return id
   }
   const then = (before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void => { if (before && after) waits.push({ before, after, leastMin, mostMin }) }
   const whole = { splits: true }
   const onTheDay = { anyHour: true }
+  const keeps = { keeps: true }
 
   const photograph = work.photograph.value > 0 ? add('photograph', 'photograph', 'Photograph, hand over', work.photograph.value, onTheDay) : null
   const atVenue = completion === 'atVenue' && work.place.value > 0 ? add('place', 'place', 'Place the decorations at the venue', work.place.value, onTheDay) : null
@@ -106,14 +115,14 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
     then(warm, warmedFor === 'placing' ? atVenue ?? here ?? photograph : photograph)
   }
 
-  const choose = work.choose.value > 0 ? add('choose', 'choose', 'Choose and trim the sails', work.choose.value, { ...whole, group: 'sails' }) : null
+  const choose = work.choose.value > 0 ? add('choose', 'choose', 'Choose and trim the sails', work.choose.value, { ...whole, ...keeps, group: 'sails' }) : null
   then(choose, made)
-  const cut = work.cut.value > 0 ? add('cut', 'cut', 'Cut the discs', work.cut.value, { ...whole, group: 'sails' }) : null
+  const cut = work.cut.value > 0 ? add('cut', 'cut', 'Cut the discs', work.cut.value, { ...whole, ...keeps, group: 'sails' }) : null
   let before: string | null = null
   for (const { load, drape: draping, lift: lifting } of work.loads) {
     const { number } = load
-    const drape = add(`drape-${number}`, 'drape', `Soak and drape load ${number}`, draping.value, { load: number, group: 'sails' })
-    const lift = add(`lift-${number}`, 'lift', `Lift load ${number} off`, lifting.value, { load: number, group: 'sails' })
+    const drape = add(`drape-${number}`, 'drape', `Soak and drape load ${number}`, draping.value, { ...keeps, load: number, group: 'sails' })
+    const lift = add(`lift-${number}`, 'lift', `Lift load ${number} off`, lifting.value, { ...keeps, load: number, group: 'sails' })
     holds.push({ resource: formers.name, units: 1, from: drape, until: lift })
     if (times.ovenMin === null) {
       then(drape, lift, times.onFormerMin)
@@ -132,6 +141,7 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
   if (!before) then(cut, choose)
 
   for (const making of work.making) {
+    // What goes off within a day is made for the hour it is set on the cake.
     let last: readonly string[] = []
     let waitMin = 0
     for (const step of making.steps) {
@@ -139,12 +149,12 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
       const next = turns.map((units, turn): string => {
         const many = turns.length > 1
         const id = `${making.id}-${step.id}${many ? `-${turn + 1}` : ''}`
-        add(id, 'make', `${making.name}: ${step.name.toLowerCase()}${many ? `, turn ${turn + 1} of ${turns.length}` : ''}`, step.hands.value / turns.length, { splits: step.hold === null, group: making.id })
+        add(id, 'make', `${making.name}: ${step.name.toLowerCase()}${many ? `, turn ${turn + 1} of ${turns.length}` : ''}`, step.hands.value / turns.length, { splits: step.hold === null && step.hands.value > ONE_GO_MIN, keeps: !step.onTheCake && !making.goesOff, group: making.id })
         for (const each of last) then(each, id, waitMin)
         if (step.onTheCake) then(stack, id)
         if (!step.hold) return id
         if (step.waitMin === 0) { holds.push({ resource: step.hold.resource, units, from: id, until: id }); return id }
-        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.waitMin, { byHand: false, anyHour: true, group: making.id })
+        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.waitMin, { byHand: false, anyHour: true, keeps: true, group: making.id })
         then(id, dry)
         holds.push({ resource: step.hold.resource, units, from: id, until: dry })
         return dry
@@ -152,10 +162,10 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
       waitMin = step.hold && step.waitMin > 0 ? 0 : step.waitMin
       last = next
     }
-    for (const each of last) then(each, made, waitMin)
+    for (const each of last) then(each, made, waitMin, making.goesOff ? waitMin + FRESH_MIN : null)
   }
   const resources: readonly Resource[] = [{ id: formers.name, name: formers.name, count: formers.count }, { id: 'oven', name: 'oven', count: question.ovenPlaces }, ...question.moulds]
-  return { tasks, job: { tasks, waits, holds, resources, people: question.people, endAt: question.eventAt - BEFORE_EVENT_MIN } }
+  return { tasks, job: { tasks, waits, holds, resources, people: question.people, endAt: question.eventAt - question.aheadMin } }
 }
 
 /** Units taken by each turn of a step: as few turns as what there is allows, as even as they go. One turn that asks too much where there is none, so that it is said. */
@@ -171,12 +181,25 @@ function turnsOf({ hold }: MakingStep, moulds: readonly Resource[]): readonly nu
  * The latest timetable found.
  *
  * @param walks how many orders of the tasks are tried beyond the first few
+ * @param runs how often it is lived through to know its risk; 0 for not at all
  * @returns slots in the order of time and the hour to start; or what could not be placed
  */
-export function planTimetable(question: TimetableQuestion, walks: number): Result<Timetable, NoTimetable> {
+export function planTimetable(question: TimetableQuestion, walks: number, runs = 0): Result<Timetable, NoTimetable> {
   const planned = timetableJob(question)
   const schedule = latestSchedule(planned.job, SEED, walks)
-  return schedule.ok ? ok(timetableOf(planned, schedule.value, question)) : refuse(inWords(schedule.error, planned))
+  if (!schedule.ok) return refuse(inWords(schedule.error, planned))
+  const roomy = smoothed(planned.job, schedule.value)
+  return ok({ ...timetableOf(planned, roomy, question), risk: runs > 0 ? riskInWords(riskOf(planned.job, roomy, STARTING_STRAYING, runs, SEED, question.aheadMin), runs, planned) : null })
+}
+
+function riskInWords({ chance, startForNinety, causes }: Risk, runs: number, { tasks }: TimetableJob): Timetable['risk'] {
+  const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id
+  return {
+    startForNinety, causes: causes.map(({ task, drying, share }) => ({ share, words: drying ? `drying after “${nameOf(task)}”` : `“${nameOf(task)}” takes longer` })),
+    chance: derive('chance to be ready', 'share', 'lived through by chance', 'ready for the event in so many of {runs}; hands stray by {pace}, drying by {drying}, one step in {mishap} is half done again', {
+      runs: found('runs', runs, 'count', 'with a seed of their own, the same each time'), pace: starting('pace', Math.hypot(STARTING_STRAYING.pace, STARTING_STRAYING.task), 'share', 'guess'), drying: starting('drying', Math.hypot(STARTING_STRAYING.room, STARTING_STRAYING.piece), 'share', 'usual'), mishap: starting('steps', 1 / STARTING_STRAYING.mishap, 'count', 'guess'),
+    }, () => chance),
+  }
 }
 
 function inWords(problem: NoSchedule, { job, tasks }: TimetableJob): NoTimetable {
@@ -219,7 +242,7 @@ export function timetableOf({ tasks, job }: TimetableJob, schedule: Schedule, { 
   const atVenue = job.waits.filter(({ before }) => before === 'drive').map(({ after }) => stretchOf(after).from)
   return {
     slots: [...slots, ...lying, event].sort((one, other) => one.from - other.from || one.to - other.to), startBy: schedule.startBy, leaveAt: drive.from, atVenueBy: Math.min(job.endAt, ...atVenue),
-    reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })), unkeptPins: schedule.unkeptPins,
+    reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })), unkeptPins: schedule.unkeptPins, risk: null,
   }
 }
 

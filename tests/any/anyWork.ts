@@ -9,7 +9,7 @@ export const ANY_END = 20_000 * DAY + 12 * HOUR
 
 export const anyPerson = (id: string, busy: Person['busy'] = []): Person => ({ id, name: id, busy, hours: { days: [true, true, true, true, true, true, true], spells: [{ fromMin: 9 * HOUR, toMin: 13 * HOUR }, { fromMin: 14 * HOUR, toMin: 18 * HOUR }] } })
 
-export const anyTask = (id: string, durationMin: number, change: Partial<Task> = {}): Task => ({ id, name: id, durationMin, byHand: true, splits: false, anyHour: false, endsBy: null, group: id.replace(/\d+$/, ''), pinnedAt: null, ...change })
+export const anyTask = (id: string, durationMin: number, change: Partial<Task> = {}): Task => ({ id, name: id, durationMin, byHand: true, splits: false, anyHour: false, endsBy: null, keeps: true, group: id.replace(/\d+$/, ''), pinnedAt: null, ...change })
 
 /** A job of so many chains of so many steps, by a seed. */
 export function chanceWork(seed: number, chains: number, steps: number): Job {
@@ -23,7 +23,7 @@ export function chanceWork(seed: number, chains: number, steps: number): Job {
     let isHeld = false
     for (let step = 0; step < steps; step += 1) {
       const id = `${name}${step}`
-      tasks.push(anyTask(id, 5 * whole(1, 30), { splits: stream() < 0.3, group: name, ...(stream() < 0.1 ? { byHand: false, anyHour: stream() < 0.5 } : {}) }))
+      tasks.push(anyTask(id, 5 * whole(1, 30), { splits: stream() < 0.3, keeps: stream() < 0.7, group: name, ...(stream() < 0.1 ? { byHand: false, anyHour: stream() < 0.5 } : {}) }))
       if (step === 0) continue
       const leastMin = stream() < 0.5 ? 0 : 15 * whole(0, 40)
       waits.push({ before: `${name}${step - 1}`, after: id, leastMin, mostMin: stream() < 0.12 ? leastMin + 36 * HOUR : null })
