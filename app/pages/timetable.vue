@@ -1,11 +1,15 @@
 <script setup lang="ts">
-import { CalendarDays } from '@lucide/vue'
-import { computed } from 'vue'
+import { CalendarDays, Printer } from '@lucide/vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { clockText, dateText, printDuration } from '#core/quantity'
-import { paceSchema, type Pace } from '#core/schedule'
+import { paceSchema, type Pace, type Slot } from '#core/schedule'
 import { pricesSchema, type Prices } from '#core/supply'
 import { agendaOf } from '~/components/timetable/axis'
 import HoursEditor from '~/components/timetable/HoursEditor.vue'
+import BusySection from '~/components/timetable/BusySection.vue'
+import RiskNote from '~/components/timetable/RiskNote.vue'
+import SlotNote from '~/components/timetable/SlotNote.vue'
+import WhatIfs from '~/components/timetable/WhatIfs.vue'
 import TimeLanes from '~/components/timetable/TimeLanes.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -14,7 +18,7 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { download, fileNameFor } from '~/files/download'
 
-const { studio, commission, workshop, plan, cautionsOn } = usePlanned()
+const { studio, commission, workshop, plan, option, editOption, cautionsOn } = usePlanned()
 const cautions = cautionsOn('timetable')
 const dryCautions = cautionsOn('dry')
 
@@ -24,6 +28,17 @@ const agenda = computed(() => timetable.value ? agendaOf(timetable.value.slots) 
 const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
 const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
 const stopping = computed(() => [...cautions.value, ...dryCautions.value.filter(({ severity }) => severity === 'stop')])
+
+/** Closer looks are taken while the timetable is looked at. */
+onMounted(() => { studio.isThorough = true })
+onBeforeUnmount(() => { studio.isThorough = false })
+
+const chosen = ref<Slot | null>(null)
+/** The slot that is looked at, as it is now. */
+const noted = computed(() => timetable.value?.slots.find(({ id }) => id === chosen.value?.id) ?? timetable.value?.slots.find(({ task }) => task !== null && task === chosen.value?.task) ?? null)
+const put = (task: string, at: number): void => editOption('put work at an hour', ({ pins }) => { pins[task] = at }, `pin ${task}`)
+const pinned = computed(() => Object.keys(option.value.pins).length)
+const print = (): void => window.print()
 
 async function saveCalendar(): Promise<void> {
   if (!timetable.value) return
@@ -39,7 +54,13 @@ async function saveCalendar(): Promise<void> {
     </LeafHeading>
     <LeafHeading v-else :title="plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{ plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'As it stands the work cannot be ready in time. What stops it:' : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.' }}</LeafHeading>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
-    <TimeLanes v-if="timetable" :timetable="timetable" :hours="workshop.hours" />
+    <template v-if="timetable">
+      <TimeLanes class="no-print" :timetable="timetable" :hours="workshop.hours" :busy="workshop.busy" :now="studio.now" :chosen="noted?.task ?? null" @choose="chosen = $event" @pin="put" />
+      <SlotNote v-if="noted" class="no-print" :work="noted" :timetable="timetable" />
+      <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.</p>
+      <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">{{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put {{ pinned === 1 ? 'it' : 'them' }}. <button type="button" class="figure-link" @click="editOption('let all move', (each) => { each.pins = {} })">let all move</button></p>
+    </template>
+    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]"><RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" /></div>
     <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
       <section v-if="timetable" class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
         <div v-for="{ day, slots } in agenda" :key="day">
@@ -52,9 +73,10 @@ async function saveCalendar(): Promise<void> {
         </div>
       </section>
       <p v-else />
-      <aside class="grid content-start gap-6" aria-label="Hours and pace">
-        <button v-if="timetable" type="button" class="button button-go justify-self-start" data-testid="save-calendar" @click="saveCalendar"><CalendarDays class="size-4.5" aria-hidden="true" />Save for a calendar</button>
+      <aside class="no-print grid content-start gap-6" aria-label="Hours and pace">
+        <div v-if="timetable" class="flex flex-wrap gap-2"><button type="button" class="button button-go" data-testid="save-calendar" @click="saveCalendar"><CalendarDays class="size-4.5" aria-hidden="true" />Save for a calendar</button><button type="button" class="button" @click="print"><Printer class="size-4.5" aria-hidden="true" />Print the days</button></div>
         <HoursEditor />
+        <BusySection />
         <details>
           <summary class="font-display text-[1.05rem] font-semibold">Your pace and prices</summary>
           <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>

@@ -1,14 +1,15 @@
-import { applyPatches, produceWithPatches } from 'immer'
+import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
-import { newCommission, type Commission, type Nested, type Plan, type TallyId, type Workshop } from '#core/plan'
+import { newCommission, type Commission, type Nested, type Plan, type PlanInputs, type TallyId, type Workshop } from '#core/plan'
 import type { Moment } from '#core/quantity'
 import { StudioDatabase, type KeptEdit } from '~/database/database'
 import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Listed } from '~/database/keeping'
 import { differencesBetween, type Difference } from './differences'
 import { planner } from './planning'
+import type { Tried } from '~/workers/plan'
 import { usePreferences } from './preferences'
 
 /** What an edit may change. */
@@ -18,6 +19,8 @@ const DEMO_ID = 'quillfinch-press'
 const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
+/** Orders of work tried while the timetable is looked at. */
+const THOROUGH_WALKS = 60
 
 /** The hour on this machine's wall clock. */
 const wallClock = (): Moment => {
@@ -48,11 +51,22 @@ export const useStudio = defineStore('studio', () => {
   /** Whether figures are being worked out: what is shown is not of the last edit yet. */
   const isPlanning = ref(false)
 
-  const { ask, once } = planner((answer) => {
+  /** The timetable is looked at: after each quick answer a better one is looked for, and its risk. */
+  const isThorough = ref(false)
+  let isThoroughAsked = false
+  const question = (walks?: number): PlanInputs => ({ ...state.value!, now: now.value, units: preferences.units, nested: nested.value, ...walks !== undefined && { walks } })
+  function lookCloser(): void {
+    if (!isThorough.value || isThoroughAsked || !state.value) return
+    isThoroughAsked = true
+    ask(question(THOROUGH_WALKS))
+  }
+
+  const { ask, once, tried } = planner((answer) => {
     if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
     editedSincePlan = false
     plan.value = answer
     isPlanning.value = false
+    lookCloser()
   }, (reason) => {
     isPlanning.value = false
     notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
@@ -61,8 +75,10 @@ export const useStudio = defineStore('studio', () => {
   watch([state, now, () => preferences.units, nested], () => {
     if (!state.value) return
     isPlanning.value = true
-    ask({ ...state.value, now: now.value, units: preferences.units, nested: nested.value })
+    isThoroughAsked = false
+    ask(question())
   })
+  watch(isThorough, () => { if (!isPlanning.value) lookCloser() })
 
   /** Takes closer layouts into the plan. */
   function nest(found: Nested): void {
@@ -129,6 +145,8 @@ export const useStudio = defineStore('studio', () => {
   }
 
   /** The plan of a commission with this workshop, beside the one that is shown. */
+  /** What would come of a change, without making it. */
+  const attempt = (change: (draft: { commission: Commission, workshop: Workshop }) => void): Promise<Tried> => tried({ ...question(THOROUGH_WALKS), ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change) })
   const planOf = (commission: Commission): Promise<Plan> => once({ commission, workshop: state.value!.workshop, now: now.value, units: preferences.units })
 
   const refreshList = async (): Promise<void> => { listed.value = await listCommissions(database) }
@@ -234,6 +252,6 @@ export const useStudio = defineStore('studio', () => {
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    nest, begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+    isThorough, attempt, nest, begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
   }
 })

@@ -7,6 +7,9 @@ z.config({ jitless: true })
 
 const planner = createPlanner()
 
+/** What comes of a plan that is only tried. */
+export type Tried = { readonly startBy: number | null, readonly chance: number | null, readonly problem: string }
+
 /** What changed since the answer of that number, or the whole plan; and this answer's own number. */
 export type Answer = { readonly changes: PlanChanges, readonly since: number, readonly number: number }
 
@@ -14,6 +17,11 @@ let last: { readonly plan: Plan, readonly number: number } | null = null
 
 const worker = {
   derive: (inputs: PlanInputs): Plan => planner(inputs),
+  /** Only when to start, and how likely that holds: a whole plan is much to hand over. */
+  tried(inputs: PlanInputs): Tried {
+    const { timetable, cautions } = planner(inputs)
+    return timetable.ok ? { startBy: timetable.value.startBy, chance: timetable.value.risk?.chance.value ?? null, problem: '' } : { startBy: null, chance: null, problem: cautions.find(({ severity }) => severity === 'stop')?.say ?? '' }
+  },
   /** @param known the number of the last answer that is still known; 0 for none. Only what changed is handed over: copying a whole plan would make the page wait. */
   deriveChanges(inputs: PlanInputs, known: number): Answer {
     const plan = planner(inputs)
