@@ -9,7 +9,7 @@ export const COMPLETIONS = ['beforeDriving', 'atVenue', 'handedOver'] as const
 export type Completion = (typeof COMPLETIONS)[number]
 
 /** One former's load as work: hands at the beginning, hands at the end. */
-export type LoadWork = { readonly load: FormerLoad, readonly drape: Working, readonly lift: Working }
+type LoadWork = { readonly load: FormerLoad, readonly drape: Working, readonly lift: Working }
 
 /** A step of making a decoration: hands, then a rest; what it lies in meanwhile, and how many of them. */
 export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly waitMin: number, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
