@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
-import { READINESS } from '#core/dry'
+import { airAt, dryingCurve, onMat, READINESS } from '#core/dry'
+import { RICE_FILM } from '#core/material'
 import { sailSweepSchema, workshopSchema } from '#core/plan'
-import { printDuration } from '#core/quantity'
+import { dayClockText, printDuration } from '#core/quantity'
+import { useForecast } from '~/components/brief/useForecast'
+import { dampWords } from '~/components/dry/dampWords'
 import { STATE_NAMES } from '~/components/dry/dryingChart'
 import DryingChart from '~/components/dry/DryingChart.vue'
+import DryingRemedies from '~/components/dry/DryingRemedies.vue'
+import PaperRests from '~/components/dry/PaperRests.vue'
 import FormerLoads from '~/components/dry/FormerLoads.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -26,18 +31,23 @@ const former = computed(() => drying.value.way === 'mat' ? 'mats' as const : 'tr
 const dryingSchema = sailSweepSchema.shape.drying.shape
 const damp = computed(() => plan.value.dryingWhenDamp)
 
+const { last } = useForecast()
+/** When the first load is draped. */
+const drapedAt = computed(() => plan.value.timetable.ok ? plan.value.timetable.value.slots.find(({ kind }) => kind === 'drape')?.to ?? null : null)
+/** The curve in the air of the forecast, by day and night, from when the first load is draped; none beyond its days. */
+const asForecast = computed(() => {
+  const [forecast, from] = [last.value?.forecast, drapedAt.value]
+  if (!forecast || from === null || drying.value.way !== 'mat' || !airAt(forecast, from)) return []
+  return dryingCurve({ sheet: RICE_FILM, startMoisture: drying.value.curve.points[0]!.moisture, surroundings: (minute) => onMat(airAt(forecast, from + minute) ?? commission.value.brief.workroom), roomC: commission.value.brief.workroom.airC, horizonH: 48 }).points
+})
+
 const headline = computed(() => {
   const set = drying.value.ready.set.planned
   if (!set) return 'Unlikely to set in this room'
   return `Set hard in ${printDuration(set.value)}`
 })
 
-const dampSentence = computed(() => {
-  const { ready } = damp.value
-  const touch = ready.touch.median ? `dry to touch after ${printDuration(ready.touch.median.value)}` : 'not even dry to touch in three days'
-  const handle = ready.handle.median ? `ready to handle after ${printDuration(ready.handle.median.value)}` : 'never stiff enough to handle'
-  return ready.set.median ? `usually ${touch}, set after ${printDuration(ready.set.median.value)}` : `usually ${touch}, ${handle}, unlikely ever to set hard without heat or a dry box`
-})
+const dampSentence = computed(() => dampWords(damp.value))
 
 const chartLabel = computed(() => {
   const set = drying.value.ready.set.median
@@ -46,7 +56,11 @@ const chartLabel = computed(() => {
 </script>
 
 <template>
-  <div v-if="!decoration"><LeafHeading title="Nothing to dry yet">Lay a sweep of sails in Arrange, and their drying appears here.</LeafHeading></div>
+  <div v-if="!decoration">
+    <LeafHeading v-if="plan.work.making.length > 0" title="Paper and its rests">What is brushed or damped rests until it can be handled. Damp air makes every rest longer.</LeafHeading>
+    <LeafHeading v-else title="Nothing to dry yet">Lay a sweep of sails in Arrange, and their drying appears here.</LeafHeading>
+    <PaperRests v-if="plan.work.making.length > 0" />
+  </div>
   <div v-else>
     <LeafHeading :title="headline">
       <template v-if="drying.ready.set.median">Usually <FigureLink :working="drying.ready.set.median" />; the plan takes <FigureLink :working="drying.ready.set.planned!" /> to be nearly sure. Soak each piece <FigureLink :working="drying.soak" /> first.</template>
@@ -54,10 +68,11 @@ const chartLabel = computed(() => {
     </LeafHeading>
     <div class="grid gap-x-9 gap-y-6 xl:grid-cols-[1fr_18rem]">
       <div class="min-w-0">
-        <DryingChart :estimate="drying" :damp="drying.way === 'mat' ? damp : null" :room-c="commission.brief.workroom.airC" :label="chartLabel" />
+        <DryingChart :estimate="drying" :damp="drying.way === 'mat' ? damp : null" :forecast="asForecast" :room-c="commission.brief.workroom.airC" :label="chartLabel" />
         <p class="mt-1 flex flex-wrap gap-x-5 text-[0.86rem] text-ink-soft">
           <span class="flex items-center gap-1.5"><span class="h-1 w-6 rounded bg-go" aria-hidden="true" />{{ drying.way === 'mat' ? `this room, ${Math.round(commission.brief.workroom.humidity * 100)} %` : 'in the oven' }}</span>
           <span v-if="drying.way === 'mat'" class="flex items-center gap-1.5"><span class="w-6 border-t-2 border-dashed border-look" aria-hidden="true" />the same at 75 %</span>
+          <span v-if="asForecast.length > 0" class="flex items-center gap-1.5"><span class="w-6 border-t-2 border-dotted border-ink" aria-hidden="true" />as the forecast has it from {{ dayClockText(drapedAt!) }}</span>
         </p>
         <div class="mt-5 grid gap-x-9 gap-y-5 md:grid-cols-2">
           <table class="w-full self-start text-[0.94rem]">
@@ -93,9 +108,11 @@ const chartLabel = computed(() => {
         <CautionList :cautions="cautions" />
       </aside>
     </div>
+    <DryingRemedies class="mt-6" />
     <section class="mt-6">
       <h2 class="part-title mb-2">{{ plan.loads.length }} {{ plan.loads.length === 1 ? 'load' : 'loads' }} on {{ workshop[former].count }} {{ former }}, palest first</h2>
       <FormerLoads />
     </section>
+    <PaperRests class="mt-6" />
   </div>
 </template>

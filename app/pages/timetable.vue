@@ -55,7 +55,7 @@ async function saveCalendar(): Promise<void> {
     <LeafHeading v-else :title="plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{ plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'As it stands the work cannot be ready in time. What stops it:' : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.' }}</LeafHeading>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
     <template v-if="timetable">
-      <TimeLanes class="no-print" :timetable="timetable" :hours="workshop.hours" :busy="workshop.busy" :now="studio.now" :chosen="noted?.task ?? null" @choose="chosen = $event" @pin="put" />
+      <TimeLanes class="no-print" :timetable="timetable" :hours="workshop.hours" :busy="[...workshop.busy, ...studio.others]" :now="studio.now" :chosen="noted?.task ?? null" @choose="chosen = $event" @pin="put" />
       <SlotNote v-if="noted" class="no-print" :work="noted" :timetable="timetable" />
       <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.</p>
       <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">{{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put {{ pinned === 1 ? 'it' : 'them' }}. <button type="button" class="figure-link" @click="editOption('let all move', (each) => { each.pins = {} })">let all move</button></p>

@@ -4,7 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { newCommission, type Commission, type Nested, type Plan, type PlanInputs, type TallyId, type Workshop } from '#core/plan'
-import type { Moment } from '#core/quantity'
+import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
+import type { Stretch } from '#core/schedule'
 import { StudioDatabase, type KeptEdit } from '~/database/database'
 import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Listed } from '~/database/keeping'
 import { differencesBetween, type Difference } from './differences'
@@ -19,8 +20,13 @@ const DEMO_ID = 'quillfinch-press'
 const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
+/** Commissions whose events are so near share hands. */
+const WEEKS_SHARED = 6
 /** Orders of work tried while the timetable is looked at. */
 const THOROUGH_WALKS = 60
+
+/** A stretch of time that another commission takes, and which. */
+type OtherHours = Stretch & { readonly name: string }
 
 /** The hour on this machine's wall clock. */
 const wallClock = (): Moment => {
@@ -54,14 +60,16 @@ export const useStudio = defineStore('studio', () => {
   /** The timetable is looked at: after each quick answer a better one is looked for, and its risk. */
   const isThorough = ref(false)
   let isThoroughAsked = false
-  const question = (walks?: number): PlanInputs => ({ ...state.value!, now: now.value, units: preferences.units, nested: nested.value, ...walks !== undefined && { walks } })
+  const question = (walks?: number): PlanInputs => ({ ...state.value!, now: now.value, units: preferences.units, nested: nested.value, others: others.value.map(({ from, to }) => ({ from, to })), ...walks !== undefined && { walks } })
   function lookCloser(): void {
     if (!isThorough.value || isThoroughAsked || !state.value) return
     isThoroughAsked = true
     ask(question(THOROUGH_WALKS))
   }
 
-  const { ask, once, tried } = planner((answer) => {
+  /** Hours at which hands are at other commissions. */
+  const others = shallowRef<readonly OtherHours[]>([])
+  const { ask, once, tried, hands } = planner((answer) => {
     if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
     editedSincePlan = false
     plan.value = answer
@@ -92,6 +100,17 @@ export const useStudio = defineStore('studio', () => {
     differenceTimer = window.setTimeout(() => { differences.value = {} }, DIFFERENCE_SHOWN_MS)
   }
 
+  /** Hours that other commissions of these weeks take, as they are planned now. */
+  async function hoursOfOthers({ id, brief }: Commission, workshop: Workshop): Promise<readonly OtherHours[]> {
+    const eventAt = parseMoment(brief.eventAt)
+    const near = listed.value.filter((each) => { const at = parseMoment(each.eventAt); return each.id !== id && !each.archived && at.ok && eventAt.ok && Math.abs(at.value - eventAt.value) < WEEKS_SHARED * 7 * MINUTES_PER_DAY })
+    const found = await Promise.all(near.map(async (each) => {
+      const commission = await peek(each.id)
+      return commission ? (await hands({ commission, workshop, now: now.value, units: preferences.units })).map((stretch): OtherHours => ({ ...stretch, name: each.name })) : []
+    }))
+    return found.flat()
+  }
+
   async function open(id: string): Promise<boolean> {
     await saving
     const opened = await openCommission(database, id, demoWorkshop())
@@ -99,12 +118,13 @@ export const useStudio = defineStore('studio', () => {
     ;({ revision, workshopRevision } = opened)
     edits.value = opened.edits
     undone.value = opened.undone
+    listed.value = await listCommissions(database)
+    others.value = await hoursOfOthers(opened.commission, opened.workshop)
     if (state.value?.commission.id !== id) plan.value = null
     differences.value = {}
     lastEdit = { merge: '', at: 0 }
     state.value = { commission: opened.commission, workshop: opened.workshop }
     preferences.lastCommission = id
-    listed.value = await listCommissions(database)
     return true
   }
 
@@ -147,7 +167,7 @@ export const useStudio = defineStore('studio', () => {
   /** The plan of a commission with this workshop, beside the one that is shown. */
   /** What would come of a change, without making it. */
   const attempt = (change: (draft: { commission: Commission, workshop: Workshop }) => void): Promise<Tried> => tried({ ...question(THOROUGH_WALKS), ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change) })
-  const planOf = (commission: Commission): Promise<Plan> => once({ commission, workshop: state.value!.workshop, now: now.value, units: preferences.units })
+  const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
 
   const refreshList = async (): Promise<void> => { listed.value = await listCommissions(database) }
 
@@ -252,6 +272,6 @@ export const useStudio = defineStore('studio', () => {
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    isThorough, attempt, nest, begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+    others, isThorough, attempt, nest, begin, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
   }
 })

@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import { z } from 'zod'
+import type { Stretch } from '#core/schedule'
 import { changesFrom, createPlanner, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
 
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
@@ -17,6 +18,8 @@ let last: { readonly plan: Plan, readonly number: number } | null = null
 
 const worker = {
   derive: (inputs: PlanInputs): Plan => planner(inputs),
+  /** Hours that hands are at a commission. */
+  hands: (inputs: PlanInputs): readonly Stretch[] => { const { timetable } = planner(inputs); return timetable.ok ? timetable.value.slots.filter((slot) => slot.hands).map(({ from, to }) => ({ from, to })) : [] },
   /** Only when to start, and how likely that holds: a whole plan is much to hand over. */
   tried(inputs: PlanInputs): Tried {
     const { timetable, cautions } = planner(inputs)

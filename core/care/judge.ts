@@ -52,6 +52,8 @@ export type Facts = {
   readonly roomHumidity: number
   readonly chanceOfSetting: number
   readonly setsAtAll: boolean
+  /** Paper that has to set for half a day and never stands firm in this room. */
+  readonly paperNeverFirm: readonly string[]
   readonly venueHumidity: number
   readonly venueSoftMin: number | null
   readonly timetableProblem: string | null
@@ -137,6 +139,8 @@ const RULES: readonly Rule[] = [
     ({ tooBigForFormer, former }) => `${tooBigForFormer} ${tooBigForFormer === 1 ? 'piece is' : 'pieces are'} larger than a ${former} and will hang over its edge.`),
   rule('never-sets', 'dry', 'stop', ({ inOven, setsAtAll }) => !inOven && !setsAtAll,
     ({ roomHumidity }) => `Unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room under 60 %.`),
+  rule('paper-never-firm', 'dry', 'look', ({ paperNeverFirm }) => paperNeverFirm.length > 0,
+    ({ paperNeverFirm, roomHumidity }) => `At ${percent(roomHumidity)} wafer never stands firm: ${paperNeverFirm.join(', ')}. Dry it in a closed box with desiccant, in a cool oven, or dry the room; the timetable reckons with four times the usual rest.`),
   rule('slow-set', 'dry', 'look', ({ inOven, setsAtAll, chanceOfSetting }) => !inOven && setsAtAll && chanceOfSetting < 0.9,
     ({ roomHumidity, chanceOfSetting }) => `At ${percent(roomHumidity)} the room is near the limit: film sets hard in about ${percent(chanceOfSetting)} of such rooms. Watch the first load, keep the oven ready.`),
   rule('softens-in-room', 'dry', 'look', ({ inOven, roomHumidity }) => inOven && roomHumidity >= 0.71,

@@ -1,5 +1,6 @@
 /** Ten days of air in the workroom as the weather will make it, by day and by night. */
 import { z } from 'zod'
+import { dayOf, momentText, type Moment } from '../quantity'
 import { climateSchema, type Climate } from './air'
 
 const daySchema = z.strictObject({
@@ -28,4 +29,16 @@ export function airOver(days: readonly Forecast['days'][number][]): Climate | nu
     airC: Math.round(all.reduce((sum, { airC }) => sum + airC, 0) / all.length * 10) / 10,
     humidity: Math.max(...all.map(({ humidity }) => humidity)),
   }
+}
+
+const DAY_FROM_MIN = 8 * 60
+const DAY_TO_MIN = 20 * 60
+
+/** The air at a moment, as a forecast has it; null beyond its days. */
+export function airAt({ days }: Forecast, moment: Moment): Climate | null {
+  const date = momentText(moment).slice(0, 10)
+  const here = days.find((each) => each.date === date)
+  if (!here) return null
+  const minute = moment - dayOf(moment)
+  return minute >= DAY_FROM_MIN && minute < DAY_TO_MIN ? here.day : here.night
 }

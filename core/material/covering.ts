@@ -8,6 +8,8 @@ export type Covering = {
   readonly wetness: 'dry' | 'moist' | 'wet'
   /** Water activity at its face, from the driest to the moistest recipe. */
   readonly activity: readonly [number, number]
+  /** Water it passes on to paper that lies on it, g/dm² an hour for a whole step of activity, from the tightest to the loosest. Guesses. */
+  readonly passesGdm2h: readonly [number, number]
   /** Usual thickness of the finished coat, mm, and what a cubic centimetre of it weighs, g. */
   readonly thicknessMm: number
   readonly gramsPerMl: number
@@ -28,31 +30,31 @@ export type Covering = {
 
 export const COVERINGS = [
   {
-    id: 'fondant', name: 'Fondant', glue: 'piping gel or edible glue in a pressed line', wetness: 'dry', activity: [0.65, 0.8], thicknessMm: 3.5, gramsPerMl: 1.4, wasteShare: 0.3, crumbCoatMm: 2,
+    id: 'fondant', name: 'Fondant', glue: 'piping gel or edible glue in a pressed line', wetness: 'dry', activity: [0.65, 0.8], passesGdm2h: [0.1, 0.6], thicknessMm: 3.5, gramsPerMl: 1.4, wasteShare: 0.3, crumbCoatMm: 2,
     readyMin: 120, readyWhen: 'its skin is dry to the touch', gloss: 0.24, combed: false, colour: '#f7f1e8',
   },
   {
-    id: 'ganache', name: 'Ganache', glue: 'melted chocolate', wetness: 'moist', activity: [0.78, 0.9], thicknessMm: 4, gramsPerMl: 1.15, wasteShare: 0.15, crumbCoatMm: 2,
+    id: 'ganache', name: 'Ganache', glue: 'melted chocolate', wetness: 'moist', activity: [0.78, 0.9], passesGdm2h: [0.08, 0.5], thicknessMm: 4, gramsPerMl: 1.15, wasteShare: 0.15, crumbCoatMm: 2,
     readyMin: 480, readyWhen: 'it has set firm, best overnight', gloss: 0.4, combed: false, colour: '#6b4634',
   },
   {
-    id: 'setButtercream', name: 'Set buttercream', glue: 'a dab of fresh buttercream or piping gel', wetness: 'moist', activity: [0.72, 0.86], thicknessMm: 6, gramsPerMl: 0.95, wasteShare: 0.15, crumbCoatMm: 2,
+    id: 'setButtercream', name: 'Set buttercream', glue: 'a dab of fresh buttercream or piping gel', wetness: 'moist', activity: [0.72, 0.86], passesGdm2h: [0.05, 0.4], thicknessMm: 6, gramsPerMl: 0.95, wasteShare: 0.15, crumbCoatMm: 2,
     readyMin: 60, readyWhen: 'it has crusted or is firm from the cold and dry again', gloss: 0.16, combed: true, colour: '#f6ecd6',
   },
   {
-    id: 'freshButtercream', name: 'Fresh buttercream', glue: 'pressed in, with a dab of itself', wetness: 'wet', activity: [0.8, 0.93], thicknessMm: 6, gramsPerMl: 0.9, wasteShare: 0.15, crumbCoatMm: 2,
+    id: 'freshButtercream', name: 'Fresh buttercream', glue: 'pressed in, with a dab of itself', wetness: 'wet', activity: [0.8, 0.93], passesGdm2h: [0.3, 2], thicknessMm: 6, gramsPerMl: 0.9, wasteShare: 0.15, crumbCoatMm: 2,
     readyMin: 0, readyWhen: 'at once, as late as you can', gloss: 0.14, combed: true, colour: '#faf2df',
   },
   {
-    id: 'whippedCream', name: 'Whipped cream', glue: 'itself, fixed last of all', wetness: 'wet', activity: [0.96, 0.985], thicknessMm: 9, gramsPerMl: 0.5, wasteShare: 0.15, crumbCoatMm: 0,
+    id: 'whippedCream', name: 'Whipped cream', glue: 'itself, fixed last of all', wetness: 'wet', activity: [0.96, 0.985], passesGdm2h: [2, 12], thicknessMm: 9, gramsPerMl: 0.5, wasteShare: 0.15, crumbCoatMm: 0,
     readyMin: 0, readyWhen: 'only at the last minute', gloss: 0.08, combed: true, colour: '#fffdf7',
   },
   {
-    id: 'modellingChocolate', name: 'Modelling chocolate', glue: 'melted chocolate or piping gel', wetness: 'dry', activity: [0.5, 0.7], thicknessMm: 3, gramsPerMl: 1.3, wasteShare: 0.3, crumbCoatMm: 2,
+    id: 'modellingChocolate', name: 'Modelling chocolate', glue: 'melted chocolate or piping gel', wetness: 'dry', activity: [0.5, 0.7], passesGdm2h: [0.01, 0.1], thicknessMm: 3, gramsPerMl: 1.3, wasteShare: 0.3, crumbCoatMm: 2,
     readyMin: 60, readyWhen: 'it has firmed up', gloss: 0.3, combed: false, colour: '#f1e3d0',
   },
   {
-    id: 'dummy', name: 'Bare dummy', glue: 'whatever holds; mark it as not eaten', wetness: 'dry', activity: [0, 0], thicknessMm: 0, gramsPerMl: 0, wasteShare: 0, crumbCoatMm: 0,
+    id: 'dummy', name: 'Bare dummy', glue: 'whatever holds; mark it as not eaten', wetness: 'dry', activity: [0, 0], passesGdm2h: [0, 0], thicknessMm: 0, gramsPerMl: 0, wasteShare: 0, crumbCoatMm: 0,
     readyMin: 0, readyWhen: 'at once', gloss: 0.05, combed: false, colour: '#fbf9f4',
   },
 ] as const satisfies readonly Covering[]

@@ -33,6 +33,7 @@ type CautionInputs = {
   readonly timetable: Plan['timetable']
   readonly drying: DryingEstimate
   readonly tooBig: number
+  readonly neverFirm: readonly string[]
   readonly noDiscs: boolean
   readonly hasDecoration: boolean
   readonly skewered: boolean
@@ -56,7 +57,7 @@ function narrowLedgeOf(bouquets: readonly Bouquet[], stack: Arrangement['stack']
 }
 
 /** What is to be known of a plan, from the facts of its stages. */
-export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, colourFaults, supplies, timetable, drying, tooBig, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
+export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, colourFaults, supplies, timetable, drying, tooBig, neverFirm, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
   const { commission, now, units } = inputs
   const { brief } = commission
   const { cake } = chosenOption(commission)
@@ -108,6 +109,7 @@ export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, c
     roomHumidity: brief.workroom.humidity,
     chanceOfSetting: drying.chanceOfSetting.value,
     setsAtAll: drying.ready.set.median !== null,
+    paperNeverFirm: neverFirm,
     venueHumidity: brief.venue.humidity,
     venueSoftMin: drying.venueSoftMin,
     timetableProblem: timetableWords(timetable),

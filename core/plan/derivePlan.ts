@@ -3,12 +3,12 @@ import { careCard } from '../care'
 import { freePatches, type Standing } from '../compose'
 import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
-import { estimateDrying, type Climate, type DryingEstimate } from '../dry'
+import { dryingRemedies, estimateDrying, type Climate, type DryingEstimate } from '../dry'
 import { coveringOf, RICE_FILM } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
 import { derive, sumOf, parseMoment, refuse, typed, valueOf, type Working } from '../quantity'
-import { fillFormers, paceWorking, planTimetable, workFor, type FormerLoad, type Making, type Person, type Work } from '../schedule'
+import { fillFormers, paceWorking, planTimetable, workFor, type FormerLoad, type Making, type Person, type Stretch, type Work } from '../schedule'
 import { costOf, discSupplies, dyeUses } from '../supply'
 import { MOULD_WORDS, MOULDS, soakedSail } from '../technique'
 import { learnedDye, type LearnedDye } from '../learn'
@@ -23,7 +23,8 @@ import { allSheets, cuttingStage, ownWork } from './cutting'
 import { dishStage } from './dishes'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
-import { makingOf, slowingOf } from './making'
+import { makingOf, neverFirmOf, slowingOf } from './making'
+import { onTheCakeStage } from './onTheCake'
 import { paperworkStage, type Paperwork } from './paperwork'
 import { remember } from './remember'
 import { roadWorking } from './road'
@@ -78,6 +79,7 @@ type ScheduleInputs = {
   readonly warmMin: number
   readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace' | 'moulds' | 'people' | 'busy'>
   readonly tiers: Working
+  readonly others: readonly Stretch[]
   readonly pins: Readonly<Record<string, number>>
   readonly walks: number
   readonly cutList: CutList
@@ -88,7 +90,7 @@ type ScheduleInputs = {
 }
 
 /** Loads on the formers, the work they make, and the latest timetable for it. */
-function scheduleStage({ brief, warmMin, workshop, tiers, pins, walks, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
+function scheduleStage({ brief, warmMin, workshop, tiers, others, pins, walks, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
   const former = drying.way === 'mat' ? workshop.mats : workshop.trays
   const { loads, tooBig } = fillFormers(cutList.pieces, gather, former)
   const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making, tiers)
@@ -109,15 +111,15 @@ function scheduleStage({ brief, warmMin, workshop, tiers, pins, walks, cutList, 
     formers: { name: drying.way === 'mat' ? 'mat' : 'tray', count: former.count },
     ovenPlaces: workshop.ovenPlaces,
     moulds: MOULDS.map((id) => ({ id, name: MOULD_WORDS[id], count: workshop.moulds[id] })),
-    people: peopleOf(workshop),
+    people: peopleOf(workshop, others),
     pins,
   }, walks, walks > QUICK_WALKS ? RISK_RUNS : 0)
   return { ...result, timetable }
 }
 
-/** Everybody works the studio's hours; the first of them is the one whose calendar is known. */
-const peopleOf = ({ people, hours, busy }: Pick<Workshop, 'people' | 'hours' | 'busy'>): readonly Person[] =>
-  Array.from({ length: people }, (_, at) => ({ id: `hands-${at + 1}`, name: people === 1 ? 'hands' : `hands ${at + 1}`, hours, busy: at === 0 ? busy : [] }))
+/** Everybody works the studio's hours; the first of them is the one whose calendar is known, and who does what other commissions ask. */
+const peopleOf = ({ people, hours, busy }: Pick<Workshop, 'people' | 'hours' | 'busy'>, others: readonly Stretch[]): readonly Person[] =>
+  Array.from({ length: people }, (_, at) => ({ id: `hands-${at + 1}`, name: people === 1 ? 'hands' : `hands ${at + 1}`, hours, busy: at === 0 ? [...busy, ...others] : [] }))
 
 /** The hour to start with its working, down to the event and the drive. */
 function startByWorking({ commission, workshop }: PlanInputs, timetable: Plan['timetable'], loads: number, work: Work, drying: DryingEstimate): Working | null {
@@ -166,6 +168,8 @@ const rememberStages = () => ({
   dishes: remember(dishStage),
   dry: remember(dryStage),
   slowing: remember(slowingOf),
+  remedies: remember(({ room, ovenC }: { readonly room: Climate, readonly ovenC: number }) => dryingRemedies(RICE_FILM, room, ovenC)),
+  onTheCake: remember(onTheCakeStage),
   schedule: remember(scheduleStage),
 })
 
@@ -217,20 +221,21 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
     brief: { eventAt: brief.eventAt, completion: brief.completion, keeping: brief.keeping, roadMin: roadWorking(brief).value },
     warmMin: Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0),
     workshop: { mats: workshop.mats, trays: workshop.trays, ovenPlaces: workshop.ovenPlaces, hours: workshop.hours, pace: workshop.pace, moulds: workshop.moulds, people: workshop.people, busy: workshop.busy },
-    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'), pins, walks: inputs.walks ?? QUICK_WALKS,
+    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'), others: inputs.others ?? [], pins, walks: inputs.walks ?? QUICK_WALKS,
     cutList, sails: arrangement.count, gather: decoration?.sail.gather ?? soakedSail.startingParameters.gather, drying: estimate, making,
   })
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
-  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, neverFirm: neverFirmOf(paperwork, slowing), noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const uses = dyeUses(workshop.dyes, bath, dishes.dishes)
   const cost = costOf(supplies, allSheets(groups), sumOf('colour', 'volume', 'dyes added up', uses.map(({ ml }) => ml)), work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, loads, work, timetable, skewers, cautions,
+    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
+    onTheCake: stages.onTheCake({ coverings: cake.tiers.map(({ covering }) => covering), air: brief.venue, eventAt: valueOf(parseMoment(brief.eventAt)) }), loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

@@ -1,5 +1,6 @@
 /** From decorations to steps of work: hands, rests as this room lets paper dry, what they occupy. */
 import { dryingCurve, moistureAfter, onMat, paperSheet, standingFree, type Climate } from '../dry'
+import { derive, found, starting, type Working } from '../quantity'
 import type { Making, MakingStep } from '../schedule'
 import { MOULD_WORDS } from '../technique'
 import { techniqueOf, type Paperwork } from './paperwork'
@@ -37,7 +38,16 @@ export function restMin(usualMin: number, { handle, firm }: Slowing): number {
   return Math.round(usualMin * Math.min(NEVER, slowing ?? NEVER))
 }
 
+/** A rest with its working. */
+const restOf = ({ name, waitMin }: Paperwork['steps'][number], slowing: Slowing): Working => derive(`rest after “${name.toLowerCase()}”`, 'duration', 'rest in this room', '{usual} × {slower}', {
+  usual: starting('usual rest', waitMin, 'duration', 'usual'), slower: found('as long in this room', waitMin > 0 ? restMin(waitMin, slowing) / waitMin : 1, 'ratio', 'two walks of the drying curve, here and at 22 °C and 47.5 %'),
+}, () => restMin(waitMin, slowing))
+
 const NEVER = 4
+
+/** Decorations that must set and never stand firm in this room. */
+export const neverFirmOf = (made: readonly Pick<Paperwork, 'name' | 'steps' | 'elements'>[], { firm }: Slowing): readonly string[] =>
+  firm !== null ? [] : made.filter(({ steps, elements }) => elements.length > 0 && steps.some(({ waitMin }) => waitMin >= SETTING_FROM_MIN)).map(({ name }) => name.toLowerCase())
 
 /** A decoration as work, step by step. */
 export function makingOf({ id, name, technique, steps, stepHands, hands, place, pieces, count, onTheCake }: Pick<Paperwork, 'id' | 'name' | 'technique' | 'steps' | 'stepHands' | 'hands' | 'place' | 'pieces' | 'count' | 'onTheCake'>, slowing: Slowing): Making {
@@ -47,7 +57,7 @@ export function makingOf({ id, name, technique, steps, stepHands, hands, place, 
     steps: steps.map((step, at): MakingStep => {
       const holds = occupied.find((each) => each.step === step.id)
       const units = holds?.per === 'piece' ? pieces.value : holds?.per === 'element' ? count.value : 1
-      return { id: step.id, name: step.name, hands: stepHands[at]!, waitMin: restMin(step.waitMin, slowing), hold: holds ? { resource: holds.mould, name: `in ${MOULD_WORDS[holds.mould]}`, units } : null, onTheCake: onTheCake && at === steps.length - 1 }
+      return { id: step.id, name: step.name, hands: stepHands[at]!, rest: restOf(step, slowing), hold: holds ? { resource: holds.mould, name: `in ${MOULD_WORDS[holds.mould]}`, units } : null, onTheCake: onTheCake && at === steps.length - 1 }
     }),
   }
 }

@@ -3,11 +3,11 @@ import type { Fitting } from './boxFit'
 import type { CakeFacts } from './cakeStage'
 import type { CareCard, Caution, Leaf } from '../care'
 import type { CutDisc } from '../cut'
-import type { DryingEstimate } from '../dry'
+import type { DryingEstimate, DryingRemedy } from '../dry'
 import type { MadeMixture } from '../mixture'
 import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
-import type { FormerLoad, NoTimetable, Timetable, Work } from '../schedule'
+import type { FormerLoad, NoTimetable, Stretch, Timetable, Work } from '../schedule'
 import type { DiscSupply, DyeUse } from '../supply'
 import type { LearnedDye } from '../learn'
 import type { LadderStep, Recipe, SteppedBath } from '../tint'
@@ -17,6 +17,7 @@ import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
 import type { CutGroup, Nested } from './cutting'
 import type { DishWork } from './dishes'
+import type { OnTier } from './onTheCake'
 import type { Paperwork } from './paperwork'
 import type { WireWork } from './wiring'
 import type { Workshop } from './workshop'
@@ -29,6 +30,8 @@ export type PlanInputs = {
   readonly units: UnitSystem
   /** What a search for closer layouts has found so far; nothing when none was made. */
   readonly nested?: Nested
+  /** Hours that hands are at other commissions. */
+  readonly others?: readonly Stretch[]
   /** How many orders of work are tried for the timetable; a few when it is not said. */
   readonly walks?: number
 }
@@ -73,6 +76,10 @@ export type Plan = {
   readonly drying: DryingEstimate
   /** The same film in the same way in a room at 75 %. */
   readonly dryingWhenDamp: DryingEstimate
+  /** Ways of drying the film compared, as it is first. */
+  readonly dryingRemedies: readonly DryingRemedy[]
+  /** How long paper stays stiff on each tier. */
+  readonly onTheCake: readonly OnTier[]
   readonly loads: readonly FormerLoad[]
   readonly work: Work
   readonly timetable: Result<Timetable, NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }>

@@ -12,7 +12,7 @@ export type Completion = (typeof COMPLETIONS)[number]
 type LoadWork = { readonly load: FormerLoad, readonly drape: Working, readonly lift: Working }
 
 /** A step of making a decoration: hands, then a rest; what it lies in meanwhile, and how many of them. */
-export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly waitMin: number, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
+export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly rest: Working, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
 
 /** Making a decoration, step after step. `place` is what setting it on the cake takes. */
 export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[], readonly goesOff: boolean }

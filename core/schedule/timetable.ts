@@ -153,13 +153,13 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
         for (const each of last) then(each, id, waitMin)
         if (step.onTheCake) then(stack, id)
         if (!step.hold) return id
-        if (step.waitMin === 0) { holds.push({ resource: step.hold.resource, units, from: id, until: id }); return id }
-        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.waitMin, { byHand: false, anyHour: true, keeps: true, group: making.id })
+        if (step.rest.value === 0) { holds.push({ resource: step.hold.resource, units, from: id, until: id }); return id }
+        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.rest.value, { byHand: false, anyHour: true, keeps: true, group: making.id })
         then(id, dry)
         holds.push({ resource: step.hold.resource, units, from: id, until: dry })
         return dry
       })
-      waitMin = step.hold && step.waitMin > 0 ? 0 : step.waitMin
+      waitMin = step.hold && step.rest.value > 0 ? 0 : step.rest.value
       last = next
     }
     for (const each of last) then(each, made, waitMin, making.goesOff ? waitMin + FRESH_MIN : null)

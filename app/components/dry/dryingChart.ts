@@ -1,6 +1,6 @@
 import type { ChartData, ChartOptions, Plugin } from 'chart.js'
 import { CHART_FONT as font, type ChartInk } from '~/components/ui/chartInk'
-import { moistureOf, READINESS, type DryingEstimate, type Readiness } from '#core/dry'
+import { moistureOf, READINESS, type CurvePoint, type DryingEstimate, type Readiness } from '#core/dry'
 
 /** Names of the states as the chart and the table show them. */
 export const STATE_NAMES: Readonly<Record<Readiness, string>> = { touch: 'dry to touch', handle: 'handle', firm: 'firm', set: 'set hard' }
@@ -18,20 +18,21 @@ function hoursShown({ curve }: DryingEstimate): number {
   return hours < 3 ? Math.ceil(hours * 6) / 6 : Math.ceil(hours)
 }
 
-const inHours = ({ curve }: DryingEstimate, hours: number): XY[] => {
-  const within = curve.points.filter(({ minute }) => minute / MINUTES <= hours)
+const inHours = (points: readonly CurvePoint[], hours: number): XY[] => {
+  const within = points.filter(({ minute }) => minute / MINUTES <= hours)
   const stride = Math.max(1, Math.floor(within.length / MOST_POINTS))
   return within.filter((_, at) => at % stride === 0).map(({ minute, moisture }) => ({ x: minute / MINUTES, y: moisture * 100 }))
 }
 
-/** Lines of the drying chart: this room, a room at 75 %, and where each state lies. Water in percent of the dry weight. */
-export function dryingData(estimate: DryingEstimate, damp: DryingEstimate | null, roomC: number, ink: ChartInk): ChartData<'line', XY[]> {
+/** Lines of the drying chart: this room, a room at 75 %, the air of the forecast, and where each state lies. Water in percent of the dry weight. */
+export function dryingData(estimate: DryingEstimate, damp: DryingEstimate | null, forecast: readonly CurvePoint[], roomC: number, ink: ChartInk): ChartData<'line', XY[]> {
   const hours = hoursShown(estimate)
   const plain = { pointRadius: 0, borderWidth: 1.2, borderDash: [2, 4], borderColor: ink.text, label: '' }
   return {
     datasets: [
-      { label: estimate.way === 'mat' ? 'this room' : 'in the oven', data: inHours(estimate, hours), borderColor: ink.line, borderWidth: 3, pointRadius: 0, tension: 0.2 },
-      ...(damp ? [{ label: 'at 75 %', data: inHours(damp, hours), borderColor: ink.damp, borderWidth: 2, borderDash: [6, 4], pointRadius: 0, tension: 0.2 }] : []),
+      { label: estimate.way === 'mat' ? 'this room' : 'in the oven', data: inHours(estimate.curve.points, hours), borderColor: ink.line, borderWidth: 3, pointRadius: 0, tension: 0.2 },
+      ...(damp ? [{ label: 'at 75 %', data: inHours(damp.curve.points, hours), borderColor: ink.damp, borderWidth: 2, borderDash: [6, 4], pointRadius: 0, tension: 0.2 }] : []),
+      ...(forecast.length > 0 ? [{ label: 'as forecast', data: inHours(forecast, hours), borderColor: ink.text, borderWidth: 2, borderDash: [1, 4], pointRadius: 0, tension: 0.2 }] : []),
       ...READINESS.map((state) => ({ ...plain, data: [{ x: 0, y: moistureOf(state, roomC) * 100 }, { x: hours, y: moistureOf(state, roomC) * 100 }] })),
       {
         label: 'reached', showLine: false, pointRadius: 6, pointBorderWidth: 2.5, pointBackgroundColor: ink.paper, pointBorderColor: ink.line, borderColor: ink.line,

@@ -7,7 +7,7 @@ import { useForecast } from '~/components/brief/useForecast'
 import { axisFor, laneName, lanesOf, slotsOn, spellsOn } from './axis'
 
 /** The days before the event: who does what, what lies where, when nobody works, when it is damp. Work is dragged to another hour, or moved with the arrow keys. */
-const props = defineProps<{ timetable: Timetable, hours: WorkingHours, busy: readonly Stretch[], now: number, chosen: string | null }>()
+const props = defineProps<{ timetable: Timetable, hours: WorkingHours, busy: readonly (Stretch & { readonly name: string })[], now: number, chosen: string | null }>()
 const emit = defineEmits<{ choose: [slot: Slot], pin: [task: string, at: number] }>()
 const { last } = useForecast()
 
@@ -71,7 +71,7 @@ const shown = (slot: Slot) => { const by = dragged.value?.id === slot.id ? dragg
           <span v-for="spell in spellsOn(day, hours)" :key="spell.from" class="absolute inset-y-0 bg-ground-deep/45" :style="place(spell.from, spell.to)" />
         </template>
         <span v-for="day in dampDays" :key="`damp${day}`" class="absolute inset-y-0 bg-look/15" :style="place(day, day + 1440)" title="a damp day in the forecast" data-testid="damp-day" />
-        <span v-for="{ from, to } in busyHere" :key="`busy${from}`" class="absolute inset-y-0 bg-ink-soft/20" :style="place(from, to)" title="you cannot work" data-testid="busy" />
+        <span v-for="{ from, to, name } in busyHere" :key="`busy${from}`" class="absolute inset-y-0 bg-ink-soft/20" :style="place(from, to)" :title="name" data-testid="busy" />
         <span v-if="now > axis.from && now < axis.to" class="absolute inset-y-0 z-10 border-l-2 border-stop" :style="{ left: place(now, now).left }" title="now" />
       </div>
       <div v-for="{ lane, slots } in lanes" :key="lane" class="relative flex h-8 items-center">

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { dayClockText, printDuration } from '#core/quantity'
+import FigureLink from '~/components/working/FigureLink.vue'
+import { usePlanned } from '~/composables/planned'
+
+/** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
+const { plan, commission } = usePlanned()
+const SHORT_MIN = 20
+const rests = computed(() => plan.value.work.making.map(({ id, name, steps }) => ({ id, name, rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN) })).filter((each) => each.rests.length > 0))
+const stiff = (minutes: number | null): string => minutes === null ? 'two days and more' : `about ${printDuration(minutes)}`
+</script>
+
+<template>
+  <div class="grid gap-x-10 gap-y-6 md:grid-cols-2">
+    <section v-if="rests.length > 0" aria-labelledby="rests" data-testid="rests">
+      <h2 id="rests" class="part-title mb-1">Paper in this room</h2>
+      <ul class="grid gap-1">
+        <li v-for="each in rests" :key="each.id" class="border-t border-line py-1 text-[0.94rem]"><b>{{ each.name }}</b><span class="text-ink-soft"> rests <template v-for="(step, at) in each.rests" :key="step.id">{{ at > 0 ? '; ' : '' }}<FigureLink :working="step.rest" /> after “{{ step.name.toLowerCase() }}”{{ step.hold ? `, ${step.hold.name}` : '' }}</template></span></li>
+      </ul>
+    </section>
+    <section aria-labelledby="stays-stiff" data-testid="on-the-cake">
+      <h2 id="stays-stiff" class="part-title mb-1">On the cake, at the venue’s {{ Math.round(commission.brief.venue.humidity * 100) }} %</h2>
+      <ul class="grid gap-1">
+        <li v-for="each in plan.onTheCake" :key="each.tier" class="border-t border-line py-1 text-[0.94rem]">Tier {{ each.tier + 1 }}, {{ each.covering }}: <span class="text-ink-soft">standing {{ stiff(each.standingMin) }}, lying flat {{ stiff(each.lyingMin) }}<template v-if="each.placeFrom !== null">; not before <b class="text-ink">{{ dayClockText(each.placeFrom) }}</b></template></span></li>
+      </ul>
+      <p class="mt-1 text-[0.84rem] text-ink-soft">Rough guesses: recipes differ. It concerns shape, not whether food is safe.</p>
+    </section>
+  </div>
+</template>
