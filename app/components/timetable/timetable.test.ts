@@ -1,0 +1,123 @@
+import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { createPlanner, type Plan } from '#core/plan'
+import type { Slot, Timetable } from '#core/schedule'
+import { beginAgain, commission, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
+import BusySection from './BusySection.vue'
+import RiskNote from './RiskNote.vue'
+import SlotNote from './SlotNote.vue'
+import TimeLanes from './TimeLanes.vue'
+import WhatIfs from './WhatIfs.vue'
+
+const attempt = vi.fn()
+vi.mock('~/composables/planned', async () => {
+  const { usePlannedDemo: use } = await import('../../../tests/any/plannedDemo')
+  return { usePlanned: () => { const planned = use(); return { ...planned, studio: { ...planned.studio, attempt, now: 0 } } } }
+})
+
+enableAutoUnmount(afterEach)
+
+const timetableIn = (of: Plan): Timetable => { if (!of.timetable.ok) throw new Error(of.timetable.error.code); return of.timetable.value }
+const timetable = (): Timetable => timetableIn(plan.value)
+const slotOf = (task: string): Slot => timetable().slots.find((slot) => slot.task === task)!
+const shown = (): VueWrapper => mount(TimeLanes, { props: { timetable: timetable(), hours: workshop.value.hours, busy: [], now: 0, chosen: null } })
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+  attempt.mockReset()
+})
+
+describe('the lanes of the timetable', () => {
+  it('hold every slot, each with its hours in words', () => {
+    const labels = shown().findAll('button').map((each) => each.attributes('aria-label'))
+    for (const { name } of timetable().slots) expect(labels.some((label) => label!.startsWith(name))).toBe(true)
+  })
+  it('let work be put at another hour by keys, and nothing that only lies there', async () => {
+    const mounted = shown()
+    const cut = mounted.get('[data-task="cut"]')
+    await cut.trigger('keydown', { key: 'ArrowLeft' })
+    await cut.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
+    const { from } = slotOf('cut')
+    expect(mounted.emitted('pin')).toEqual([['cut', Math.round((from - 15) / 15) * 15], ['cut', Math.round((from + 60) / 15) * 15]])
+    await mounted.findAll('button').find((each) => each.attributes('aria-label')!.includes('dries'))!.trigger('keydown', { key: 'ArrowLeft' })
+    expect(mounted.emitted('pin')).toHaveLength(2)
+  })
+  it('show hours when somebody cannot', () => {
+    const { from } = slotOf('cut')
+    const mounted = mount(TimeLanes, { props: { timetable: timetable(), hours: workshop.value.hours, busy: [{ name: 'Dentist', from, to: from + 60 }, { name: 'long ago', from: 0, to: 60 }], now: from, chosen: 'cut' } })
+    expect(mounted.findAll('[data-testid="busy"]').map((each) => each.attributes('title'))).toEqual(['Dentist'])
+  })
+})
+
+describe('a piece of work', () => {
+  it('says why it is no later, is kept at its hour, and let go', async () => {
+    const mounted = mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } })
+    expect(mounted.text()).toContain('“Load the car”')
+    await mounted.get('button').trigger('click')
+    expect(option.value.pins).toEqual({ pack: slotOf('pack').from })
+    expect(mounted.text()).toContain('let it move again')
+    await mounted.get('button').trigger('click')
+    expect(option.value.pins).toEqual({})
+  })
+  it('that cannot be where it was put says so', () => {
+    usePlannedDemo().editOption('too late', (draft) => { draft.pins = { pack: slotOf('pack').from + 120 } })
+    expect(mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } }).text()).toContain('so it comes before that')
+  })
+})
+
+describe('how sure it is', () => {
+  it('waits for its runs, then tells chance, hour and causes', () => {
+    expect(mount(RiskNote, { props: { timetable: timetable() } }).text()).toContain('two hundred times')
+    const thorough = timetableIn(createPlanner()({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric', walks: 20 }))
+    const text = mount(RiskNote, { props: { timetable: thorough } }).text()
+    expect(text).toMatch(/\d+ %/)
+    expect(text).toMatch(/of late runs/)
+  })
+})
+
+describe('what if', () => {
+  it('tries each change by itself and takes a remedy as an edit', async () => {
+    const { startBy } = timetable()
+    attempt.mockResolvedValue({ startBy: startBy + 90, chance: 0.7, problem: '' })
+    const mounted = mount(WhatIfs)
+    await mounted.get('button').trigger('click')
+    await flushPromises()
+    expect(attempt.mock.calls.length).toBeGreaterThan(5)
+    const mat = mounted.get('[data-testid="what-if-mat"]')
+    expect(mat.text()).toMatch(/begin .*1 h 30 later, sure to 70 %/)
+    await mat.get('button').trigger('click')
+    expect(workshop.value.mats.count).toBe(3)
+    expect(mounted.get('[data-testid="what-if-mat"]').text()).not.toContain('sure to')
+  })
+  it('says what does not go', async () => {
+    attempt.mockResolvedValue({ startBy: null, chance: null, problem: 'never sets' })
+    const mounted = mount(WhatIfs)
+    await mounted.get('button').trigger('click')
+    await flushPromises()
+    expect(mounted.get('[data-testid="what-if-rain"]').text()).toContain('does not go')
+  })
+})
+
+describe('hours when somebody cannot', () => {
+  const bring = async (mounted: VueWrapper, text: string): Promise<void> => {
+    const field = mounted.get<HTMLInputElement>('[data-testid="busy-file"]')
+    Object.defineProperty(field.element, 'files', { value: [new File([text], 'mine.ics')], configurable: true })
+    await field.trigger('change')
+    await vi.waitFor(() => { if (workshop.value.busy.length === 0 && !mounted.find('[role="alert"]').exists()) throw new Error('not yet') })
+  }
+  it('come out of a calendar, and go again', async () => {
+    const mounted = mount(BusySection)
+    const day = new Date(slotOf('cut').from * 60_000).toISOString().slice(0, 10).replaceAll('-', '')
+    await bring(mounted, ['BEGIN:VCALENDAR', 'VERSION:2.0', 'BEGIN:VEVENT', 'UID:a', `DTSTART:${day}T090000`, 'DURATION:PT1H', 'SUMMARY:Dentist', 'END:VEVENT', 'END:VCALENDAR'].join('\r\n'))
+    expect(mounted.text()).toContain('Dentist')
+    await mounted.get('[aria-label^="Free again: Dentist"]').trigger('click')
+    expect(workshop.value.busy).toEqual([])
+  })
+  it('of what is no calendar are refused', async () => {
+    const mounted = mount(BusySection)
+    await bring(mounted, 'nothing')
+    expect(mounted.get('[role="alert"]').text()).toContain('kept')
+  })
+})
