@@ -56,6 +56,8 @@ export type Facts = {
   readonly paperNeverFirm: readonly string[]
   readonly venueHumidity: number
   readonly venueSoftMin: number | null
+  /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
+  readonly laidTooEarly: readonly { readonly name: string, readonly covering: string, readonly from: Moment }[]
   readonly timetableProblem: string | null
   readonly startBy: Moment | null
   readonly atVenueBy: Moment | null
@@ -147,6 +149,8 @@ const RULES: readonly Rule[] = [
     ({ roomHumidity }) => `Set in the oven, but soft again in a room at ${percent(roomHumidity)}: box each load airtight as soon as it is cool.`),
   rule('venue-softens', 'deliver', 'look', ({ venueSoftMin }) => venueSoftMin !== null && venueSoftMin < VENUE_NEEDS_MIN,
     ({ venueSoftMin, venueHumidity }) => `At the venue's ${percent(venueHumidity)} the sails go soft in about ${printDuration(venueSoftMin!)}. Place them last, keep the rest boxed.`),
+  rule('laid-too-early', 'timetable', 'look', ({ laidTooEarly }) => laidTooEarly.length > 0,
+    ({ laidTooEarly }) => laidTooEarly.map(({ name, covering, from }) => `${name} on ${covering} goes soft: not on the cake before ${dayClockText(from)}. Place it there, or put a thin film of fat between.`).join(' ')),
   rule('road-softens', 'deliver', 'look', ({ roadSoftMin, roadMin }) => roadSoftMin !== null && roadSoftMin < roadMin + 30,
     ({ roadSoftMin }) => `In the car's air the sails on the cake go soft in about ${printDuration(roadSoftMin!)}. Dry the car's air, or place them at the venue.`),
   rule('feet-wet', 'arrange', 'look', ({ feetOnWet }) => feetOnWet.length > 0,

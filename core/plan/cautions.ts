@@ -1,5 +1,5 @@
 import { extentMm, leanDeg, stackHeightMm, type BoxFit, type Tier } from '../cake'
-import { HOLDER_ROOM_MM, judge, type Caution, type ColourFault } from '../care'
+import { HOLDER_ROOM_MM, judge, type Caution, type ColourFault, type Facts } from '../care'
 import type { Bouquet } from '../compose'
 import type { DryingEstimate } from '../dry'
 import { coveringOf } from '../material'
@@ -34,6 +34,7 @@ type CautionInputs = {
   readonly drying: DryingEstimate
   readonly tooBig: number
   readonly neverFirm: readonly string[]
+  readonly laidTooEarly: Facts['laidTooEarly']
   readonly noDiscs: boolean
   readonly hasDecoration: boolean
   readonly skewered: boolean
@@ -57,7 +58,7 @@ function narrowLedgeOf(bouquets: readonly Bouquet[], stack: Arrangement['stack']
 }
 
 /** What is to be known of a plan, from the facts of its stages. */
-export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, colourFaults, supplies, timetable, drying, tooBig, neverFirm, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
+export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, cakeFacts, usedDyes, fit, mixDifference, colourFaults, supplies, timetable, drying, tooBig, neverFirm, laidTooEarly, noDiscs, hasDecoration, skewered }: CautionInputs): readonly Caution[] {
   const { commission, now, units } = inputs
   const { brief } = commission
   const { cake } = chosenOption(commission)
@@ -110,6 +111,7 @@ export function cautionsFor({ inputs, arrangement, paperwork, groups, accents, c
     chanceOfSetting: drying.chanceOfSetting.value,
     setsAtAll: drying.ready.set.median !== null,
     paperNeverFirm: neverFirm,
+    laidTooEarly,
     venueHumidity: brief.venue.humidity,
     venueSoftMin: drying.venueSoftMin,
     timetableProblem: timetableWords(timetable),

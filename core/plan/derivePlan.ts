@@ -23,8 +23,8 @@ import { allSheets, cuttingStage, ownWork } from './cutting'
 import { dishStage } from './dishes'
 import { chosenOption, type Commission, type PaperDecoration, type SailSweep } from './commission'
 import type { Plan, PlanInputs } from './plan'
-import { makingOf, neverFirmOf, slowingOf } from './making'
-import { onTheCakeStage } from './onTheCake'
+import { makingOf, neverFirmOf, slowingOf, type Slowing } from './making'
+import { laidTooEarlyOf, onTheCakeStage } from './onTheCake'
 import { paperworkStage, type Paperwork } from './paperwork'
 import { remember } from './remember'
 import { roadWorking } from './road'
@@ -168,6 +168,7 @@ const rememberStages = () => ({
   dishes: remember(dishStage),
   dry: remember(dryStage),
   slowing: remember(slowingOf),
+  making: remember(({ made, slowing }: { readonly made: Paperwork, readonly slowing: Slowing }) => makingOf(made, slowing)),
   remedies: remember(({ room, ovenC }: { readonly room: Climate, readonly ovenC: number }) => dryingRemedies(RICE_FILM, room, ovenC)),
   onTheCake: remember(onTheCakeStage),
   schedule: remember(scheduleStage),
@@ -203,14 +204,14 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const groups = stages.cutting({ work: [...paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), ...ownPieces.map((own) => ownWork(own))], tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const slowing = stages.slowing(brief.workroom)
-  const making = paperwork.filter(({ elements }) => elements.length > 0).map((made) => makingOf(made, slowing))
+  const making = paperwork.filter(({ elements }) => elements.length > 0).map((made) => stages.making({ made, slowing }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
   const { fit, finished, remedies } = fitting(cake, brief.box, arrangement, { sailsOn: brief.completion === 'beforeDriving', tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, paperwork)
   const { mix, ladder, dyes } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps, shelf: workshop.dyes, trials: workshop.dyeTrials })
   const { cutList, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count })
   const bath = stages.bath({ dyes, pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
   const dishes = stages.dishes({
-    coloured: wanted.flatMap(({ id, technique, colouring, finishes }, at) => { const { name, paper, classes, liquids, cutting, elements } = paperwork[at]!; return elements.length > 0 ? [{ decoration: { id, technique, colouring, finishes }, made: { name, paper, classes, liquids, cutting } }] : [] }),
+    coloured: wanted.flatMap(({ id, technique, colouring, finishes }, at) => { const made = paperwork[at]!; return made.elements.length > 0 ? [{ decoration: { id, technique, colouring, finishes }, made }] : [] }),
     groups: groups.filter(({ colour: all }) => all !== null).map(({ parts, colour: all, sheets, format, paper }) => ({ parts, colour: all, sheets, format, paper })), shelf: workshop.dyes, trials: workshop.dyeTrials, tray: colour.tray, limits: brief.limits,
   })
   const { airC, humidity } = brief.transport
@@ -227,7 +228,8 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
-  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, neverFirm: neverFirmOf(paperwork, slowing), noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
+  const onTheCake = stages.onTheCake({ coverings: cake.tiers.map(({ covering }) => covering), air: brief.venue, eventAt: valueOf(parseMoment(brief.eventAt)) })
+  const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, neverFirm: neverFirmOf(paperwork, slowing), laidTooEarly: laidTooEarlyOf(onTheCake, paperwork, timetable.ok ? timetable.value.slots : []), noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const uses = dyeUses(workshop.dyes, bath, dishes.dishes)
   const cost = costOf(supplies, allSheets(groups), sumOf('colour', 'volume', 'dyes added up', uses.map(({ ml }) => ml)), work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
@@ -235,7 +237,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
     arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
-    onTheCake: stages.onTheCake({ coverings: cake.tiers.map(({ covering }) => covering), air: brief.venue, eventAt: valueOf(parseMoment(brief.eventAt)) }), loads, work, timetable, skewers, cautions,
+    onTheCake, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

@@ -2,6 +2,8 @@
 import { paperSheet, stiffOnCake, type Climate } from '../dry'
 import { coveringOf, type CoveringId } from '../material'
 import type { Moment } from '../quantity'
+import type { Slot } from '../schedule'
+import type { Paperwork } from './paperwork'
 
 /** A tier with what stands or lies on it: minutes it stays stiff, null for two days and more, and the earliest hour to place it. */
 export type OnTier = { readonly tier: number, readonly covering: string, readonly standingMin: number | null, readonly lyingMin: number | null, readonly placeFrom: Moment | null }
@@ -12,6 +14,15 @@ const SHOWN_MIN = 4 * 60
 const WAFER = paperSheet('wafer', 0.35)
 
 type OnTheCakeInputs = { readonly coverings: readonly CoveringId[], readonly air: Climate, readonly eventAt: Moment }
+
+/** Decorations that are set on the cake in the workshop earlier than their tier lets them stay stiff. */
+export function laidTooEarlyOf(tiers: readonly OnTier[], made: readonly Pick<Paperwork, 'id' | 'name' | 'onTheCake' | 'elements'>[], slots: readonly Slot[]): readonly { readonly name: string, readonly covering: string, readonly from: Moment }[] {
+  return made.filter(({ onTheCake, elements }) => onTheCake && elements.length > 0).flatMap(({ id, name, elements }) => {
+    const on = tiers[elements[0]!.tier]
+    const laid = slots.filter(({ task }) => task?.startsWith(`${id}-`)).at(-1)
+    return on && on.placeFrom !== null && laid && laid.from < on.placeFrom ? [{ name: name.toLowerCase(), covering: on.covering, from: on.placeFrom }] : []
+  })
+}
 
 /** Every tier, the lowest first. */
 export const onTheCakeStage = ({ coverings, air, eventAt }: OnTheCakeInputs): readonly OnTier[] => coverings.map((id, tier): OnTier => {

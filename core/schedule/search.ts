@@ -25,14 +25,17 @@ function leadTimes({ job: { tasks }, before }: PreparedJob): ReadonlyMap<string,
 
 const ranked = (ids: readonly string[]): ReadonlyMap<string, number> => new Map(ids.map((id, at) => [id, at]))
 
-/** Orders to begin with: by what must go before, as the tasks are listed back to front, group by group, and the short ones of each first. */
+/** Orders to begin with: by what must go before, as the tasks are listed back to front, group by group, those first that take units or that give them free, and the short ones first. */
 function firstOrders(job: PreparedJob): readonly (readonly string[])[] {
   const lead = leadTimes(job)
   const { tasks } = job.job
   const byLead = [...tasks].sort((one, other) => lead.get(other.id)! - lead.get(one.id)!)
   const groups = [...new Set(tasks.map(({ group }) => group))].sort((one, other) => Math.max(...tasks.filter(({ group }) => group === other).map(({ id }) => lead.get(id)!)) - Math.max(...tasks.filter(({ group }) => group === one).map(({ id }) => lead.get(id)!)))
   const byGroup = groups.flatMap((group) => tasks.filter((task) => task.group === group).reverse())
-  return [byLead, [...tasks].reverse(), byGroup, [...tasks].sort((one, other) => one.durationMin - other.durationMin)].map((order) => order.map(({ id }) => id))
+  const ends = (task: Task): number => job.ends.get(task.id)?.length ?? 0
+  const begins = (task: Task): number => job.begins.get(task.id)?.length ?? 0
+  const byUnits = (sign: number): readonly Task[] => [...byLead].sort((one, other) => sign * (begins(other) - ends(other) - begins(one) + ends(one)))
+  return [byLead, [...tasks].reverse(), byGroup, byUnits(1), byUnits(-1), [...tasks].sort((one, other) => one.durationMin - other.durationMin)].map((order) => order.map(({ id }) => id))
 }
 
 /** A search that can be gone on with: the best schedule so far. */

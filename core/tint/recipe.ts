@@ -37,6 +37,20 @@ const LEAST_DROPS = 0.01
  * @see Levenberg 1944, Marquardt 1963
  */
 export function recipeFor(targetHex: string, dyes: readonly Dye[], sheet: ColouredSheet = SOAKED_FILM): Recipe {
+  const key = JSON.stringify([targetHex.toLowerCase(), dyes, sheet])
+  const kept = known.get(key)
+  if (kept) return kept
+  const recipe = searchRecipe(targetHex, dyes, sheet)
+  if (known.size >= MOST_KNOWN) known.clear()
+  known.set(key, recipe)
+  return recipe
+}
+
+/** Recipes that were found, since most edits leave colours alone. */
+const known = new Map<string, Recipe>()
+const MOST_KNOWN = 400
+
+function searchRecipe(targetHex: string, dyes: readonly Dye[], sheet: ColouredSheet): Recipe {
   const target = hexOklab(targetHex)
   const most = mostDropsFor(sheet)
   const wanted = hexBands(targetHex).map((light, band) => absorptionFor(sheet, band, Math.max(light, DARKEST)))

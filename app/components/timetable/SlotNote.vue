@@ -13,7 +13,8 @@ const why = computed(() => reasonWords(props.work, props.timetable))
 const isPinned = computed(() => props.work.task !== null && props.work.task in option.value.pins)
 /** It was put where nobody works, or where hands are at something else. */
 const noHands = computed(() => props.timetable.reasons.find(({ task }) => task === props.work.task)?.reason.kind === 'hands')
-const isUnkept = computed(() => props.work.task !== null && props.timetable.unkeptPins.includes(props.work.task))
+/** The plan comes a little after the edit that lets it go. */
+const isUnkept = computed(() => isPinned.value && props.timetable.unkeptPins.includes(props.work.task!))
 
 const pin = (): void => { const { task, from } = props.work; editOption('keep at this hour', ({ pins }) => { pins[task!] = from }) }
 const release = (): void => { const { task } = props.work; editOption('let it move', (draft) => { draft.pins = Object.fromEntries(Object.entries(draft.pins).filter(([id]) => id !== task)) }) }

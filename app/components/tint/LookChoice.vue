@@ -9,7 +9,7 @@ const look = useLook()
 
 <template>
   <RadioGroup v-model="look" class="flex flex-wrap items-center gap-1.5" data-testid="look">
-    <RadioGroupLabel class="mr-1 text-[0.88rem] text-ink-soft">Dried, seen</RadioGroupLabel>
+    <RadioGroupLabel as="p" class="mr-1 text-[0.88rem] text-ink-soft">Dried, seen</RadioGroupLabel>
     <RadioGroupOption v-for="each in LOOKS" :key="each" v-slot="{ checked }" :value="each" as="template">
       <button type="button" class="min-h-9 rounded-full px-3.5 text-[0.9rem]" :class="checked ? 'bg-night text-night-ink' : 'bg-paper-deep hover:bg-line'">{{ LOOK_WORDS[each] }}</button>
     </RadioGroupOption>

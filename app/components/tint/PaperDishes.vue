@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
 import { DROP_ML } from '#core/material'
 import { printQuantity } from '#core/quantity'
+import { colourNeeds } from '#core/supply'
 import { CARRIER_WORDS, COLOURING_WORDS, colourWords, DISH_KEEPS, seenHex, type Dish } from '#core/tint'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -51,6 +52,7 @@ function merge(dish: Dish): void {
   const ids = oneColoured(dish).map(({ id }) => id)
   editOption('mix two dishes as one', ({ paperwork }) => { for (const each of paperwork) if (ids.includes(each.id)) { each.colour = target; each.run.tail = target } })
 }
+const needs = computed(() => colourNeeds(plan.value.dishes.dishes, plan.value.paperwork))
 const VISIBLE = 0.02
 </script>
 
@@ -72,6 +74,7 @@ const VISIBLE = 0.02
         </div>
       </li>
     </ol>
+    <p v-if="needs.length > 0" class="mt-3 text-[0.92rem]" data-testid="colour-needs">Besides dye: <template v-for="({ name, amount }, at) in needs" :key="name">{{ at > 0 ? ', ' : '' }}<FigureLink :working="amount" /> {{ name }}</template>.</p>
     <p v-if="plan.dishes.bare.length > 0" class="mt-3 text-[0.9rem] text-ink-soft">Left bare: {{ plan.dishes.bare.join(', ').toLowerCase() }}.</p>
   </section>
 </template>
