@@ -38,6 +38,8 @@ const chosen = ref<Slot | null>(null)
 const noted = computed(() => timetable.value?.slots.find(({ id }) => id === chosen.value?.id) ?? timetable.value?.slots.find(({ task }) => task !== null && task === chosen.value?.task) ?? null)
 const put = (task: string, at: number): void => editOption('put work at an hour', ({ pins }) => { pins[task] = at }, `pin ${task}`)
 const pinned = computed(() => Object.keys(option.value.pins).length)
+const readyEarlier = (minutes: number): void => studio.edit('ready earlier', ({ workshop: { pace } }) => { pace.aheadMin = Math.min(MOST_AHEAD_MIN, pace.aheadMin + minutes) })
+const MOST_AHEAD_MIN = paceSchema.shape.aheadMin.maxValue!
 const print = (): void => window.print()
 
 async function saveCalendar(): Promise<void> {
@@ -60,7 +62,7 @@ async function saveCalendar(): Promise<void> {
       <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.</p>
       <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">{{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put {{ pinned === 1 ? 'it' : 'them' }}. <button type="button" class="figure-link" @click="editOption('let all move', (each) => { each.pins = {} })">let all move</button></p>
     </template>
-    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]"><RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" /></div>
+    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]"><RiskNote v-if="timetable" :timetable="timetable" @ahead="readyEarlier" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" /></div>
     <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
       <section v-if="timetable" class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
         <div v-for="{ day, slots } in agenda" :key="day">

@@ -24,6 +24,7 @@ const MOST_LAYOUTS = 24
 const WEEKS_SHARED = 6
 /** Orders of work tried while the timetable is looked at. */
 const THOROUGH_WALKS = 60
+const CLOSER_AFTER_MS = 500
 
 /** A stretch of time that another commission takes, and which. */
 type OtherHours = Stretch & { readonly name: string }
@@ -60,9 +61,10 @@ export const useStudio = defineStore('studio', () => {
   /** The timetable is looked at: after each quick answer a better one is looked for, and its risk. */
   const isThorough = ref(false)
   let isThoroughAsked = false
+  let closerTimer = 0
   const question = (walks?: number): PlanInputs => ({ ...state.value!, now: now.value, units: preferences.units, nested: nested.value, others: others.value.map(({ from, to }) => ({ from, to })), ...walks !== undefined && { walks } })
   function lookCloser(): void {
-    if (!isThorough.value || isThoroughAsked || !state.value) return
+    if (!isThorough.value || isThoroughAsked || isPlanning.value || !state.value) return
     isThoroughAsked = true
     ask(question(THOROUGH_WALKS))
   }
@@ -74,7 +76,9 @@ export const useStudio = defineStore('studio', () => {
     editedSincePlan = false
     plan.value = answer
     isPlanning.value = false
-    lookCloser()
+    // Edits that follow one another are not kept waiting by a closer look.
+    window.clearTimeout(closerTimer)
+    closerTimer = window.setTimeout(lookCloser, CLOSER_AFTER_MS)
   }, (reason) => {
     isPlanning.value = false
     notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`

@@ -4,7 +4,7 @@
  */
 import { kelvin, latentHeatJkg, radiationWm2K, saturationPa, vapourConductance, type Surroundings } from './air'
 import { moistureOf, READINESS, type Readiness } from './readiness'
-import { activityAt, moistureAt, REWETTING_SHARE } from './sorption'
+import { activityAt, glycerinWater, moistureAt, REWETTING_SHARE } from './sorption'
 
 /** A sheet of paper as the drying sees it. `porosity` multiplies how easily vapour passes: 1 for clear film, 30 for porous wafer. */
 export type Sheet = { readonly thicknessMm: number, readonly densityKgM3: number, readonly porosity: number }
@@ -27,6 +27,8 @@ export type DryingCase = {
   readonly roomC: number
   /** Stop looking after this many hours. */
   readonly horizonH: number
+  /** Glycerin in the sheet, g per g dry starch; none unless it was conditioned. */
+  readonly glycerinGG?: number
 }
 
 const PERMEABILITY = 2.5e-13
@@ -44,13 +46,37 @@ export type SheetWater = { readonly moisture: number, readonly slow: number }
 
 export const dryMassKgM2 = ({ thicknessMm, densityKgM3 }: Sheet): number => densityKgM3 * thicknessMm / 1000
 
+type Face = { readonly activity: number, readonly wet: boolean, readonly bound: number }
+
 /** How the sheet's water is spread at a temperature: activity at its face, and whether water stands free on it. */
-function faceOf({ moisture, slow }: SheetWater, celsius: number, heldShare: number): { activity: number, wet: boolean, bound: number } {
+function faceOf(water: SheetWater, celsius: number, heldShare: number, glycerinGG: number): Face {
+  if (glycerinGG > 0) return conditionedFace(water, celsius, heldShare, glycerinGG)
+  const { moisture, slow } = water
   const quick = (moisture - SLOW_SHARE * slow) / (1 - SLOW_SHARE)
   const full = heldShare * moistureAt(1, celsius)
   const wet = quick >= full
   const held = wet ? full : Math.max(quick, 0)
   return { activity: wet ? 1 : activityAt(held / heldShare, celsius), wet, bound: (1 - SLOW_SHARE) * held + SLOW_SHARE * slow }
+}
+
+/** With glycerin there is no water that stands quite free: the more, the nearer to it. */
+const NEARLY_FREE = 0.985
+/** Water's ease of moving grows with glycerin as with so much water. */
+const GLYCERIN_EASES = 0.36
+
+/** The same for a sheet with glycerin, which holds water of its own: by halving, since starch and glycerin share one activity. */
+function conditionedFace({ moisture, slow }: SheetWater, celsius: number, heldShare: number, glycerinGG: number): Face {
+  const heldAt = (activity: number): number => (1 - SLOW_SHARE) * heldShare * moistureAt(activity, celsius) + SLOW_SHARE * slow + glycerinWater(activity, glycerinGG)
+  let [low, high] = [0, NEARLY_FREE]
+  for (let halving = 0; halving < 40; halving += 1) {
+    const middle = (low + high) / 2
+    if (heldAt(middle) < moisture) low = middle
+    else high = middle
+  }
+  const wet = heldAt(NEARLY_FREE) <= moisture
+  const activity = wet ? 1 : (low + high) / 2
+  const bound = (1 - SLOW_SHARE) * heldShare * moistureAt(Math.min(activity, NEARLY_FREE), celsius) + SLOW_SHARE * slow + glycerinGG * GLYCERIN_EASES + glycerinWater(Math.min(activity, NEARLY_FREE), glycerinGG)
+  return { activity, wet, bound }
 }
 
 /** How much faster water moves in moist, warm starch than at 0.13 g/g and 22 °C. */
@@ -62,11 +88,11 @@ const sheetResistance = (sheet: Sheet, openFaces: number, bound: number, celsius
   sheet.thicknessMm / 1000 / (3 * openFaces) / (PERMEABILITY * sheet.porosity * quickening(bound, celsius, PERMEABILITY_KELVIN))
 
 /** Vapour leaving each open face, kg/(m² s), at the surface temperature where the heat that comes in pays for it. */
-export function faceFlux(sheet: Sheet, water: SheetWater, air: Surroundings, heldShare = 1): { fluxKgM2s: number, surfaceC: number } {
+export function faceFlux(sheet: Sheet, water: SheetWater, air: Surroundings, heldShare = 1, glycerinGG = 0): { fluxKgM2s: number, surfaceC: number } {
   const conductance = vapourConductance(air.convectionWm2K, air.airC)
   const heatWm2K = air.openFaces * (air.convectionWm2K + radiationWm2K(air.airC)) + air.backWm2K
   const fluxAt = (surfaceC: number): number => {
-    const { activity, wet, bound } = faceOf(water, surfaceC, heldShare)
+    const { activity, wet, bound } = faceOf(water, surfaceC, heldShare, glycerinGG)
     const resistance = wet ? 0 : sheetResistance(sheet, air.openFaces, bound, surfaceC)
     return (activity * saturationPa(surfaceC) - air.vapourPa) / (1 / conductance + resistance)
   }
@@ -82,10 +108,11 @@ export function faceFlux(sheet: Sheet, water: SheetWater, air: Surroundings, hel
   return { fluxKgM2s: fluxAt(surfaceC), surfaceC }
 }
 
-/** The slow water's pull towards balance with the face, per second. */
-function slowRate(water: SheetWater, celsius: number, heldShare: number): number {
-  const { activity, bound } = faceOf(water, celsius, heldShare)
-  return (heldShare * moistureAt(activity, celsius) - water.slow) / (SLOW_HOURS * 3600) * quickening(bound, celsius, SLOW_KELVIN)
+/** The slow water after so many seconds: it creeps towards balance with the face, and never beyond it. */
+function slowAfter(water: SheetWater, celsius: number, heldShare: number, glycerinGG: number, seconds: number): number {
+  const { activity, bound } = faceOf(water, celsius, heldShare, glycerinGG)
+  const balance = heldShare * moistureAt(activity, celsius)
+  return balance + (water.slow - balance) * Math.exp(-seconds * quickening(bound, celsius, SLOW_KELVIN) / (SLOW_HOURS * 3600))
 }
 
 const LARGEST_STEP_S = 600
@@ -93,16 +120,16 @@ const SMALLEST_STEP_S = 0.5
 const MOISTURE_PER_STEP = 0.004
 
 /** One step of the sheet's water, linearised so that it cannot overshoot its balance with the air. */
-function stepWater(sheet: Sheet, air: Surroundings, water: SheetWater, heldShare: number): { next: SheetWater, seconds: number } {
+function stepWater(sheet: Sheet, air: Surroundings, water: SheetWater, heldShare: number, glycerinGG = 0): { next: SheetWater, seconds: number } {
   const perMoisture = air.openFaces / dryMassKgM2(sheet)
-  const { fluxKgM2s, surfaceC } = faceFlux(sheet, water, air, heldShare)
+  const { fluxKgM2s, surfaceC } = faceFlux(sheet, water, air, heldShare, glycerinGG)
   const rate = -fluxKgM2s * perMoisture
   const nudge = Math.max(1e-5, water.moisture * 1e-4)
-  const nudged = -faceFlux(sheet, { ...water, moisture: water.moisture + nudge }, air, heldShare).fluxKgM2s * perMoisture
+  const nudged = -faceFlux(sheet, { ...water, moisture: water.moisture + nudge }, air, heldShare, glycerinGG).fluxKgM2s * perMoisture
   const slope = Math.min(0, (nudged - rate) / nudge)
   const allowed = water.moisture > 0.5 ? MOISTURE_PER_STEP * 5 : MOISTURE_PER_STEP
   const seconds = Math.min(LARGEST_STEP_S, Math.max(SMALLEST_STEP_S, allowed / Math.max(Math.abs(rate), 1e-12)))
-  const slow = water.slow + seconds * slowRate(water, surfaceC, heldShare)
+  const slow = slowAfter(water, surfaceC, heldShare, glycerinGG, seconds)
   return { seconds, next: { moisture: water.moisture + seconds * rate / (1 - seconds * slope), slow: Math.max(0, slow) } }
 }
 
@@ -113,14 +140,14 @@ const shareOfWay = (from: number, to: number, mark: number): number => from === 
  * Walks a sheet from wet to as dry as the air lets it.
  * @returns the curve, and the median minutes to each state; null for a state not reached within the horizon
  */
-export function dryingCurve({ sheet, startMoisture, surroundings, roomC, horizonH }: DryingCase): DryingCurve {
-  const marks = READINESS.map((state) => ({ state, moisture: moistureOf(state, roomC) }))
+export function dryingCurve({ sheet, startMoisture, surroundings, roomC, horizonH, glycerinGG = 0 }: DryingCase): DryingCurve {
+  const marks = READINESS.map((state) => ({ state, moisture: moistureOf(state, roomC, glycerinGG) }))
   const reachedMin: Record<Readiness, number | null> = { touch: null, handle: null, firm: null, set: null }
   const points: CurvePoint[] = [{ minute: 0, moisture: startMoisture }]
   let water: SheetWater = { moisture: startMoisture, slow: PACKET_MOISTURE }
   let minute = 0
   while (minute < horizonH * 60 && !(reachedMin.set !== null && minute > reachedMin.set * 1.15)) {
-    const step = stepWater(sheet, typeof surroundings === 'function' ? surroundings(minute) : surroundings, water, 1)
+    const step = stepWater(sheet, typeof surroundings === 'function' ? surroundings(minute) : surroundings, water, 1, glycerinGG)
     for (const { state, moisture } of marks) {
       if (reachedMin[state] === null && step.next.moisture <= moisture) {
         reachedMin[state] = minute + step.seconds / 60 * shareOfWay(water.moisture, step.next.moisture, moisture)

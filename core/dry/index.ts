@@ -8,3 +8,4 @@ export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } 
 export { moistureAfter, paperSheet } from './paperSheet'
 export { dryingRemedies, type DryingRemedy } from './remedies'
 export { activityBetween, stiffOnCake } from './onCake'
+export { panMin } from './pan'

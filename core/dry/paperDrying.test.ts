@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dryingRemedies, moistureAfter, moved, onMat, paperSheet, standingFree, dryingCurve, PACKET_MOISTURE, AIR_MOTIONS, type AirMotion } from '.'
+import { AIR_MOTIONS, dryingCurve, dryingRemedies, moistureAfter, moistureOf, moved, onMat, PACKET_MOISTURE, panMin, paperSheet, READINESS, softeningKelvin, standingFree, type AirMotion } from '.'
 import { uptakeGG } from './soak'
+import { glycerinWater, moistureAt } from './sorption'
 
 const hours = (minutes: number | null): number => minutes === null ? Infinity : minutes / 60
 const wafer = paperSheet('wafer', 0.3)
@@ -77,4 +78,34 @@ describe('what happens at 75 %', () => {
     const [asItIs, ...others] = dry
     others.forEach(({ setMin, gainedMin }) => expect(gainedMin).toBeCloseTo(asItIs!.setMin! - setMin!, 9))
   })
+})
+
+describe('paper with glycerin', () => {
+  const balance = (humidity: number, glycerinGG: number): number => moistureAt(humidity, 22) + glycerinWater(humidity, glycerinGG)
+  it.each([[0, 58], [0.05, 40], [0.1, 25], [0.15, 13], [0.2, 2], [0.3, -14]])('of %d g/g stands %d kelvin above softening at 50 %%', (glycerinGG, margin) => expect(softeningKelvin(balance(0.5, glycerinGG), glycerinGG) - 295.15).toBeCloseTo(margin, 0))
+  it('its marks are where its softening says', () => fc.assert(fc.property(fc.double({ min: 0, max: 0.1, noNaN: true }), (glycerinGG) => {
+    for (const state of READINESS) { const moisture = moistureOf(state, 22, glycerinGG); if (moisture > 0) expect(softeningKelvin(moisture, glycerinGG)).toBeCloseTo(295.15 + { touch: -8, handle: 15, firm: 30, set: 40 }[state], 6) }
+  })))
+  it('a wrap dries to the touch before a fan and stays flexible, down to its balance with the air', () => {
+    const sheet = paperSheet('wafer', 0.28)
+    const { reachedMin, points } = dryingCurve({ sheet, startMoisture: moistureAfter(sheet, 1), surroundings: moved(onMat({ airC: 22, humidity: 0.475 }), 'fan'), roomC: 22, horizonH: 24, glycerinGG: 0.2 })
+    expect(reachedMin.touch).toBeGreaterThan(20)
+    expect(reachedMin.touch).toBeLessThan(180)
+    expect([reachedMin.handle, reachedMin.set]).toEqual([null, null])
+    expect(points.at(-1)!.moisture).toBeCloseTo(balance(0.475, 0.2), 2)
+  })
+  it('a little of it sets later than none, and is never quicker in damper air', () => fc.assert(fc.property(fc.double({ min: 0.3, max: 0.5, noNaN: true }), fc.double({ min: 0.01, max: 0.1, noNaN: true }), (humidity, damper) => {
+    const sheet = paperSheet('wafer', 0.3)
+    const handle = (share: number, glycerinGG: number): number => hours(dryingCurve({ sheet, startMoisture: moistureAfter(sheet, 0.5), surroundings: onMat({ airC: 22, humidity: share }), roomC: 22, horizonH: 96, glycerinGG }).reachedMin.handle)
+    expect(handle(humidity, 0.05)).toBeGreaterThanOrEqual(handle(humidity, 0))
+    expect(handle(humidity + damper, 0.05)).toBeGreaterThanOrEqual(handle(humidity, 0.05))
+  }), { numRuns: 10 }))
+})
+
+describe('in the pan', () => {
+  it.each([[2, 62], [3, 92], [4, 122]])('%d g/dm² take %d s at 140 °C', (water, seconds) => expect(panMin(wafer, water, 140, 22) * 60).toBeCloseTo(seconds, 0))
+  it('takes about twice as long at 120 °C, and longer for more water', () => fc.assert(fc.property(fc.double({ min: 0.5, max: 6, noNaN: true }), fc.double({ min: 0.1, max: 3, noNaN: true }), (water, more) => {
+    expect(panMin(wafer, water, 120, 22) / panMin(wafer, water, 140, 22)).toBeGreaterThan(1.7)
+    expect(panMin(wafer, water + more, 140, 22)).toBeGreaterThan(panMin(wafer, water, 140, 22))
+  })))
 })

@@ -14,14 +14,17 @@ const STARCH_TG_K = 502
 const WATER_TG_K = 136
 const WATER_WEIGHT = 5.2
 
-/** Softening temperature of starch holding X g water per g, kelvin. @see Gordon & Taylor 1952 */
-export function softeningKelvin(moisture: number): number {
-  const weighted = WATER_WEIGHT * moisture
-  return (STARCH_TG_K + weighted * WATER_TG_K) / (1 + weighted)
+const GLYCERIN_TG_K = 193
+const GLYCERIN_WEIGHT = 2.6
+
+/** Softening temperature of starch holding so much water and glycerin, g per g, kelvin. @see Gordon & Taylor 1952 */
+export function softeningKelvin(moisture: number, glycerinGG = 0): number {
+  const [water, glycerin] = [WATER_WEIGHT * moisture, GLYCERIN_WEIGHT * glycerinGG]
+  return (STARCH_TG_K + water * WATER_TG_K + glycerin * GLYCERIN_TG_K) / (1 + water + glycerin)
 }
 
 /** The moisture at which a state is reached in a room of this warmth: the inverse of the softening temperature. */
-export function moistureOf(state: Readiness | 'softAgain', roomC: number): number {
+export function moistureOf(state: Readiness | 'softAgain', roomC: number, glycerinGG = 0): number {
   const target = kelvin(roomC) + MARGIN_K[state]
-  return (STARCH_TG_K - target) / (WATER_WEIGHT * (target - WATER_TG_K))
+  return (STARCH_TG_K - target + GLYCERIN_WEIGHT * glycerinGG * (GLYCERIN_TG_K - target)) / (WATER_WEIGHT * (target - WATER_TG_K))
 }

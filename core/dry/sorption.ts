@@ -21,6 +21,9 @@ export function moistureAt(activity: number, celsius: number): number {
   return monolayer(celsius) * c * ka / ((1 - ka) * (1 - ka + c * ka))
 }
 
+/** Water that glycerin holds besides, g per g dry starch. @param glycerinGG glycerin, g per g dry starch; nearly an ideal solution */
+export const glycerinWater = (activity: number, glycerinGG: number): number => glycerinGG === 0 ? 0 : 0.235 * glycerinGG * activity / (1 - activity)
+
 /** The activity that holds a moisture while drying: the inverse of `moistureAt`, never above 1. */
 export function activityAt(moisture: number, celsius: number): number {
   if (moisture <= 0) return 0

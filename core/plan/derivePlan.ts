@@ -237,7 +237,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
     arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
-    onTheCake, loads, work, timetable, skewers, cautions,
+    slowing, onTheCake, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],

@@ -63,6 +63,9 @@ describe('what if', () => {
     const [quick, thorough] = [planner(inputs), planner({ ...inputs, walks: 40 })].map(timetableOf)
     expect(thorough!.startBy).toBeGreaterThanOrEqual(quick!.startBy)
     expect(quick!.risk).toBeNull()
-    expect(thorough!.risk!.chance.value).toBeGreaterThan(0)
+    const { chance, sure } = thorough!.risk!
+    expect(chance.value).toBeGreaterThan(0)
+    if (chance.value >= 0.9) expect(sure).toBeNull()
+    else if (sure) { expect(sure.chance).toBeGreaterThanOrEqual(0.9); expect(sure.startBy).toBeLessThanOrEqual(thorough!.startBy) }
   })
 })

@@ -1,5 +1,5 @@
 /** From decorations to steps of work: hands, rests as this room lets paper dry, what they occupy. */
-import { dryingCurve, moistureAfter, onMat, paperSheet, standingFree, type Climate } from '../dry'
+import { dryingCurve, moistureAfter, moved, onMat, paperSheet, standingFree, type Climate } from '../dry'
 import { derive, found, starting, type Working } from '../quantity'
 import type { Making, MakingStep } from '../schedule'
 import { MOULD_WORDS } from '../technique'
@@ -13,13 +13,21 @@ const DRYING_FROM_MIN = 20
 const HORIZON_H = 96
 
 /** How many times as long paper takes in a room as usual: till it can be handled, till it stands firm. None where it never does. */
-export type Slowing = { readonly handle: number | null, readonly firm: number | null }
+export type Slowing = {
+  readonly handle: number | null
+  readonly firm: number | null
+  /** Minutes until paper with glycerin, before a fan, is dry to the touch; none where it never is. It stays flexible. */
+  readonly conditionedTouchMin: number | null
+}
 
 /** A petal brushed barely damp, standing free; a sail washed on one face, lying. @see core/dry/paperDrying.test */
 const CASES = {
   handle: { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 0.4, surroundings: standingFree },
   firm: { sheet: paperSheet('wafer', 0.3), waterGPerDm2: 1, surroundings: onMat },
 } as const
+
+/** A sheet brushed with conditioner on a mat, a fan on it. */
+const CONDITIONED = { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 1, glycerinGG: 0.2 } as const
 
 /** How a room slows drying against the one that usual rests are told for. */
 export function slowingOf(room: Climate): Slowing {
@@ -28,11 +36,13 @@ export function slowingOf(room: Climate): Slowing {
     return dryingCurve({ sheet, startMoisture: moistureAfter(sheet, waterGPerDm2), surroundings: surroundings(air), roomC: air.airC, horizonH: HORIZON_H }).reachedMin[state]
   }
   const ratio = (state: 'handle' | 'firm'): number | null => { const here = minutes(state, room); return here === null ? null : here / minutes(state, USUAL_ROOM)! }
-  return { handle: ratio('handle'), firm: ratio('firm') }
+  const { sheet, waterGPerDm2, glycerinGG } = CONDITIONED
+  const wrap = dryingCurve({ sheet, startMoisture: moistureAfter(sheet, waterGPerDm2), surroundings: moved(onMat(room), 'fan'), roomC: room.airC, horizonH: HORIZON_H, glycerinGG })
+  return { handle: ratio('handle'), firm: ratio('firm'), conditionedTouchMin: wrap.reachedMin.touch }
 }
 
 /** A rest in this room; where paper never gets so far, the usual rest four times over, in an oven or a dry box. */
-export function restMin(usualMin: number, { handle, firm }: Slowing): number {
+export function restMin(usualMin: number, { handle, firm }: Pick<Slowing, 'handle' | 'firm'>): number {
   if (usualMin < DRYING_FROM_MIN) return usualMin
   const slowing = usualMin >= SETTING_FROM_MIN ? firm : handle
   return Math.round(usualMin * Math.min(NEVER, slowing ?? NEVER))

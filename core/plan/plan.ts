@@ -17,6 +17,7 @@ import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
 import type { CutGroup, Nested } from './cutting'
 import type { DishWork } from './dishes'
+import type { Slowing } from './making'
 import type { OnTier } from './onTheCake'
 import type { Paperwork } from './paperwork'
 import type { WireWork } from './wiring'
@@ -78,6 +79,8 @@ export type Plan = {
   readonly dryingWhenDamp: DryingEstimate
   /** Ways of drying the film compared, as it is first. */
   readonly dryingRemedies: readonly DryingRemedy[]
+  /** How this room dries paper. */
+  readonly slowing: Slowing
   /** How long paper stays stiff on each tier. */
   readonly onTheCake: readonly OnTier[]
   readonly loads: readonly FormerLoad[]

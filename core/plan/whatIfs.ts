@@ -18,7 +18,7 @@ const DAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Frid
 export const WHAT_IFS: readonly WhatIf[] = [
   { id: 'rain', words: 'it rains all week: 75 % in the workroom', remedy: false, applies: ({ commission }) => commission.brief.workroom.humidity < DAMP, change: ({ commission }) => { commission.brief.workroom.humidity = DAMP } },
   { id: 'alone', words: 'one pair of hands less', remedy: false, applies: ({ workshop }) => workshop.people > 1, change: ({ workshop }) => { workshop.people -= 1 } },
-  { id: 'ahead', words: 'ready half an hour earlier', remedy: true, applies: ({ workshop }) => workshop.pace.aheadMin <= 210, change: ({ workshop }) => { workshop.pace.aheadMin += 30 } },
+  { id: 'ahead', words: 'ready half an hour earlier', remedy: true, applies: ({ workshop }) => workshop.pace.aheadMin <= 600, change: ({ workshop }) => { workshop.pace.aheadMin += 30 } },
   { id: 'mat', words: 'one more mat', remedy: true, applies: (now) => sweepOf(now)?.drying.way === 'mat', change: ({ workshop }) => { workshop.mats.count += 1 } },
   { id: 'tray', words: 'one more tray', remedy: true, applies: (now) => sweepOf(now)?.drying.way === 'oven', change: ({ workshop }) => { workshop.trays.count += 1 } },
   { id: 'oven', words: 'a cool oven instead of the room', remedy: true, applies: (now) => sweepOf(now)?.drying.way === 'mat' && now.workshop.ovenPlaces > 0, change: (draft) => { sweepOf(draft)!.drying.way = 'oven' } },

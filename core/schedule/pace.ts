@@ -16,7 +16,7 @@ export const paceSchema = z.strictObject({
   coverMin: minutes('Cover a tier'),
   stackMin: minutes('Set a tier on the others'),
   photographMin: minutes('Photograph and hand over'),
-  aheadMin: minutes('Ready before guests look'),
+  aheadMin: z.number().min(0).max(2880).meta({ label: 'Ready before guests look', kind: 'duration' }),
 })
 
 export type Pace = z.infer<typeof paceSchema>

@@ -13,17 +13,16 @@ describe('the chance to be ready', () => {
     const work = chanceWork(seed, 4, 3)
     const found = searchSchedule(work, 1).best()
     if (!found.ok) return
-    for (const schedule of [found.value, smoothed(work, found.value)]) expect(riskOf(work, schedule, NEVER, 3, 1)).toMatchObject({ chance: 1, startForNinety: schedule.startBy, causes: [] })
+    for (const schedule of [found.value, smoothed(work, found.value)]) expect(riskOf(work, schedule, NEVER, 3, 1)).toEqual({ chance: 1, causes: [] })
   }), { numRuns: 60 }))
 
-  it('is a share, the same for the same seed, and whoever wants nine in ten never begins later', () => fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+  it('is a share, the same for the same seed', () => fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
     const work = chanceWork(seed, 4, 3)
     const found = searchSchedule(work, 1).best()
     if (!found.ok) return
     const risk = riskOf(work, found.value, STARTING_STRAYING, 40, seed)
     expect(risk.chance).toBeGreaterThanOrEqual(0)
     expect(risk.chance).toBeLessThanOrEqual(1)
-    expect(risk.startForNinety).toBeLessThanOrEqual(found.value.startBy)
     expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
     expect(riskOf(work, found.value, STARTING_STRAYING, 40, seed)).toEqual(risk)
   }), { numRuns: 40 }))

@@ -1,6 +1,6 @@
 /** How likely it is to be ready: the same timetable lived through many times, with hands, drying and mishaps as they come. */
 import { seededStream, type Moment } from '../quantity'
-import { earliestIn, freeBefore, latestIn, without, type FreeTime } from './freeTime'
+import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
 import type { Job, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
@@ -22,8 +22,6 @@ export const STARTING_STRAYING: Straying = { pace: 0.15, task: 0.2, room: 0.4, p
 export type Risk = {
   /** Share of the runs that were ready in time. */
   readonly chance: number
-  /** When to begin to be ready nine times in ten. */
-  readonly startForNinety: Moment
   /** What made the late runs late, the most frequent first: a task, or the drying after it. */
   readonly causes: readonly { readonly task: string, readonly drying: boolean, readonly share: number }[]
 }
@@ -115,18 +113,13 @@ export function riskOf(job: Job, schedule: Schedule, straying: Straying, runs: n
   const taskOf = new Map(job.tasks.map((task) => [task.id, task]))
   const order = inOrder(job, schedule).map((id) => taskOf.get(id)!)
   const begin = schedule.startBy - MINUTES_PER_DAY
-  const whole = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY)]))
-  const free = new Map([...whole].map(([id, each]) => [id, each.filter(({ to }) => to > begin)]))
+  const free = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
   const lived = Array.from({ length: runs }, () => liveThrough(job, schedule, order, free, straying, stream))
   const late = lived.filter(({ end }) => end > lateFrom + 1e-6)
   const byCause = new Map<string, number>()
   for (const { cause } of late) if (cause) { const key = `${cause.drying ? 1 : 0} ${cause.task}`; byCause.set(key, (byCause.get(key) ?? 0) + 1) }
-  const lateness = lived.map(({ end }) => Math.max(0, Math.min(end, job.endAt + DAYS_AFTER * MINUTES_PER_DAY) - lateFrom)).sort((one, other) => one - other)
-  const over = lateness[Math.ceil(0.9 * runs) - 1] ?? 0
-  const earlier = over <= 0 ? null : latestIn(whole.get(job.people[0]!.id)!, over, schedule.startBy, true)
   return {
     chance: 1 - late.length / runs,
-    startForNinety: earlier?.[0]!.from ?? schedule.startBy,
     causes: [...byCause].map(([key, count]) => ({ task: key.slice(2), drying: key.startsWith('1'), share: count / late.length })).sort((one, other) => other.share - one.share),
   }
 }
