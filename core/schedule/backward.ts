@@ -36,6 +36,8 @@ type Unit = { takenFrom: Moment, by: string | null, open: Hold | null }
 type Walk = { readonly placed: Map<string, PlacedTask>, readonly units: ReadonlyMap<string, Unit[]>, readonly held: HeldUnit[], readonly free: FreeTime[], readonly unkeptPins: string[] }
 
 const none: readonly never[] = []
+/** Hours are sums of fractions of minutes: less than this is no difference. */
+const NEAR_MIN = 1e-6
 const startOf = ({ parts }: PlacedTask): Moment => parts[0]!.from
 const endOf = ({ parts }: PlacedTask): Moment => parts.at(-1)!.to
 
@@ -113,10 +115,12 @@ function walk(job: PreparedJob, rank: ReadonlyMap<string, number>, startsBy: Sta
     const { task, to } = chosen
     const found = task.byHand ? handsFor(task, to, state.free) : watched(task, to, job.free)
     if (!found) return refuse({ code: 'no-time', task: task.id })
-    const placed: PlacedTask = { task: task.id, person: found.person === null ? null : people[found.person]!.id, parts: found.parts, reason: endOf({ ...chosen, person: null, parts: found.parts, task: task.id }) < to - 1e-6 ? { kind: 'hands', task: busyAfter(state, found.parts.at(-1)!.to, to) } : chosen.reason }
-    if (task.pinnedAt !== null && Math.abs(startOf(placed) - task.pinnedAt) > 1e-6) state.unkeptPins.push(task.id)
+    const end = found.parts.at(-1)!.to
+    const reason: Reason = end < to - NEAR_MIN ? { kind: 'hands', task: busyAfter(state, end, to) } : chosen.reason
+    const placed: PlacedTask = { task: task.id, person: found.person === null ? null : people[found.person]!.id, parts: found.parts, reason }
+    if (task.pinnedAt !== null && Math.abs(startOf(placed) - task.pinnedAt) > NEAR_MIN) state.unkeptPins.push(task.id)
     for (const wait of job.after.get(task.id) ?? none) {
-      if (wait.mostMin !== null && startOf(state.placed.get(wait.after)!) - endOf(placed) > wait.mostMin + 1e-6) return refuse({ code: 'too-long', wait, end: endOf(placed) })
+      if (wait.mostMin !== null && startOf(state.placed.get(wait.after)!) - endOf(placed) > wait.mostMin + NEAR_MIN) return refuse({ code: 'too-long', wait, end: endOf(placed) })
     }
     state.placed.set(task.id, placed)
     if (found.person !== null) for (const part of found.parts) state.free[found.person] = without(state.free[found.person]!, part)
@@ -137,9 +141,8 @@ function walk(job: PreparedJob, rank: ReadonlyMap<string, number>, startsBy: Sta
 
 /** Which task keeps the hands from a later hour, if one does. */
 function busyAfter({ placed }: Walk, from: Moment, to: Moment): string | null {
-  let next: PlacedTask | null = null
-  for (const each of placed.values()) if (each.person !== null && startOf(each) >= from - 1e-6 && startOf(each) <= to && (!next || startOf(each) < startOf(next))) next = each
-  return next === null ? null : (next as PlacedTask).task
+  const later = [...placed.values()].filter((each) => each.person !== null && startOf(each) >= from - NEAR_MIN && startOf(each) <= to)
+  return later.length === 0 ? null : later.reduce((one, other) => startOf(other) < startOf(one) ? other : one).task
 }
 
 /** How often somebody turns from one thing to another. */
@@ -161,13 +164,12 @@ const MOST_PULLS = 24
  */
 export function walkBackward(job: PreparedJob, rank: ReadonlyMap<string, number>): Result<Schedule, NoSchedule> {
   const startsBy: StartsBy = new Map()
-  for (let pull = 0; pull < MOST_PULLS; pull += 1) {
+  for (let pull = 0; ; pull += 1) {
     const result = walk(job, rank, startsBy)
     if (result.ok) return result
     if (result.error.code !== 'too-long') return refuse(result.error)
     const { wait, end } = result.error
+    if (pull === MOST_PULLS) return refuse({ code: 'goes-off', task: wait.before, next: wait.after })
     startsBy.set(wait.after, { at: Math.min(startsBy.get(wait.after)?.at ?? Infinity, end + wait.mostMin!), because: wait.before })
-    if (pull === MOST_PULLS - 1) return refuse({ code: 'goes-off', task: wait.before, next: wait.after })
   }
-  return refuse({ code: 'in-circles', task: job.job.tasks[0]?.id ?? '' })
 }

@@ -46,7 +46,7 @@ export type TimetableQuestion = {
   readonly pins: Readonly<Record<string, Moment>>
 }
 
-/** Why a task is no later, and how early it might begin. */
+/** Why a task is no later. */
 export type SlotReason = { readonly task: string, readonly reason: Reason }
 
 export type Timetable = {
