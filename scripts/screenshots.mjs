@@ -17,7 +17,8 @@ const HOUR = new Date('2026-11-24T09:00:00')
 const leaf = (name) => ({ name, path: `/${name}`, size: LAPTOP })
 const onPhone = (name) => ({ name: `${name}-phone`, path: `/${name}`, size: PHONE })
 const views = [
-  ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'deliver'].map(leaf),
+  ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'deliver'].map(leaf),
+  { name: 'timetable', path: '/timetable', size: LAPTOP, then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor() },
   { name: 'bouquet', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Quince/ }).click() },
   { name: 'beginnings', path: '/beginnings', size: { width: 1280, height: 1180 }, then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor() },
   { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
