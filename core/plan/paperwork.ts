@@ -75,8 +75,6 @@ export type Paperwork = {
   /** Hands of each step, in their order. */
   readonly stepHands: readonly Working[]
   readonly place: Working
-  /** Rests after its steps, minutes. */
-  readonly waitMin: number
   readonly steps: readonly TimedStep[]
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
@@ -255,7 +253,6 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: Pap
     hands: sumOf(`make: ${technique.name.toLowerCase()}`, 'duration', 'steps added up', minutes),
     stepHands: minutes,
     place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : derive('placing', 'duration', 'hands-on time', '{elements} × {each}', { elements: count, each: starting('to place one', PLACE_MIN, 'duration', 'guess') }, (v) => v.elements * v.each),
-    waitMin: technique.steps.reduce((sum, { waitMin }) => sum + waitMin, 0),
     steps, failures: technique.failures, contains: technique.contains ?? [],
     consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
     cautions: [...technique.cautions, ...finishing.map(({ definition: { id, caution } }): TechniqueCaution => ({ id, at: id, say: caution }))],

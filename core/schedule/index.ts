@@ -2,7 +2,7 @@ export { fillFormers, type Former, type FormerLoad, type LaidPiece } from './for
 export { paceSchema, paceWorking, STARTING_PACE, type Pace } from './pace'
 export { COMPLETIONS, workFor, type Completion, type Making, type MakingStep, type Work } from './tasks'
 export { planTimetable, timetableJob, timetableOf, type NoTimetable, type Slot, type SlotKind, type SlotReason, type SureStart, type Timetable, type TimetableJob, type TimetableQuestion } from './timetable'
-export { latestSlot, latestSlots, workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'
+export { workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'
 export { scheduleFaults, type ScheduleFault } from './checkSchedule'
 export { reasonWords } from './reasonWords'
 export { riskOf, STARTING_STRAYING, type Risk, type Straying } from './risk'
