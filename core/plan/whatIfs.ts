@@ -23,7 +23,7 @@ export const WHAT_IFS: readonly WhatIf[] = [
   { id: 'tray', words: 'one more tray', remedy: true, applies: (now) => sweepOf(now)?.drying.way === 'oven', change: ({ workshop }) => { workshop.trays.count += 1 } },
   { id: 'oven', words: 'a cool oven instead of the room', remedy: true, applies: (now) => sweepOf(now)?.drying.way === 'mat' && now.workshop.ovenPlaces > 0, change: (draft) => { sweepOf(draft)!.drying.way = 'oven' } },
   { id: 'dryRoom', words: 'a dehumidifier: 45 % in the workroom', remedy: true, applies: ({ commission }) => commission.brief.workroom.humidity > DRY, change: ({ commission }) => { commission.brief.workroom.humidity = DRY } },
-  { id: 'fewer', words: 'fewer sails: a tenth and a half less lush', remedy: true, applies: (now) => (sweepOf(now)?.sweep.overlap ?? 0) > FEWER, change: (draft) => { const { sweep } = sweepOf(draft)!; sweep.overlap = Math.round((sweep.overlap - FEWER) * 100) / 100 } },
+  { id: 'fewer', words: 'fewer sails: lushness 15 % less', remedy: true, applies: (now) => (sweepOf(now)?.sweep.overlap ?? 0) > FEWER, change: (draft) => { const { sweep } = sweepOf(draft)!; sweep.overlap = Math.round((sweep.overlap - FEWER) * 100) / 100 } },
   { id: 'helper', words: 'one more pair of hands', remedy: true, applies: ({ workshop }) => workshop.people < 6, change: ({ workshop }) => { workshop.people += 1 } },
   { id: 'dayOff', words: 'work on a day off', remedy: true, applies: (now) => dayOff(now) >= 0, change: (draft) => { draft.workshop.hours.days[dayOff(draft)] = true } },
 ]
