@@ -1,6 +1,5 @@
 /** From decorations to dishes: every colour that paper wants, and whether it suits. */
 import { colourFaults, type ColourFacts, type ColourFault } from '../care'
-import { outlineAreaMm2 } from '../geometry'
 import { learnedDye, type DyeTrial, type LearnedDye } from '../learn'
 import { formatOf, paperOf } from '../material'
 import { derive, found, sumOf, type Working } from '../quantity'
@@ -8,7 +7,7 @@ import type { DyeStock } from '../supply'
 import { dishesFor, STRIPS, type BathTray, type ColourWish, type Dishes, type SheetState } from '../tint'
 import type { CutGroup } from './cutting'
 import type { Commission, PaperDecoration } from './commission'
-import { techniqueOf, type Paperwork, type PieceClass } from './paperwork'
+import { faceDm2, techniqueOf, type Paperwork, type PieceClass } from './paperwork'
 
 const MM2_PER_DM2 = 10_000
 /** Paper thinner than this goes to holes where it is wet, mm. */
@@ -24,8 +23,8 @@ type DishInputs = { readonly coloured: readonly Coloured[], readonly groups: rea
 const stateOf = (technique: PaperDecoration['technique']): SheetState => { const { heat } = techniqueOf(technique); return heat === 'pan' ? 'pan' : heat === 'oil' ? 'fried' : 'dry' }
 
 /** One face of pieces and spares. */
-const areaOf = ({ name, needed, spares, outline, holes }: PieceClass): Working =>
-  derive(name, 'area', 'pieces and spares', '( {needed} + {spares} ) × {each}', { needed, spares, each: found('face of one', (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) / MM2_PER_DM2, 'area', 'of its outline') }, (v) => (v.needed + v.spares) * v.each)
+const areaOf = (piece: PieceClass): Working =>
+  derive(piece.name, 'area', 'pieces and spares', '( {needed} + {spares} ) × {each}', { needed: piece.needed, spares: piece.spares, each: found('face of one', faceDm2(piece), 'area', 'of its outline') }, (v) => (v.needed + v.spares) * v.each)
 
 /** What a decoration wants of each colour. */
 function wishesOf({ decoration: { id, technique, colouring }, made: { name, paper, classes, liquids } }: Coloured): readonly ColourWish[] {

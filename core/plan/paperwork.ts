@@ -208,13 +208,16 @@ function formatChoices(paper: PaperId, classes: readonly PieceClass[]): readonly
   }).sort((one, other) => (one.paperDm2 ?? Infinity) - (other.paperDm2 ?? Infinity))
 }
 
+/** One face of a piece, dm². */
+export const faceDm2 = ({ outline, holes }: Pick<PieceClass, 'outline' | 'holes'>): number => (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) / MM2_PER_DM2
+
 /** Edge and face of all pieces, spares too, that a finish is counted by. */
 function extentOf(classes: readonly PieceClass[]): FinishedExtent {
   const over = (label: string, kind: 'length' | 'area', each: string, of: (piece: PieceClass) => number): Working => sumOf(label, kind, 'pieces added up', classes.map((piece) =>
     derive(`${label} of ${several(piece.name)}`, kind, 'pieces and spares', '( {needed} + {spares} ) × {each}', { needed: piece.needed, spares: piece.spares, each: found(each, of(piece), kind, 'of its outline') }, (v) => (v.needed + v.spares) * v.each)))
   return {
     edge: over('cut edges', 'length', 'edge of one', ({ outline, holes }) => [outline, ...holes].reduce((sum, each) => sum + outlineLengthMm(each), 0)),
-    area: over('faces', 'area', 'face of one', ({ outline, holes }) => (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) / MM2_PER_DM2),
+    area: over('faces', 'area', 'face of one', faceDm2),
   }
 }
 
