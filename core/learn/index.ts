@@ -1,2 +1,6 @@
-export { plannedShrink } from './shrink'
+export { breakageOf, handsFactor, runSchema, type Breakage, type Run } from './hands'
+export { dryingFactor, dryingTrialSchema, limitOf, limitShift, type DryingTrial, type Limit } from './drying'
 export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'
+export { learnedFrom, NOTHING_LEARNED, type Learned, type Ledger, type UsedFactor } from './learned'
+export { factorOf, type Factor } from './factor'
+export { plannedShrink, shrinkBelief, SHRINK_WAYS, SHRINK_WORDS, shrinkTrialSchema, type ShrinkBelief, type ShrinkTrial, type ShrinkWay } from './shrink'

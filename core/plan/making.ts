@@ -1,5 +1,5 @@
 /** From decorations to steps of work: hands, rests as this room lets paper dry, what they occupy. */
-import { dryingCurve, moistureAfter, moved, onMat, paperSheet, standingFree, type Climate } from '../dry'
+import { dryingCaseMin, dryingCurve, moistureAfter, moved, onMat, paperSheet, type Climate } from '../dry'
 import { derive, found, starting, type Working } from '../quantity'
 import type { Making, MakingStep } from '../schedule'
 import { MOULD_WORDS } from '../technique'
@@ -20,21 +20,15 @@ export type Slowing = {
   readonly conditionedTouchMin: number | null
 }
 
-/** A petal brushed barely damp, standing free; a sail washed on one face, lying. @see core/dry/paperDrying.test */
-const CASES = {
-  handle: { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 0.4, surroundings: standingFree },
-  firm: { sheet: paperSheet('wafer', 0.3), waterGPerDm2: 1, surroundings: onMat },
-} as const
+/** What usual rests are reckoned by: thin wafer that is to be handled, a little thicker that is to stand. */
+const CASES = { handle: ['waferHandle', 0.28], firm: ['waferFirm', 0.3] } as const
 
 /** A sheet brushed with conditioner on a mat, a fan on it. */
 const CONDITIONED = { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 1, glycerinGG: 0.2 } as const
 
 /** How a room slows drying against the one that usual rests are told for. */
 export function slowingOf(room: Climate): Slowing {
-  const minutes = (state: 'handle' | 'firm', air: Climate): number | null => {
-    const { sheet, waterGPerDm2, surroundings } = CASES[state]
-    return dryingCurve({ sheet, startMoisture: moistureAfter(sheet, waterGPerDm2), surroundings: surroundings(air), roomC: air.airC, horizonH: HORIZON_H }).reachedMin[state]
-  }
+  const minutes = (state: 'handle' | 'firm', air: Climate): number | null => { const [id, thicknessMm] = CASES[state]; return dryingCaseMin(id, thicknessMm, air) }
   const ratio = (state: 'handle' | 'firm'): number | null => { const here = minutes(state, room); return here === null ? null : here / minutes(state, USUAL_ROOM)! }
   const { sheet, waterGPerDm2, glycerinGG } = CONDITIONED
   const wrap = dryingCurve({ sheet, startMoisture: moistureAfter(sheet, waterGPerDm2), surroundings: moved(onMat(room), 'fan'), roomC: room.airC, horizonH: HORIZON_H, glycerinGG })

@@ -3,6 +3,6 @@ export { clockText, dateClockText, dateText, dayClockText, dayOf, MINUTES_PER_DA
 export { ok, refuse, valueOf, type Result } from './result'
 export { several } from './words'
 export { between, seededStream, seedFor } from './seed'
-export { NINETY_PERCENT, normalShareBelow } from './spread'
+export { NINETY_PERCENT, normalDensity, normalShareBelow } from './spread'
 export { exampleOf, parseQuantity, printDuration, printQuantity, type QuantityKind, type UnitSystem } from './units'
 export { derive, found, printWorkingValue, setting, starting, sumOf, typed, workingsBelow, workingSentence, type Certainty, type Source, type Working, type WorkingKind } from './working'
