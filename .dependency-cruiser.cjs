@@ -3,7 +3,7 @@ const floors = [
   ['quantity', 'geometry'],
   ['material'],
   ['cake', 'tint', 'dry'],
-  ['learn'],
+  ['learn', 'ledger'],
   ['technique'],
   ['compose', 'piece'],
   ['accent', 'cut'],

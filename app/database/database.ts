@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
-import { commissionFrom1, from2, from3, workshopFrom1 } from '#core/format/upgrade'
+import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 import type { Commission, Workshop } from '#core/plan'
 
 /** A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are taken back. */
@@ -39,5 +39,6 @@ export class StudioDatabase extends Dexie {
     // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
     this.version(3).stores({}).upgrade((transaction) => bringUp(transaction, from2))
     this.version(4).stores({}).upgrade((transaction) => bringUp(transaction, from3))
+    this.version(5).stores({}).upgrade((transaction) => bringUp(transaction, from4))
   }
 }

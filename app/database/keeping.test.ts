@@ -2,6 +2,7 @@ import Dexie from 'dexie'
 import { applyPatches, produceWithPatches } from 'immer'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
+import { freshBench } from '#core/ledger'
 import { commissionSchema } from '#core/plan'
 import { StudioDatabase } from './database'
 import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Save } from './keeping'
@@ -111,6 +112,28 @@ describe('a studio of the third version', () => {
     const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
     expect(opened).toMatchObject({ commission: { options: [{ ownPieces: [], paperwork: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}] }, edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }] })
+  })
+})
+
+describe('a studio of the fourth version', () => {
+  it('opens with an untouched bench and an empty ledger, and edits can still be taken back', async () => {
+    const name = 'fourth-version'
+    const fourth = new Dexie(name)
+    fourth.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+    fourth.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+    fourth.version(4).stores({})
+    const { bench, ...older } = commission
+    const { pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs, ...olderWorkshop } = workshop
+    await fourth.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    await fourth.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
+    await fourth.table('edits').put({ commissionId: commission.id, label: 'another cake', patches: [], inverse: [{ op: 'replace', path: ['commission'], value: older }] })
+    fourth.close()
+
+    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
+    expect(opened.commission.bench).toEqual(freshBench())
+    expect(opened.workshop).toEqual({ ...olderWorkshop, pricing, stock: [], pieceBoxes, room, learnFrom, shrinkTrials: [], dryingTrials: [], runs: [] })
+    expect([bench.tasks, stock, shrinkTrials, dryingTrials, runs].every((each) => Array.isArray(each))).toBe(true)
+    expect(opened.edits[0]!.inverse[0]).toMatchObject({ value: { bench: freshBench() } })
   })
 })
 

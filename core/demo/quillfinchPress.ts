@@ -2,6 +2,7 @@ import { startingAccent } from '../accent'
 import { roundTier, type Cake } from '../cake'
 import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
 import { STARTING_CUTTING } from '../cut'
+import { freshBench } from '../ledger'
 import { gatheredIn, STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
@@ -84,6 +85,7 @@ export function demoCommission(now: Moment): Commission {
       { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 },
     ],
     chosen: 'a',
+    bench: freshBench(),
   }
 }
 

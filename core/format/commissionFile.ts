@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { commissionSchema, workshopSchema, type Commission, type Workshop } from '../plan'
 import { ok, refuse, type Result } from '../quantity'
-import { commissionFrom1, from2, from3, workshopFrom1 } from './upgrade'
+import { commissionFrom1, from2, from3, from4, workshopFrom1 } from './upgrade'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 4
+const VERSION = 5
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -58,9 +58,15 @@ function broughtUp(content: Loose, version: unknown): Loose | null {
   if (version === VERSION) return content
   const { commission, workshop } = content
   const both = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({ ...content, version: VERSION, commission: bringUp(one), workshop: bringUp(other) })
-  if (version === 3) return both(from3, commission, workshop)
-  if (version === 2) return both((value) => from3(from2(value)), commission, workshop)
-  return version === 1 ? both((value) => from3(from2(value)), commissionFrom1(commission), workshopFrom1(workshop)) : null
+  const since3 = (value: unknown): unknown => from4(from3(value))
+  const since2 = (value: unknown): unknown => since3(from2(value))
+  switch (version) {
+    case 4: return both(from4, commission, workshop)
+    case 3: return both(since3, commission, workshop)
+    case 2: return both(since2, commission, workshop)
+    case 1: return both(since2, commissionFrom1(commission), workshopFrom1(workshop))
+    default: return null
+  }
 }
 
 /** Why a file was refused, for the person who opened it. */

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import ICAL from 'ical.js'
 import { PDFDocument } from 'pdf-lib'
 import { STARTING_CUTTING, STARTING_TOOLS } from '../cut'
+import { freshBench } from '../ledger'
 import { describe, expect, it } from 'vitest'
 import { commissionFileJsonSchema, fileSentence, planSummary, planText, readCommissionFile, writeCalendar, writeCommissionFile, writeSvg } from '.'
 import { tilesFor, writePdf } from './pdf'
@@ -25,7 +26,7 @@ describe('a commission file', () => {
   })
   it.each([
     ['nothing', '', 'empty', 'empty'], ['not JSON', '{"format":', 'not-json', 'damaged'], ['a picture', '\u0089PNG', 'not-json', 'damaged'], ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'], ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 5 })), 'newer', 'version 5'],
+    ['a later version', changed((content) => Object.assign(content, { version: 6 })), 'newer', 'version 6'],
     ['a missing brief', changed((content) => { delete content.commission.brief }), 'fields', 'commission → brief'],
     ['a wrong number', changed(({ commission }) => { commission.options[0]!.cake.board.acrossMm = 'wide' }), 'fields', 'options → 0 → cake → board → acrossMm'],
     ['an unknown field', changed((content) => Object.assign(content.commission, { extra: 1 })), 'fields', 'extra'],
@@ -69,6 +70,14 @@ describe('a commission file', () => {
       for (const { cutting } of paperwork) expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
     }
   })
+  it('of version 4 is brought up: nothing was done at the bench yet, nothing is logged', () => {
+    const content = JSON.parse(text) as { commission: { bench?: unknown }, workshop: Record<string, unknown> }
+    delete content.commission.bench
+    for (const name of ['pricing', 'stock', 'pieceBoxes', 'room', 'learnFrom', 'shrinkTrials', 'dryingTrials', 'runs']) delete content.workshop[name]
+    const { commission, workshop } = valueOf(readCommissionFile(JSON.stringify({ ...content, version: 4 })))
+    expect(commission.bench).toEqual(freshBench())
+    expect(workshop).toMatchObject({ stock: [], runs: [], learnFrom: 3, room: 'workroom' })
+  })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, dyes, dyeTrials, ...workshop } } = JSON.parse(text)
     const first = {
@@ -83,7 +92,7 @@ describe('a commission file', () => {
     expect(read.brief).toMatchObject({ name, driveMin, keeping: 'roomTemperature' })
     expect(readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } }))).toMatchObject({ ok: false, error: { code: 'fields' } })
   })
-  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-4.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
+  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-5.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
 })
 
 describe('cuts on paper', () => {

@@ -1,6 +1,7 @@
 /** Commissions and workshops as earlier versions of the file wrote them, brought up to this one. */
 import { untouched, type Quiet } from '../compose'
 import { STARTING_CUTTING } from '../cut'
+import { freshBench } from '../ledger'
 import { PAPERS } from '../material'
 import { STARTING_BRIEF, STARTING_WORKSHOP, startingColouring } from '../plan'
 import { TECHNIQUES } from '../technique'
@@ -68,6 +69,12 @@ export const from3 = (value: unknown): unknown => filled(value, (own) => ({
   ...'keptSheets' in own && 'cake' in own && { ownPieces: [], pins: {} },
   ...'drapeMin' in own && { coverMin: STARTING_WORKSHOP.pace.coverMin, stackMin: STARTING_WORKSHOP.pace.stackMin, photographMin: STARTING_WORKSHOP.pace.photographMin, aheadMin: STARTING_WORKSHOP.pace.aheadMin },
   ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [], moulds: STARTING_WORKSHOP.moulds, people: 1, busy: [] },
+}))
+
+/** Anything of version 4 with what version 5 asks besides: what happened at the bench; stock, boxes, pricing, trials and runs of a workshop. */
+export const from4 = (value: unknown): unknown => filled(value, (own) => ({
+  ...'brief' in own && 'options' in own && { bench: freshBench() },
+  ...'ovenPlaces' in own && 'pace' in own && (({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }) => ({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }))(STARTING_WORKSHOP),
 }))
 
 /** Version 1 knew neither the refrigerator nor prices nor petals. */

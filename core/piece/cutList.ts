@@ -1,4 +1,4 @@
-import { derive, type Working } from '../quantity'
+import { derive, found, type Working } from '../quantity'
 import { PORTIONS, type Portion, type SizedElement } from '../technique'
 
 /** A piece to cut: a portion of a disc, for an element or as a spare. */
@@ -52,6 +52,25 @@ export function cutListFor(elements: readonly SizedElement[], count: Working, sp
   const total = derive('pieces to cut', 'count', 'pieces and spares', sizeClasses.map((_, at) => `{needed${at}} + {spares${at}}`).join(' + ') || '0',
     Object.fromEntries(sizeClasses.flatMap(({ needed, spares }, at) => [[`needed${at}`, needed], [`spares${at}`, spares]])), () => pieces.length)
   return { pieces, sizeClasses, total }
+}
+
+/** What a size of portion is called among the parts that are cut. */
+export const sailPart = ({ portion, discMm }: Pick<Piece, 'portion' | 'discMm'>): string => `sails/${portion} ${discMm}`
+
+/** A cut list with pieces cut again, as spares of their size and with numbers of their own; `again` has those of each cut. */
+export function withRecuts(cutList: CutList, recuts: readonly { readonly part: string, readonly many: number }[]): { readonly cutList: CutList, readonly again: readonly (readonly Piece[])[] } {
+  const pieces = [...cutList.pieces]
+  const again = recuts.flatMap(({ part, many }) => {
+    const like = pieces.find((piece) => piece.element === null && sailPart(piece) === part)
+    if (!like) return []
+    const cut = Array.from({ length: many }, (_, at): Piece => ({ ...like, number: pieces.length + 1 + at }))
+    pieces.push(...cut)
+    return [cut]
+  })
+  const more = pieces.length - cutList.pieces.length
+  if (more === 0) return { cutList, again }
+  const total = derive('pieces to cut', 'count', 'cut again', '{planned} + {again}', { planned: cutList.total, again: found('cut again', more, 'count', 'asked for at the bench') }, (v) => v.planned + v.again)
+  return { cutList: { ...cutList, pieces, total }, again }
 }
 
 function groupBySize(elements: readonly SizedElement[]): readonly { portion: Portion, discMm: number, members: readonly SizedElement[] }[] {

@@ -1,6 +1,6 @@
 import { stackHeightMm, wallPoint, type StandingTier } from '../cake'
 import { countSweep, distanceFromHeart, freePatches, keepingFree, meanSize, placeAlong, sweepPath, withByHand, type PathPoint, type Place } from '../compose'
-import { plannedShrink } from '../learn'
+import { plannedShrink, type Learned } from '../learn'
 import { derive, found, typed, type Working } from '../quantity'
 import { sailNet, soakedSail, type PlacedElement, type SailNet, type SizedElement } from '../technique'
 import type { SailSweep } from './commission'
@@ -23,11 +23,11 @@ const NONE = found('sails', 0, 'count', 'no sweep is on the cake, or no disc siz
 const NO_LENGTH = found('sweep length', 0, 'length', 'no sweep is on the cake')
 
 /** Places, sizes and shades of all sails of a decoration on a cake. */
-export function arrange({ stack, decoration, discsMm }: { stack: readonly StandingTier[], decoration: SailSweep | null, discsMm: readonly number[] }): Arrangement {
+export function arrange({ stack, decoration, discsMm, shrinks = {} }: { stack: readonly StandingTier[], decoration: SailSweep | null, discsMm: readonly number[], shrinks?: Learned['shrink'] }): Arrangement {
   if (!decoration || discsMm.length === 0) return { stack, path: [], sweepLength: NO_LENGTH, count: NONE, countSpread: NONE, sails: [], aboveTopMm: 0 }
   const topMm = stackHeightMm(stack)
   const sweep = { ...decoration.sweep, fromHeightMm: Math.min(decoration.sweep.fromHeightMm, topMm), toHeightMm: Math.min(decoration.sweep.toHeightMm, topMm) }
-  const shrink = plannedShrink(decoration.drying.way)
+  const shrink = plannedShrink(decoration.drying.way, shrinks[decoration.drying.way] ?? null)
   const meanHeight = derive('mean seen height', 'length', 'size along a sweep', '{tallest} × ( 1 + {taper} ) ÷ 2',
     { tallest: typed('seen height', sweep.seenHeightMm, 'length', 'Arrange'), taper: typed('smallest', sweep.taper, 'share', 'Arrange') },
     (v) => v.tallest * meanSize(v))

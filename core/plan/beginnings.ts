@@ -1,6 +1,7 @@
 import { roundTier } from '../cake'
 import { compositionOf, startingBouquet, untouched, type Bouquet, type BouquetRole, type Composition, type Quiet } from '../compose'
 import { STARTING_CUTTING } from '../cut'
+import { freshBench } from '../ledger'
 import { paperOf, type PaperId } from '../material'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 import { soakedSail, type CompositionKind, type TechniqueId } from '../technique'
@@ -59,6 +60,7 @@ export function newCommission(id: string, now: Moment): Commission {
     palette: STARTING_PALETTE,
     options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 }],
     chosen: 'a',
+    bench: freshBench(),
   }
 }
 

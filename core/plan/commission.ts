@@ -4,6 +4,7 @@ import { boxSchema, cakeSchema } from '../cake'
 import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSchema, sweepSchema } from '../compose'
 import { cuttingSchema, keptSheetSchema, MOST_OWN_PIECES, ownPieceSchema } from '../cut'
 import { climateSchema } from '../dry'
+import { benchSchema, photoSchema } from '../ledger'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { formatIds, paperIds } from '../material'
@@ -11,17 +12,6 @@ import { finishIds, soakedSail, TECHNIQUES, type Technique } from '../technique'
 import { colouringSchema } from '../tint'
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
-
-/** A picture kept with the commission, shrunk in the browser and carried in the file. */
-const photoSchema = z.strictObject({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(120),
-  dataUrl: z.string().max(600_000).regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture is expected.'),
-  widthPx: z.number().int().min(1).max(4000),
-  heightPx: z.number().int().min(1).max(4000),
-})
-
-export type Photo = z.infer<typeof photoSchema>
 
 export const MOST_PHOTOS = 8
 
@@ -152,6 +142,8 @@ export const commissionSchema = z.strictObject({
   palette: z.array(z.strictObject({ name: z.string().min(1).max(40), colour: hexColour, role: z.enum(PALETTE_ROLES) })).max(24),
   options: z.array(optionSchema).min(1).max(MOST_OPTIONS).refine((options) => new Set(options.map(({ id }) => id)).size === options.length, { message: 'Each option needs an id of its own.' }),
   chosen: z.string(),
+  /** What happened at the bench. */
+  bench: benchSchema,
 }).refine(({ options, chosen }) => options.some(({ id }) => id === chosen), { path: ['chosen'], message: 'The chosen option is not among the options.' })
 
 export type Commission = z.infer<typeof commissionSchema>

@@ -3,15 +3,16 @@ import { careCard } from '../care'
 import { freePatches, type Standing } from '../compose'
 import type { Layout } from '../technique'
 import { shareDiscs, strokesOn, type CutDisc } from '../cut'
-import { dryingRemedies, estimateDrying, type Climate, type DryingEstimate } from '../dry'
-import { coveringOf, RICE_FILM } from '../material'
+import { dryingRemedies, estimateDrying, type Climate, type DryingEstimate, type DryingLearned } from '../dry'
+import { coveringOf, RICE_FILM, type PaperId } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
-import { cutListFor, pieceAreaDm2, type CutList, type Piece } from '../piece'
-import { derive, sumOf, parseMoment, refuse, typed, valueOf, type Working } from '../quantity'
-import { fillFormers, paceWorking, planTimetable, workFor, type FormerLoad, type Making, type Person, type Stretch, type Work } from '../schedule'
+import { cutListFor, pieceAreaDm2, withRecuts, type CutList, type Piece } from '../piece'
+import { derive, ok, sumOf, parseMoment, refuse, typed, valueOf, type Moment, type Result, type Working } from '../quantity'
+import { fillFormers, findTimetable, paceWorking, timetableSince, workFor, type Former, type FormerLoad, type FoundTimetable, type Happened, type Making, type NoTimetable, type Person, type Stretch, type TimetableQuestion, type Work } from '../schedule'
 import { costOf, discSupplies, dyeUses } from '../supply'
-import { MOULD_WORDS, MOULDS, soakedSail } from '../technique'
-import { learnedDye, type LearnedDye } from '../learn'
+import { MOULD_WORDS, MOULDS, soakedSail, TECHNIQUES } from '../technique'
+import type { Bench, Recut } from '../ledger'
+import { learnedDye, learnedFrom, type Breakage, type Learned, type LearnedDye, type Ledger, type UsedFactor } from '../learn'
 import { evenLadder, nearestStrength, recipeFor, SOAKED_FILM, STARTING_TRAY, steppedBath, type LadderStep, type SteppedBath } from '../tint'
 import { accentStage, anchorsOf } from './accents'
 import { arrange, type Arrangement } from './arrange'
@@ -25,13 +26,14 @@ import { chosenOption, type Commission, type PaperDecoration, type SailSweep } f
 import type { Plan, PlanInputs } from './plan'
 import { makingOf, neverFirmOf, slowingOf, type Slowing } from './making'
 import { laidTooEarlyOf, onTheCakeStage } from './onTheCake'
-import { paperworkStage, type Paperwork } from './paperwork'
+import { learnedOf, paperworkStage, sparesOf, type Paperwork } from './paperwork'
 import { remember } from './remember'
 import { roadWorking } from './road'
 import { discCount, leafStatesOf, tallyOf } from './tally'
 import { wireStage } from './wiring'
 import type { Workshop } from './workshop'
 
+const RICE_FILM_ID: PaperId = 'riceFilm'
 const DAMP: Pick<Climate, 'humidity'> = { humidity: 0.75 }
 const UNDYED = { heart: '#efece2', tail: '#efece2', steps: 1, tray: STARTING_TRAY } as const
 /** Orders of work tried for an answer at once. */
@@ -50,12 +52,13 @@ function tintStage({ heart, tail, steps, shelf, trials }: TintInputs): Pick<Plan
   return { dyes, mix, ladder: evenLadder(mix.dose, nearestStrength(mix.dose, tail, inUse), steps, inUse) }
 }
 
-type PieceInputs = { readonly elements: readonly { readonly sized: Arrangement['sails'][number]['sized'], readonly shade: number }[], readonly count: Working }
+type PieceInputs = { readonly elements: readonly { readonly sized: Arrangement['sails'][number]['sized'], readonly shade: number }[], readonly count: Working, readonly breakage: Breakage | null, readonly recuts: readonly Recut[] }
 
-/** The cut list and the discs it is laid on. */
-function pieceStage({ elements, count }: PieceInputs): { cutList: CutList, discs: readonly CutDisc[] } {
-  const cutList = cutListFor(elements.map(({ sized }) => sized), count, soakedSail.spareShare, (element) => elements[element]!.shade)
-  return { cutList, discs: shareDiscs(cutList.pieces) }
+/** The cut list and the discs it is laid on; pieces cut again come on what is left of them, then on fresh ones. */
+function pieceStage({ elements, count, breakage, recuts }: PieceInputs): { cutList: CutList, planned: CutList, again: readonly (readonly Piece[])[], discs: readonly CutDisc[] } {
+  const planned = cutListFor(elements.map(({ sized }) => sized), count, sparesOf(soakedSail.spareShare, breakage), (element) => elements[element]!.shade)
+  const { cutList, again } = withRecuts(planned, recuts)
+  return { cutList, planned, again, discs: again.reduce((discs, pieces) => shareDiscs(pieces, discs), shareDiscs(planned.pieces)) }
 }
 
 type BathInputs = { readonly dyes: readonly LearnedDye[], readonly pieces: readonly Piece[], readonly total: Working, readonly ladder: readonly LadderStep[], readonly tray: SailSweep['colour']['tray'] }
@@ -69,10 +72,13 @@ function bathStage({ dyes, pieces, total, ladder, tray }: BathInputs): SteppedBa
   return pieces.length === 0 ? null : steppedBath(ladder, batches, total, tray, dyes.map(({ dye }) => dye))
 }
 
-type DryInputs = { readonly drying: SailSweep['drying'], readonly workroom: Climate, readonly venue: Climate, readonly transport: Climate }
+type DryInputs = { readonly drying: SailSweep['drying'], readonly workroom: Climate, readonly venue: Climate, readonly transport: Climate, readonly learned: DryingLearned }
 
-const dryStage = ({ drying, workroom, venue, transport }: DryInputs): DryingEstimate =>
-  estimateDrying({ sheet: RICE_FILM, way: drying.way, soakWaterC: drying.soakWaterC, ovenC: drying.ovenC, workroom, venue, transport })
+const dryStage = ({ drying, workroom, venue, transport, learned }: DryInputs): DryingEstimate =>
+  estimateDrying({ sheet: RICE_FILM, way: drying.way, soakWaterC: drying.soakWaterC, ovenC: drying.ovenC, workroom, venue, transport, learned })
+
+/** What each technique begins with as spares. */
+const STARTING_SPARES = Object.fromEntries([...TECHNIQUES.map(({ id, spareShare }) => [id, spareShare.value]), [soakedSail.id, soakedSail.spareShare.value]]) as Readonly<Record<string, number>>
 
 type ScheduleInputs = {
   readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping'> & { readonly roadMin: number }
@@ -83,23 +89,37 @@ type ScheduleInputs = {
   readonly pins: Readonly<Record<string, number>>
   readonly walks: number
   readonly cutList: CutList
+  /** Pieces without those cut again, and these. */
+  readonly planned: CutList
+  readonly again: readonly (readonly Piece[])[]
   readonly sails: Working
   readonly gather: number
   readonly drying: DryingEstimate
   readonly making: readonly Making[]
+  readonly hands: Learned['hands']
 }
 
-/** Loads on the formers, the work they make, and the latest timetable for it. */
-function scheduleStage({ brief, warmMin, workshop, tiers, others, pins, walks, cutList, sails, gather, drying, making }: ScheduleInputs): { loads: readonly FormerLoad[], tooBig: number, work: Work, timetable: Plan['timetable'] } {
+type Scheduled = { readonly loads: readonly FormerLoad[], readonly tooBig: number, readonly work: Work, readonly question: TimetableQuestion | null, readonly found: Result<FoundTimetable, NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }> }
+
+/** Loads in the order of the bath, and one more for each time pieces were cut again. */
+function loadsOf(planned: CutList, again: readonly (readonly Piece[])[], gather: number, former: Former): { readonly loads: readonly FormerLoad[], readonly tooBig: number } {
+  const first = fillFormers(planned.pieces, gather, former)
+  const more = again.map((pieces) => fillFormers(pieces, gather, former))
+  const loads = [...first.loads, ...more.flatMap((each) => each.loads.map((load) => ({ ...load, again: true })))].map((load, at) => ({ ...load, number: at + 1 }))
+  return { loads, tooBig: first.tooBig.length + more.reduce((sum, { tooBig }) => sum + tooBig.length, 0) }
+}
+
+/** Loads on the formers, the work they make, and the latest timetable for it, before anything has happened. */
+function scheduleStage({ brief, warmMin, workshop, tiers, others, pins, walks, cutList, planned, again, sails, gather, drying, making, hands }: ScheduleInputs): Scheduled {
   const former = drying.way === 'mat' ? workshop.mats : workshop.trays
-  const { loads, tooBig } = fillFormers(cutList.pieces, gather, former)
-  const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making, tiers)
-  const result = { loads, tooBig: tooBig.length, work }
+  const { loads, tooBig } = loadsOf(planned, again, gather, former)
+  const work = workFor(cutList, loads, sails, drying.soak, brief.completion, workshop.pace, making, tiers, hands)
+  const result = { loads, tooBig, work, question: null }
   const hasSails = cutList.pieces.length > 0
-  if (!hasSails && making.length === 0) return { ...result, timetable: refuse({ code: 'nothing-to-make' }) }
+  if (!hasSails && making.length === 0) return { ...result, found: refuse({ code: 'nothing-to-make' }) }
   const { firm, set } = drying.ready
-  if (hasSails && (!firm.planned || !set.planned)) return { ...result, timetable: refuse({ code: 'never-sets' }) }
-  const timetable = planTimetable({
+  if (hasSails && (!firm.planned || !set.planned)) return { ...result, found: refuse({ code: 'never-sets' }) }
+  const question: TimetableQuestion = {
     eventAt: valueOf(parseMoment(brief.eventAt)),
     driveMin: brief.roadMin,
     warmMin,
@@ -113,8 +133,17 @@ function scheduleStage({ brief, warmMin, workshop, tiers, others, pins, walks, c
     moulds: MOULDS.map((id) => ({ id, name: MOULD_WORDS[id], count: workshop.moulds[id] })),
     people: peopleOf(workshop, others),
     pins,
-  }, walks, walks > QUICK_WALKS ? RISK_RUNS : 0)
-  return { ...result, timetable }
+  }
+  return { ...result, question, found: findTimetable(question, walks) }
+}
+
+type SinceInputs = { readonly scheduled: Scheduled, readonly walks: number, readonly tasks: Bench['tasks'], readonly now: Moment }
+
+/** The timetable as it has gone so far, and as it goes on from now. */
+function timetableStage({ scheduled: { found: schedule, question }, walks, tasks, now }: SinceInputs): Plan['timetable'] {
+  if (!schedule.ok || !question) return schedule.ok ? refuse({ code: 'nothing-to-make' }) : schedule
+  const happened = new Map(tasks.map(({ task, begunAt, doneAt }): readonly [string, Happened] => [task, { from: begunAt, to: doneAt }]))
+  return ok(timetableSince(schedule.value, question, walks, walks > QUICK_WALKS ? RISK_RUNS : 0, happened.size > 0 ? { happened, now } : null))
 }
 
 /** Everybody works the studio's hours; the first of them is the one whose calendar is known, and who does what other commissions ask. */
@@ -163,22 +192,24 @@ const rememberStages = () => ({
   accent: remember(accentStage),
   cake: remember(cakeStage),
   tint: remember(tintStage),
+  learned: remember((ledger: Ledger) => learnedFrom(ledger, STARTING_SPARES)),
   pieces: remember(pieceStage),
   bath: remember(bathStage),
   dishes: remember(dishStage),
   dry: remember(dryStage),
   slowing: remember(slowingOf),
-  making: remember(({ made, slowing }: { readonly made: Paperwork, readonly slowing: Slowing }) => makingOf(made, slowing)),
+  making: remember(({ made, slowing, drying, recuts }: { readonly made: Paperwork, readonly slowing: Slowing, readonly drying: UsedFactor | null, readonly recuts: readonly Recut[] }) => makingOf(made, slowing, drying, recuts)),
   remedies: remember(({ room, ovenC }: { readonly room: Climate, readonly ovenC: number }) => dryingRemedies(RICE_FILM, room, ovenC)),
   onTheCake: remember(onTheCakeStage),
   schedule: remember(scheduleStage),
+  timetable: remember(timetableStage),
 })
 
 /** Decorations one after the other, each keeping off what it is told to of those before it. @param mostTopMm how high they may reach above the board, if they travel on the cake */
-function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: ReadonlyMap<string, Layout>, { stack, sails }: Arrangement, mostTopMm: number | null): readonly Paperwork[] {
+function paperworkOf(stages: Stages, wanted: readonly PaperDecoration[], laid: ReadonlyMap<string, Layout>, { stack, sails }: Arrangement, mostTopMm: number | null, learned: Learned): readonly Paperwork[] {
   const standing: Standing[] = sails.map(({ element, sized }) => ({ elements: [{ ...element, size: 1 }], seen: { widthMm: sized.seenWidthMm, heightMm: sized.seenHeightMm }, hasSeams: false }))
   return wanted.map((decoration) => {
-    const made = stages.paperwork({ decoration, stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm, laid: laid.get(decoration.id) ?? null })
+    const made = stages.paperwork({ decoration, stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm, laid: laid.get(decoration.id) ?? null, learned: learnedOf(learned, decoration.technique) })
     standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.onTheCake })
     return made
   })
@@ -193,22 +224,25 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const colour = decoration?.colour ?? UNDYED
   const drying = decoration?.drying ?? STARTING_DRYING
 
-  const arrangement = stages.arrange({ stack: stages.stack({ tiers: cake.tiers }), decoration, discsMm })
+  const { shrinkTrials, dryingTrials, runs, room, learnFrom } = workshop
+  const learned = stages.learned({ shrinkTrials, dryingTrials, runs, room, learnFrom })
+  const { bench } = commission
+  const arrangement = stages.arrange({ stack: stages.stack({ tiers: cake.tiers }), decoration, discsMm, shrinks: learned.shrink })
   const warmsInWorkroom = brief.completion === 'beforeDriving' && brief.keeping === 'roomTemperature'
   const mostTopMm = brief.completion === 'beforeDriving' ? brief.box.heightMm - cake.board.thicknessMm : null
   const packed = gatherings.map((bouquet) => {
     const members = membersOf(bouquet, wanted)
     return { bouquet, members, packing: stages.bouquet({ bouquet, members, stack: arrangement.stack, mostTopMm }) }
   })
-  const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm)
+  const paperwork = paperworkOf(stages, wanted, new Map(packed.flatMap(({ packing }) => [...packing.layouts])), arrangement, mostTopMm, learned)
   const groups = stages.cutting({ work: [...paperwork.map(({ id, paper, format, classes, cutting }) => ({ id, paper, format, classes, cutting })), ...ownPieces.map((own) => ownWork(own))], tools: workshop.tools, kept: keptSheets, remnants: workshop.remnants.filter(({ from }) => from !== commission.id), nested: inputs.nested ?? {} })
   const planned = accents.map((accent) => stages.accent({ accent, anchors: anchorsOf(accent.follows, arrangement, paperwork), stack: arrangement.stack }))
   const slowing = stages.slowing(brief.workroom)
-  const making = paperwork.filter(({ elements }) => elements.length > 0).map((made) => stages.making({ made, slowing }))
+  const making = paperwork.filter(({ elements }) => elements.length > 0).map((made) => stages.making({ made, slowing, drying: learned.drying[made.paper] ?? null, recuts: bench.recuts.filter(({ part }) => part.startsWith(`${made.id}/`)) }))
   const cakeFacts = stages.cake({ cake, stack: arrangement.stack, air: warmsInWorkroom ? brief.workroom : brief.venue, fridgeC: workshop.fridgeC })
   const { fit, finished, remedies } = fitting(cake, brief.box, arrangement, { sailsOn: brief.completion === 'beforeDriving', tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, paperwork)
   const { mix, ladder, dyes } = stages.tint({ heart: colour.heart, tail: colour.tail, steps: colour.steps, shelf: workshop.dyes, trials: workshop.dyeTrials })
-  const { cutList, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count })
+  const { cutList, planned: plannedCuts, again, discs } = stages.pieces({ elements: arrangement.sails.map(({ sized, shade }) => ({ sized, shade })), count: arrangement.count, breakage: learned.breakage[soakedSail.id] ?? null, recuts: bench.recuts.filter(({ part }) => part.startsWith('sails/')) })
   const bath = stages.bath({ dyes, pieces: cutList.pieces, total: cutList.total, ladder, tray: colour.tray })
   const dishes = stages.dishes({
     coloured: wanted.flatMap(({ id, technique, colouring, finishes }, at) => { const made = paperwork[at]!; return made.elements.length > 0 ? [{ decoration: { id, technique, colouring, finishes }, made }] : [] }),
@@ -216,15 +250,19 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   })
   const { airC, humidity } = brief.transport
   const climates = { workroom: brief.workroom, venue: brief.venue, transport: { airC, humidity } }
-  const estimate = stages.dry({ drying, ...climates })
-  const dryingWhenDamp = stages.dry({ drying, ...climates, workroom: { ...brief.workroom, ...DAMP } })
-  const { loads, tooBig, work, timetable } = stages.schedule({
+  const dryingLearned = { factor: learned.drying[RICE_FILM_ID] ?? null, limit: learned.limit }
+  const estimate = stages.dry({ drying, ...climates, learned: dryingLearned })
+  const dryingWhenDamp = stages.dry({ drying, ...climates, learned: dryingLearned, workroom: { ...brief.workroom, ...DAMP } })
+  const walks = inputs.walks ?? QUICK_WALKS
+  const scheduled = stages.schedule({
     brief: { eventAt: brief.eventAt, completion: brief.completion, keeping: brief.keeping, roadMin: roadWorking(brief).value },
     warmMin: Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0),
     workshop: { mats: workshop.mats, trays: workshop.trays, ovenPlaces: workshop.ovenPlaces, hours: workshop.hours, pace: workshop.pace, moulds: workshop.moulds, people: workshop.people, busy: workshop.busy },
-    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'), others: inputs.others ?? [], pins, walks: inputs.walks ?? QUICK_WALKS,
-    cutList, sails: arrangement.count, gather: decoration?.sail.gather ?? soakedSail.startingParameters.gather, drying: estimate, making,
+    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'), others: inputs.others ?? [], pins, walks,
+    cutList, planned: plannedCuts, again, hands: learned.hands, sails: arrangement.count, gather: decoration?.sail.gather ?? soakedSail.startingParameters.gather, drying: estimate, making,
   })
+  const { loads, tooBig, work } = scheduled
+  const timetable = stages.timetable({ scheduled, walks, tasks: bench.tasks, now: bench.tasks.length > 0 ? bench.handedOver?.at ?? inputs.now : 0 })
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate)
   const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
@@ -236,7 +274,7 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const wires = wireStage({ paperwork })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
-    arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
+    learned, arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
     slowing, onTheCake, loads, work, timetable, skewers, cautions,
     careCard: careCard({
       sails: arrangement.count.value,

@@ -1,7 +1,8 @@
 /** From decorations to steps of work: hands, rests as this room lets paper dry, what they occupy. */
 import { dryingCaseMin, dryingCurve, moistureAfter, moved, onMat, paperSheet, type Climate } from '../dry'
-import { derive, found, starting, type Working } from '../quantity'
-import type { Making, MakingStep } from '../schedule'
+import type { UsedFactor } from '../learn'
+import { derive, found, starting, sumOf, type Working } from '../quantity'
+import type { MadeAgain, Making, MakingStep } from '../schedule'
 import { MOULD_WORDS } from '../technique'
 import { techniqueOf, type Paperwork } from './paperwork'
 
@@ -43,9 +44,25 @@ export function restMin(usualMin: number, { handle, firm }: Pick<Slowing, 'handl
 }
 
 /** A rest with its working. */
-const restOf = ({ name, waitMin }: Paperwork['steps'][number], slowing: Slowing): Working => derive(`rest after “${name.toLowerCase()}”`, 'duration', 'rest in this room', '{usual} × {slower}', {
-  usual: starting('usual rest', waitMin, 'duration', 'usual'), slower: found('as long in this room', waitMin > 0 ? restMin(waitMin, slowing) / waitMin : 1, 'ratio', 'two walks of the drying curve, here and at 22 °C and 47.5 %'),
-}, () => restMin(waitMin, slowing))
+function restOf({ name, waitMin }: Paperwork['steps'][number], slowing: Slowing, drying: UsedFactor | null): Working {
+  const here = restMin(waitMin, slowing)
+  const label = `rest after “${name.toLowerCase()}”`
+  const usual = derive(label, 'duration', 'rest in this room', '{usual} × {slower}', {
+    usual: starting('usual rest', waitMin, 'duration', 'usual'), slower: found('as long in this room', waitMin > 0 ? here / waitMin : 1, 'ratio', 'two walks of the drying curve, here and at 22 °C and 47.5 %'),
+  }, () => here)
+  // Rests for glue are not drying.
+  if (!drying || waitMin < DRYING_FROM_MIN) return usual
+  return derive(label, 'duration', 'as you logged it', '{usual} × {yours}', { usual: { ...usual, label: 'by the curve' }, yours: found('in your room', drying.median, 'ratio', `learned from ${drying.trials} of your trials`) }, (v) => Math.round(v.usual * v.yours))
+}
+
+type MadeOf = Pick<Paperwork, 'id' | 'name' | 'technique' | 'steps' | 'stepHands' | 'hands' | 'place' | 'pieces' | 'count' | 'onTheCake'>
+/** Pieces asked for again at the bench. */
+type AgainAsked = { readonly id: string, readonly many: number }
+
+/** Hands for pieces made again: every step of a piece, and getting ready once. */
+const againHands = ({ many }: AgainAsked, steps: Paperwork['steps']): Working => derive('made again', 'duration', 'hands-on time', '{pieces} × {each} + {begin}', {
+  pieces: found('pieces', many, 'count', 'asked for at the bench'), each: starting('all steps of a piece', steps.reduce((sum, { perPieceMin }) => sum + perPieceMin, 0), 'duration', 'guess'), begin: starting('to begin', Math.max(...steps.map(({ fixedMin }) => fixedMin)), 'duration', 'guess'),
+}, (v) => v.pieces * v.each + v.begin)
 
 const NEVER = 4
 
@@ -54,14 +71,18 @@ export const neverFirmOf = (made: readonly Pick<Paperwork, 'name' | 'steps' | 'e
   firm !== null ? [] : made.filter(({ steps, elements }) => elements.length > 0 && steps.some(({ waitMin }) => waitMin >= SETTING_FROM_MIN)).map(({ name }) => name.toLowerCase())
 
 /** A decoration as work, step by step. */
-export function makingOf({ id, name, technique, steps, stepHands, hands, place, pieces, count, onTheCake }: Pick<Paperwork, 'id' | 'name' | 'technique' | 'steps' | 'stepHands' | 'hands' | 'place' | 'pieces' | 'count' | 'onTheCake'>, slowing: Slowing): Making {
+export function makingOf({ id, name, technique, steps, stepHands, hands, place, pieces, count, onTheCake }: MadeOf, slowing: Slowing, drying: UsedFactor | null, recuts: readonly AgainAsked[] = []): Making {
   const { occupies: occupied = [], heat } = techniqueOf(technique)
   return {
-    id, name, hands, place, goesOff: heat === 'oil',
+    id, name, hands: recuts.length > 0 ? sumOf(hands.label, 'duration', 'made again too', [hands, ...recuts.map((recut) => againHands(recut, steps))]) : hands, place, goesOff: heat === 'oil',
+    again: recuts.map((recut): MadeAgain => ({
+      id: recut.id, name: `${name}: make ${recut.many} again`, hands: againHands(recut, steps),
+      rest: steps.map((step) => restOf(step, slowing, drying)).reduce((one, other) => other.value > one.value ? other : one),
+    })),
     steps: steps.map((step, at): MakingStep => {
       const holds = occupied.find((each) => each.step === step.id)
       const units = holds?.per === 'piece' ? pieces.value : holds?.per === 'element' ? count.value : 1
-      return { id: step.id, name: step.name, hands: stepHands[at]!, rest: restOf(step, slowing), hold: holds ? { resource: holds.mould, name: `in ${MOULD_WORDS[holds.mould]}`, units } : null, onTheCake: onTheCake && at === steps.length - 1 }
+      return { id: step.id, name: step.name, hands: stepHands[at]!, rest: restOf(step, slowing, drying), hold: holds ? { resource: holds.mould, name: `in ${MOULD_WORDS[holds.mould]}`, units } : null, onTheCake: onTheCake && at === steps.length - 1 }
     }),
   }
 }

@@ -10,7 +10,9 @@ import {
   finished, finishOf, TECHNIQUES, type Failure, type FinishedExtent, type FinishId, type Ingredient, type Layout, type Mesh, type PlacedElement, type Technique, type TechniqueCaution, type TechniqueId, type TimedStep, type Wall, type Wiring,
 } from '../technique'
 import { blend } from '../tint'
+import type { Breakage, Learned } from '../learn'
 import type { MixtureUse } from '../mixture'
+import { asTimed } from '../schedule'
 import type { PaperDecoration } from './commission'
 import { reachOf, type Reach } from './reach'
 
@@ -148,7 +150,7 @@ function alike(decoration: PaperDecoration, elements: readonly PlacedElement[]):
 }
 
 /** Pieces by kind, size and shade, each with its spares. */
-function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement[], count: Working): readonly PieceClass[] {
+function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement[], count: Working, { breakage, shrink }: LearnedOfTechnique): readonly PieceClass[] {
   const technique = techniqueOf(decoration.technique)
   const sheet = formatOf(formatFor(decoration))
   const seen = seenOf(decoration)
@@ -156,10 +158,10 @@ function classesOf(decoration: PaperDecoration, elements: readonly PlacedElement
   return groups.flatMap((group) => {
     const [one] = group
     const { size, face } = one!
-    return technique.pieces(decoration.parameters, size, one!).map((kind): PieceClass => {
+    return technique.pieces(decoration.parameters, size, one!, shrink).map((kind): PieceClass => {
       const ofSize = groups.length === 1 ? count : derive('elements of this size', 'count', 'size classes', 'of {count}, those of this size and shade', { count }, () => group.length)
       const needed = kind.perElement === 1 ? ofSize : derive(several(kind.name), 'count', 'pieces in an element', '{elements} × {each}', { elements: ofSize, each: found('in one', kind.perElement, 'count', 'by its technique') }, (v) => v.elements * v.each)
-      const spares = derive(`spare ${several(kind.name)}`, 'count', 'spares', 'round up( {needed} × {share} ), at least 1', { needed, share: technique.spareShare }, (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)))
+      const spares = derive(`spare ${several(kind.name)}`, 'count', 'spares', 'round up( {needed} × {share} ), at least 1', { needed, share: sparesOf(technique.spareShare, breakage) }, (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)))
       return {
         holes: [], flaps: [], print: [], ...kind, needed, spares, colour: colourOf(decoration, one!), members: group.map(({ index }) => index), onSheet: boxesOnSheet(kind.width.value, kind.height.value, sheet),
         seenWidth: found('seen width', face?.widthMm ?? seen.widthMm * size, 'length', 'of the finished element'), seenHeight: found('seen height', face?.heightMm ?? seen.heightMm * size, 'length', 'of the finished element'),
@@ -227,23 +229,42 @@ function unfitOf(technique: AnyTechnique, { paper, finishes }: PaperDecoration):
   return refused ? `${technique.name} does not take “${finishOf(refused.finish).name.toLowerCase()}”.` : null
 }
 
-type PaperworkInputs = { readonly decoration: PaperDecoration, readonly stack: readonly StandingTier[], readonly free: readonly Patch[], readonly mostTopMm: number | null, readonly laid: Layout | null }
+type PaperworkInputs = { readonly decoration: PaperDecoration, readonly stack: readonly StandingTier[], readonly free: readonly Patch[], readonly mostTopMm: number | null, readonly laid: Layout | null, readonly learned: LearnedOfTechnique }
+
+/** What trials say of a technique: how long its steps take, how many of its pieces break, how paper shrinks. */
+export type LearnedOfTechnique = { readonly hands: Learned['hands'], readonly breakage: Breakage | null, readonly shrink: Learned['shrink'] }
+
+/** What a studio has learned of one technique, and nothing else, so that what it has learned of others changes nothing here. */
+export function learnedOf({ hands, breakage, shrink }: Learned, technique: TechniqueId): LearnedOfTechnique {
+  const steps = techniqueOf(technique).steps.map(({ id }) => stepKey(technique, id))
+  return { hands: Object.fromEntries(Object.entries(hands).filter(([step]) => steps.includes(step))), breakage: breakage[technique] ?? null, shrink: { ...shrink.damp && { damp: shrink.damp }, ...shrink.pan && { pan: shrink.pan } } }
+}
+
+/** What a step of a technique is called in the ledger. */
+export const stepKey = (technique: string, step: string): string => `${technique} ${step}`
+
+/** The share of spares: what breaks by the ledger, or what the technique begins with. */
+export const sparesOf = (began: Working, breakage: Breakage | null): Working => breakage ? found('what breaks', breakage.share, 'share', `learned from ${breakage.pieces} pieces in ${breakage.runs} of your runs`) : began
 
 /** Everything that follows from a decoration on a cake. @param laid where a bouquet holds its elements, if one does */
-export function paperworkStage({ decoration, stack, free, mostTopMm, laid }: PaperworkInputs): Paperwork {
+export function paperworkStage({ decoration, stack, free, mostTopMm, laid, learned }: PaperworkInputs): Paperwork {
   const technique = techniqueOf(decoration.technique)
   const seen = seenOf(decoration)
   const layout = laid ?? withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
   const elements = layout.elements.map((element) => ({ ...element, size: Math.max(1, Math.round(element.size * SIZE_STEPS)) / SIZE_STEPS }))
   const count = { ...layout.count, label: technique.elements }
-  const classes = elements.length > 0 ? classesOf(decoration, elements, count) : []
+  const classes = elements.length > 0 ? classesOf(decoration, elements, count, learned) : []
   const pieces = sumOf('pieces to cut', 'count', 'pieces and spares', classes.flatMap(({ needed, spares }) => [needed, spares]))
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
   const steps: readonly TimedStep[] = [...technique.steps, ...finishing.map(({ definition: { id, step, perElementMin } }) => ({ id, ...step, perPieceMin: 0, perElementMin, fixedMin: 3, waitMin: 0 }))]
-  const minutes = steps.map((step) => derive(step.name.toLowerCase(), 'duration', 'hands-on time', '{pieces} × {perPiece} + {elements} × {perElement} + {fixed}', {
-    pieces, perPiece: starting('for a piece', step.perPieceMin, 'duration', 'guess'), elements: count, perElement: starting('for an element', step.perElementMin, 'duration', 'guess'), fixed: starting('to begin', step.fixedMin, 'duration', 'guess'),
-  }, (v) => elements.length === 0 ? 0 : v.pieces * v.perPiece + v.elements * v.perElement + v.fixed))
+  const minutes = steps.map((step) => {
+    const usual = derive(step.name.toLowerCase(), 'duration', 'hands-on time', '{pieces} × {perPiece} + {elements} × {perElement} + {fixed}', {
+      pieces, perPiece: starting('for a piece', step.perPieceMin, 'duration', 'guess'), elements: count, perElement: starting('for an element', step.perElementMin, 'duration', 'guess'), fixed: starting('to begin', step.fixedMin, 'duration', 'guess'),
+    }, (v) => elements.length === 0 ? 0 : v.pieces * v.perPiece + v.elements * v.perElement + v.fixed)
+    const own = learned.hands[stepKey(technique.id, step.id)]
+    return own ? asTimed(usual, own) : usual
+  })
   const onTheCake = technique.layOut !== undefined
   return {
     id: decoration.id, technique: technique.id, name: technique.name, called: technique.elements, paper: decoration.paper, format: formatFor(decoration), colour: decoration.colour, cutting: decoration.cutting,

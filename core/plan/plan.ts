@@ -9,7 +9,7 @@ import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
 import type { FormerLoad, NoTimetable, Stretch, Timetable, Work } from '../schedule'
 import type { DiscSupply, DyeUse } from '../supply'
-import type { LearnedDye } from '../learn'
+import type { Learned, LearnedDye } from '../learn'
 import type { LadderStep, Recipe, SteppedBath } from '../tint'
 import type { PlannedAccent } from './accents'
 import type { Arrangement } from './arrange'
@@ -47,6 +47,8 @@ export type LeafState = 'empty' | 'ready' | 'look' | 'stop'
 
 /** Everything that follows from a commission and a workshop. */
 export type Plan = {
+  /** What the studio's own trials say, as this plan goes by it. */
+  readonly learned: Learned
   readonly arrangement: Arrangement
   readonly paperwork: readonly Paperwork[]
   readonly bouquets: readonly PlannedBouquet[]

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { DISC_DIAMETERS_MM } from '../material'
 import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
-import { dyeTrialSchema } from '../learn'
-import { discStockSchema, dyeStockSchema, MOST_DYES_ON_SHELF, pricesSchema, STARTING_DYES, STARTING_PRICES } from '../supply'
+import { dryingTrialSchema, dyeTrialSchema, runSchema, shrinkTrialSchema } from '../learn'
+import { discStockSchema, dyeStockSchema, MOST_DYES_ON_SHELF, MOST_PIECE_BOXES, MOST_STOCK, pieceBoxSchema, pricesSchema, pricingSchema, STARTING_DYES, STARTING_PIECE_BOXES, STARTING_PRICES, STARTING_PRICING, stockSchema } from '../supply'
 import { petalSchema } from '../technique'
 
 export const MOST_PETALS = 40
@@ -15,6 +15,7 @@ const formerSchema = z.strictObject({
 })
 
 export const MOST_TRIALS = 400
+export const MOST_RUNS = 2000
 export const MOST_BUSY = 400
 
 /** What the studio has: film on the shelf, mats and trays, oven, hours and pace. */
@@ -38,6 +39,19 @@ export const workshopSchema = z.strictObject({
   pace: paceSchema,
   fridgeC: z.number().min(0).max(12).meta({ label: 'Refrigerator', kind: 'temperature' }),
   prices: pricesSchema,
+  pricing: pricingSchema,
+  /** What is on hand of all else, and its packs. */
+  stock: z.array(stockSchema).max(MOST_STOCK).refine((stock) => new Set(stock.map(({ item }) => item)).size === stock.length, { message: 'Each item must be listed once.' }),
+  /** Boxes that pieces travel in. */
+  pieceBoxes: z.array(pieceBoxSchema).max(MOST_PIECE_BOXES),
+  /** What this room is called in trials; another room has air of its own. */
+  room: z.string().min(1).max(40).meta({ label: 'Room' }),
+  /** From so many trials on, plans go by them. */
+  learnFrom: z.number().int().min(1).max(20).meta({ label: 'Go by trials from', kind: 'count' }),
+  shrinkTrials: z.array(shrinkTrialSchema).max(MOST_TRIALS),
+  dryingTrials: z.array(dryingTrialSchema).max(MOST_TRIALS),
+  /** Work that was timed, at the bench or as a trial. */
+  runs: z.array(runSchema).max(MOST_RUNS),
   tools: cuttingToolsSchema,
   /** Parts of sheets that were kept, to be used first. */
   remnants: z.array(remnantSchema).max(MOST_REMNANTS),
@@ -68,6 +82,14 @@ export const STARTING_WORKSHOP: Workshop = {
   pace: STARTING_PACE,
   fridgeC: 4,
   prices: STARTING_PRICES,
+  pricing: STARTING_PRICING,
+  stock: [],
+  pieceBoxes: STARTING_PIECE_BOXES.map((box) => ({ ...box })),
+  room: 'workroom',
+  learnFrom: 3,
+  shrinkTrials: [],
+  dryingTrials: [],
+  runs: [],
   tools: STARTING_TOOLS,
   remnants: [],
   dyes: STARTING_DYES.map((dye) => ({ ...dye, absorptionPerDrop: [...dye.absorptionPerDrop] })),

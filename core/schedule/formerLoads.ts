@@ -7,8 +7,8 @@ export type Former = { readonly lengthMm: number, readonly widthMm: number }
 /** Where a piece lies on its former: its lower left corner and the room it takes, mm. */
 export type LaidPiece = { readonly piece: Piece, readonly xMm: number, readonly yMm: number, readonly widthMm: number, readonly heightMm: number }
 
-/** One filling of a former. */
-export type FormerLoad = { readonly number: number, readonly laid: readonly LaidPiece[] }
+/** One filling of a former; `again` when its pieces are cut again in place of broken ones. */
+export type FormerLoad = { readonly number: number, readonly laid: readonly LaidPiece[], readonly again: boolean }
 
 const GAP_MM = 12
 
@@ -51,7 +51,7 @@ export function fillFormers(pieces: readonly Piece[], gather: number, former: Fo
   let waiting: Footprint[] = []
   let laid: readonly LaidPiece[] = []
   const close = (): void => {
-    if (laid.length > 0) loads.push({ number: loads.length + 1, laid })
+    if (laid.length > 0) loads.push({ number: loads.length + 1, laid, again: false })
     waiting = []
     laid = []
   }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { setting, type Working } from '../quantity'
+import type { Learned, UsedFactor } from '../learn'
+import { derive, found, setting, type Working } from '../quantity'
 
 const minutes = (label: string) => z.number().min(0).max(240).meta({ label, kind: 'duration' })
 
@@ -24,6 +25,14 @@ export type Pace = z.infer<typeof paceSchema>
 /** Guesses to calibrate first. */
 export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15, coverMin: 40, stackMin: 10, photographMin: 15, aheadMin: 30 }
 
-/** A pace with its working. */
-export const paceWorking = (pace: Pace, key: keyof Pace): Working =>
-  setting(paceSchema.shape[key].meta()!.label as string, pace[key], STARTING_PACE[key], 'duration', 'guess', 'Timetable')
+/** A pace with its working. What was typed stands; else what was timed often enough replaces the starting value. */
+export function paceWorking(pace: Pace, key: keyof Pace, hands: Learned['hands'] = {}): Working {
+  const label = paceSchema.shape[key].meta()!.label as string
+  const own = hands[key]
+  const began = setting(label, pace[key], STARTING_PACE[key], 'duration', 'guess', 'Timetable')
+  return own && pace[key] === STARTING_PACE[key] ? asTimed(began, own) : began
+}
+
+/** A usual time as these hands take it. */
+export const asTimed = (usual: Working, { median, trials }: UsedFactor): Working =>
+  derive(usual.label, 'duration', 'as you timed it', '{usual} × {yours}', { usual: { ...usual, label: 'usually' }, yours: found('your hands', median, 'ratio', `learned from ${trials} times you did it`) }, (v) => v.usual * v.yours)

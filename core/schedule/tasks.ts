@@ -1,4 +1,5 @@
 /** Hands-on work with its amounts: what the steps of the technique come to for this job. */
+import type { Learned } from '../learn'
 import type { CutList, Piece } from '../piece'
 import { derive, found, sumOf, type Working } from '../quantity'
 import type { FormerLoad } from './formerLoads'
@@ -15,7 +16,10 @@ type LoadWork = { readonly load: FormerLoad, readonly drape: Working, readonly l
 export type MakingStep = { readonly id: string, readonly name: string, readonly hands: Working, readonly rest: Working, readonly hold: { readonly resource: string, readonly name: string, readonly units: number } | null, readonly onTheCake: boolean }
 
 /** Making a decoration, step after step. `place` is what setting it on the cake takes. */
-export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[], readonly goesOff: boolean }
+export type Making = { readonly id: string, readonly name: string, readonly hands: Working, readonly place: Working, readonly steps: readonly MakingStep[], readonly again: readonly MadeAgain[], readonly goesOff: boolean }
+
+/** Pieces of a decoration made again in place of broken ones: all steps of making them, and the longest rest among these. */
+export type MadeAgain = { readonly id: string, readonly name: string, readonly hands: Working, readonly rest: Working }
 
 export type Work = {
   readonly cut: Working
@@ -46,25 +50,27 @@ const NO_TIME = found('place', 0, 'duration', 'left to whoever receives the box'
  * @param soak minutes a piece must soak: a slow soak holds up the hands
  * @param making decorations made from sheets besides
  * @param tiers tiers to cover and stack here
+ * @param hands how long these hands take, where it was timed often enough
  */
-export function workFor(cutList: CutList, loads: readonly FormerLoad[], sails: Working, soak: Working, completion: Completion, pace: Pace, making: readonly Making[] = [], tiers: Working = NO_TIERS): Work {
-  const of = (key: keyof Pace): Working => paceWorking(pace, key)
+export function workFor(cutList: CutList, loads: readonly FormerLoad[], sails: Working, soak: Working, completion: Completion, pace: Pace, making: readonly Making[] = [], tiers: Working = NO_TIERS, hands: Learned['hands'] = {}): Work {
+  const of = (key: keyof Pace): Working => paceWorking(pace, key, hands)
   const total = cutList.total
   const dosed = new Set<Piece['shade']>()
   const loadWork = loads.map((load): LoadWork => {
     const newShades = [...new Set(load.laid.map(({ piece }) => piece.shade))].filter((shade) => !dosed.has(shade))
     newShades.forEach((shade) => dosed.add(shade))
     const pieces = count(`pieces in load ${load.number}`, load.laid.length, total)
+    const draped = derive(`soak and drape load ${load.number}`, 'duration', 'hands-on time', '{pieces} × longer of {drape} and {soak} + {doses} × {dose}',
+      { pieces, drape: of('drapeMin'), soak, doses: count('doses', newShades.length, total), dose: of('doseMin') },
+      (v) => v.pieces * Math.max(v.drape, v.soak) + v.doses * v.dose)
     return {
       load,
-      drape: derive(`soak and drape load ${load.number}`, 'duration', 'hands-on time', '{pieces} × longer of {drape} and {soak} + {doses} × {dose}',
-        { pieces, drape: of('drapeMin'), soak, doses: count('doses', newShades.length, total), dose: of('doseMin') },
-        (v) => v.pieces * Math.max(v.drape, v.soak) + v.doses * v.dose),
+      drape: load.again ? derive(`cut, soak and drape load ${load.number}`, 'duration', 'hands-on time', '{draped} + {pieces} × {cut}', { draped, pieces, cut: of('cutMin') }, (v) => v.draped + v.pieces * v.cut) : draped,
       lift: each(`lift load ${load.number} off`, pieces, of('liftMin')),
     }
   })
   const parts = {
-    cut: each('cut', total, of('cutMin')),
+    cut: each('cut', loads.some(({ again }) => again) ? count('pieces planned', loads.filter(({ again }) => !again).reduce((sum, { laid }) => sum + laid.length, 0), total) : total, of('cutMin')),
     choose: each('choose and trim', total, of('chooseMin')),
     pack: of('packMin'),
     place: completion === 'handedOver' ? NO_TIME : sumOf('place', 'duration', 'hands-on time', [each('place the sails', sails, of('placeMin')), ...making.map(({ place }) => place)]),

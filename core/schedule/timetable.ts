@@ -1,6 +1,8 @@
 /** From the work of a commission to its timetable: tasks with what each waits for and occupies, laid back from the event. */
 import { derive, found, ok, refuse, starting, type Moment, type Result, type Working } from '../quantity'
-import { riskOf, STARTING_STRAYING, type Risk } from './risk'
+import { freeBefore } from './freeTime'
+import { inOrder, liveThrough, type Happened } from './live'
+import { riskOf, STARTING_STRAYING, type Risk, type Since } from './risk'
 import { latestSchedule } from './search'
 import { smoothed } from './smooth'
 import type { Hold, Job, NoSchedule, Person, PlacedTask, Reason, Resource, Schedule, Task, Wait } from './task'
@@ -20,6 +22,8 @@ export type Slot = Stretch & {
   /** The task it is all or part of; none for what only lies and waits. */
   readonly task: string | null
   readonly person: string | null
+  /** Whether it is over, or somebody is at it. */
+  readonly state: 'toDo' | 'underWay' | 'done'
 }
 
 /** Minutes a load takes: before it may leave its former, and before it is ready for the cake. */
@@ -56,6 +60,8 @@ export type Timetable = {
   readonly leaveAt: Moment
   readonly reasons: readonly SlotReason[]
   readonly unkeptPins: readonly string[]
+  /** When all is ready if work goes on as planned from here, and how long before it must be; none before anything was begun. */
+  readonly standing: { readonly readyAt: Moment, readonly spareMin: number } | null
   /** How likely it is to hold, once that was worked out; what makes it late, in words. */
   readonly risk: { readonly chance: Working, readonly sure: SureStart | null, readonly causes: readonly { readonly words: string, readonly share: number }[] } | null
 }
@@ -124,7 +130,7 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
   let before: string | null = null
   for (const { load, drape: draping, lift: lifting } of work.loads) {
     const { number } = load
-    const drape = add(`drape-${number}`, 'drape', `Soak and drape load ${number}`, draping.value, { ...keeps, load: number, group: 'sails' })
+    const drape = add(`drape-${number}`, 'drape', `${load.again ? 'Cut again, soak and drape' : 'Soak and drape'} load ${number}`, draping.value, { ...keeps, load: number, group: 'sails' })
     const lift = add(`lift-${number}`, 'lift', `Lift load ${number} off`, lifting.value, { ...keeps, load: number, group: 'sails' })
     holds.push({ resource: formers.name, units: 1, from: drape, until: lift })
     if (times.ovenMin === null) {
@@ -139,7 +145,7 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
     then(lift, choose)
     // One bath serves them from pale to deep.
     then(before ?? cut, drape)
-    before = drape
+    if (!load.again) before = drape
   }
   if (!before) then(cut, choose)
 
@@ -166,6 +172,10 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
       last = next
     }
     for (const each of last) then(each, made, waitMin, making.goesOff ? waitMin + FRESH_MIN : null)
+    for (const { id, name, hands, rest } of making.again) {
+      add(id, 'make', name, hands.value, { splits: hands.value > ONE_GO_MIN, keeps: !making.goesOff, group: making.id })
+      then(id, made, rest.value)
+    }
   }
   const resources: readonly Resource[] = [{ id: formers.name, name: formers.name, count: formers.count }, { id: 'oven', name: 'oven', count: question.ovenPlaces }, ...question.moulds]
   return { tasks, job: { tasks, waits, holds, resources, people: question.people, endAt: question.eventAt - question.aheadMin } }
@@ -187,12 +197,57 @@ function turnsOf({ hold }: MakingStep, moulds: readonly Resource[]): readonly nu
  * @param runs how often it is lived through to know its risk; 0 for not at all
  * @returns slots in the order of time and the hour to start; or what could not be placed
  */
-export function planTimetable(question: TimetableQuestion, walks: number, runs = 0): Result<Timetable, NoTimetable> {
+export function planTimetable(question: TimetableQuestion, walks: number, runs = 0, since: Since | null = null): Result<Timetable, NoTimetable> {
+  const found = findTimetable(question, walks)
+  return found.ok ? ok(timetableSince(found.value, question, walks, runs, since)) : found
+}
+
+/** A schedule that was found, with the job it is for. */
+export type FoundTimetable = { readonly planned: TimetableJob, readonly schedule: Schedule }
+
+/** The latest schedule found, made roomy; nothing has happened yet. */
+export function findTimetable(question: TimetableQuestion, walks: number): Result<FoundTimetable, NoTimetable> {
   const planned = timetableJob(question)
   const schedule = latestSchedule(planned.job, SEED, walks)
-  if (!schedule.ok) return refuse(inWords(schedule.error, planned))
-  const roomy = smoothed(planned.job, schedule.value)
-  return ok({ ...timetableOf(planned, roomy, question), risk: runs > 0 ? riskInWords(riskOf(planned.job, roomy, STARTING_STRAYING, runs, SEED, question.aheadMin), runs, planned, () => sureStart(question, runs)) : null })
+  return schedule.ok ? ok({ planned, schedule: smoothed(planned.job, schedule.value) }) : refuse(inWords(schedule.error, planned))
+}
+
+/** A schedule as a timetable, moved by what has happened by now. */
+export function timetableSince({ planned, schedule }: FoundTimetable, question: TimetableQuestion, walks: number, runs: number, since: Since | null): Timetable {
+  const known = since && { ...since, happened: new Map([...since.happened].filter(([task]) => planned.tasks.some(({ id }) => id === task))) }
+  const carried = known && known.happened.size > 0 ? carriedOn(planned.job, schedule, known, walks) : null
+  const timetable = timetableOf(planned, carried?.schedule ?? schedule, question, known?.happened)
+  const risk = runs > 0 ? riskOf(planned.job, carried?.order ?? schedule, STARTING_STRAYING, runs, SEED, question.aheadMin, known ?? undefined) : null
+  return { ...timetable, standing: carried && { readyAt: carried.readyAt, spareMin: planned.job.endAt - carried.readyAt }, risk: risk && riskInWords(risk, runs, planned, () => carried ? null : sureStart(question, runs)) }
+}
+
+const DAYS_AFTER = 4
+const MINUTES_PER_DAY = 1440
+
+/** A schedule as it goes on from what has happened; `order` is the schedule whose order it follows. */
+type Carried = { readonly schedule: Schedule, readonly order: Schedule, readonly readyAt: Moment }
+
+/** Everything goes on in its planned order, later where it must. Where that is too late, the rest is put in another order if one is ready sooner. */
+function carriedOn(job: Job, schedule: Schedule, since: Since, walks: number): Carried {
+  const asPlanned = carriedIn(job, schedule, since)
+  if (asPlanned.readyAt <= job.endAt) return asPlanned
+  const isDone = (task: string): boolean => (since.happened.get(task)?.to ?? null) !== null
+  const rest: Job = {
+    ...job, tasks: job.tasks.filter(({ id }) => !isDone(id)), waits: job.waits.filter(({ before, after }) => !isDone(before) && !isDone(after)),
+    holds: job.holds.filter(({ until }) => !isDone(until)).map((hold) => isDone(hold.from) ? { ...hold, from: hold.until } : hold),
+  }
+  const other = latestSchedule(rest, SEED, walks)
+  if (!other.ok) return asPlanned
+  const merged: Schedule = { ...other.value, placed: schedule.placed.map((each) => other.value.placed.find(({ task }) => task === each.task) ?? each), held: schedule.held.map((each) => other.value.held.find(({ hold }) => hold.resource === each.hold.resource && hold.until === each.hold.until && !isDone(each.hold.from)) ?? each) }
+  const inOther = carriedIn(job, merged, since)
+  return inOther.readyAt < asPlanned.readyAt ? inOther : asPlanned
+}
+
+function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
+  const begin = Math.min(schedule.startBy, since.now) - MINUTES_PER_DAY
+  const free = new Map(job.people.map((person) => [person.id, freeBefore(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
+  const lived = liveThrough(job, schedule, inOrder(job, schedule), free, { ...since, minutesOf: ({ durationMin }) => durationMin, restOf: ({ leastMin }) => leastMin })
+  return { schedule: { ...schedule, placed: schedule.placed.map((each) => ({ ...each, parts: lived.get(each.task)!.parts })) }, order: schedule, readyAt: Math.max(...[...lived.values()].map(({ parts }) => parts.at(-1)!.to)) }
 }
 
 const SURE = 0.9
@@ -232,7 +287,8 @@ function inWords(problem: NoSchedule, { job, tasks }: TimetableJob): NoTimetable
 }
 
 /** A schedule as slots: work in its parts, what lies on formers, what sets on the rack. */
-export function timetableOf({ tasks, job }: TimetableJob, schedule: Schedule, { eventAt, formers, times, people }: TimetableQuestion): Timetable {
+export function timetableOf({ tasks, job }: TimetableJob, schedule: Schedule, { eventAt, formers, times, people }: TimetableQuestion, happened: ReadonlyMap<string, Happened> = new Map()): Timetable {
+  const stateOf = (task: string): Slot['state'] => { const has = happened.get(task); return !has ? 'toDo' : has.to === null ? 'underWay' : 'done' }
   const placed = new Map(schedule.placed.map((each) => [each.task, each]))
   const stretchOf = (id: string): Stretch => { const { parts } = placed.get(id)!; return { from: parts[0]!.from, to: parts.at(-1)!.to } }
   const unitOf = (task: string): string | null => { const held = schedule.held.find(({ hold }) => hold.from === task && hold.units === 1); return held ? `${held.hold.resource} ${held.unit}` : null }
@@ -242,26 +298,26 @@ export function timetableOf({ tasks, job }: TimetableJob, schedule: Schedule, { 
     const lane = task.kind === 'drive' ? 'road' : task.kind === 'warm' ? 'cake' : task.kind === 'oven' ? unitOf(task.id)! : !task.byHand ? laneOfDrying(task.id, schedule) : handsLane(here)
     const former = task.load !== null && task.kind !== 'oven' ? schedule.held.find(({ hold }) => hold.resource === formers.name && (hold.from === task.id || hold.until === task.id)) : undefined
     return here.parts.map((part, at): Slot => ({
-      ...part, id: here.parts.length > 1 ? `${task.id}-${at + 1}` : task.id, kind: task.kind, hands: task.byHand, load: task.load, task: task.id, person: here.person, lane: former ? `${formers.name} ${former.unit}` : lane,
+      ...part, id: here.parts.length > 1 ? `${task.id}-${at + 1}` : task.id, kind: task.kind, hands: task.byHand, load: task.load, task: task.id, person: here.person, state: stateOf(task.id), lane: former ? `${formers.name} ${former.unit}` : lane,
       name: here.parts.length > 1 ? `${task.name}, part ${at + 1} of ${here.parts.length}` : task.name,
     }))
   })
   const lying = schedule.held.filter(({ hold }) => hold.resource === formers.name).flatMap(({ hold, unit }): readonly Slot[] => {
     const { load } = tasks.find(({ id }) => id === hold.from)!
     const [draped, lifted] = [stretchOf(hold.from), stretchOf(hold.until)]
-    const waiting = { hands: false, load, task: null, person: null }
+    const waiting = { hands: false, load, task: null, person: null, state: stateOf(hold.until) === 'done' ? 'done' : stateOf(hold.from) === 'done' ? 'underWay' : 'toDo' } as const
     const set = draped.to + times.untilSetMin
     return [
       { ...waiting, id: `dry-${load}`, kind: 'dry', name: times.ovenMin === null ? `Load ${load} dries` : `Load ${load} on its tray`, lane: `${formers.name} ${unit}`, from: draped.to, to: lifted.from },
       ...(times.ovenMin === null && set > lifted.to ? [{ ...waiting, id: `rest-${load}`, kind: 'rest' as const, name: `Load ${load} sets`, lane: 'rack', from: lifted.to, to: set }] : []),
     ]
   })
-  const event: Slot = { id: 'event', kind: 'event', name: 'Event', lane: 'road', hands: false, load: null, task: null, person: null, from: eventAt, to: eventAt }
+  const event: Slot = { id: 'event', kind: 'event', name: 'Event', lane: 'road', hands: false, load: null, task: null, person: null, state: 'toDo', from: eventAt, to: eventAt }
   const drive = stretchOf('drive')
   const atVenue = job.waits.filter(({ before }) => before === 'drive').map(({ after }) => stretchOf(after).from)
   return {
     slots: [...slots, ...lying, event].sort((one, other) => one.from - other.from || one.to - other.to), startBy: schedule.startBy, leaveAt: drive.from, atVenueBy: Math.min(job.endAt, ...atVenue),
-    reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })), unkeptPins: schedule.unkeptPins, risk: null,
+    reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })), unkeptPins: schedule.unkeptPins, risk: null, standing: null,
   }
 }
 

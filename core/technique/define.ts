@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { FlatSide } from '../cake'
 import type { Outline, Point3 } from '../geometry'
+import type { Learned } from '../learn'
 import type { PaperId } from '../material'
 import type { Working } from '../quantity'
 import type { FinishId } from './finish'
@@ -135,8 +136,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly seen: (parameters: z.infer<Parameters>) => { readonly widthMm: number, readonly heightMm: number }
   /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
   readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
-  /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place. */
-  readonly pieces: (parameters: z.infer<Parameters>, size: number, element?: PlacedElement) => readonly PieceKind[]
+  /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place; `shrink` is what trials say of it. */
+  readonly pieces: (parameters: z.infer<Parameters>, size: number, element?: PlacedElement, shrink?: Learned['shrink']) => readonly PieceKind[]
   /** What else the technique is reckoned by, such as pours of a pan. */
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
   /** What an element of a size is wired with, for what stands on wires. */

@@ -1,10 +1,12 @@
 /** Sizes of flat paper pieces, from what is seen back to what is cut. */
+import { plannedShrink, type ShrinkBelief } from '../learn'
 import { derive, starting, type Working } from '../quantity'
 
 /** Paper that is damped and dried draws in a little; nothing is lost where it is cut and used dry. */
 const DAMP_SHRINK = 0.02
 
-export const dampShrink = (): Working => starting('shrink of damped wafer', DAMP_SHRINK, 'share', 'guess')
+/** @param learned what trials say, when there are enough of them */
+export const dampShrink = (learned?: ShrinkBelief): Working => learned ? plannedShrink('damp', learned) : starting('shrink of damped wafer', DAMP_SHRINK, 'share', 'guess')
 
 /** A cut size from a seen one: plus what is tucked away, divided by what shrinks. */
 export const cutSize = (label: string, seen: Working, tucked: Working | null, shrink: Working | null): Working =>

@@ -48,8 +48,8 @@ export const floretDome = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size) => {
-    const across = cutSize('floret cut across', typed('floret across', values.floretMm, 'length', 'Arrange'), null, dampShrink())
+  pieces: (values, size, _, shrink) => {
+    const across = cutSize('floret cut across', typed('floret across', values.floretMm, 'length', 'Arrange'), null, dampShrink(shrink?.damp))
     return [{ name: 'floret', outline: floretOutline(across.value, values.petals), folds: [], face: 'smooth face up', width: across, height: across, perElement: floretsOf(values, size).value }]
   },
 

@@ -50,9 +50,9 @@ export const formedSail = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),
 
-  pieces: ({ seenMm, widthMm, insertionMm, cut }, size) => {
-    const height = cutSize('cut high', found('seen height here', seenMm * size, 'length', 'from its place'), typed('foot', insertionMm, 'length', 'Arrange'), dampShrink())
-    const width = derive('cut wide', 'length', 'waves laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: found('seen width here', widthMm * size, 'length', 'from its place'), fullness: starting('paper for each width', WAVE_FULLNESS, 'ratio', 'guess'), shrink: dampShrink() }, (v) => v.seen * v.fullness / (1 - v.shrink))
+  pieces: ({ seenMm, widthMm, insertionMm, cut }, size, _, shrink) => {
+    const height = cutSize('cut high', found('seen height here', seenMm * size, 'length', 'from its place'), typed('foot', insertionMm, 'length', 'Arrange'), dampShrink(shrink?.damp))
+    const width = derive('cut wide', 'length', 'waves laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: found('seen width here', widthMm * size, 'length', 'from its place'), fullness: starting('paper for each width', WAVE_FULLNESS, 'ratio', 'guess'), shrink: dampShrink(shrink?.damp) }, (v) => v.seen * v.fullness / (1 - v.shrink))
     const [half, high] = [width.value / 2, height.value]
     const corners: readonly [Point, ...Point[]] = cut === 'triangle' ? [{ x: 0, y: 0 }, { x: half, y: high }, { x: -half, y: high * 0.92 }] : [{ x: -half * 0.5, y: 0 }, { x: half * 0.4, y: 0 }, { x: half, y: high * 0.9 }, { x: -half * 0.9, y: high }]
     return [{ name: cut, outline: polyline(corners, true), folds: [], face: 'smooth face out, brushed', width, height, perElement: 1 }]

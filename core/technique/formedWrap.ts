@@ -41,9 +41,9 @@ export const formedWrap = defineTechnique({
 
   layOut: ({ sheetLengthMm, overlapMm }, room) => oneRowRound(room, 'sheets round', sheetLengthMm, overlapMm),
 
-  pieces: ({ sheetLengthMm, heightMm, overlapMm }) => {
+  pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, shrink) => {
     const width = typed('sheet long', sheetLengthMm, 'length', 'Arrange')
-    const height = derive('cut high', 'length', 'crumples laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: typed('seen height', heightMm, 'length', 'Arrange'), fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'), shrink: dampShrink() }, (v) => v.seen * v.fullness / (1 - v.shrink))
+    const height = derive('cut high', 'length', 'crumples laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: typed('seen height', heightMm, 'length', 'Arrange'), fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'), shrink: dampShrink(shrink?.damp) }, (v) => v.seen * v.fullness / (1 - v.shrink))
     return [{ name: 'wrap sheet', outline: rectangle(0, 0, sheetLengthMm, height.value), folds: [], flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)], face: 'smooth face out', width, height, perElement: 1 }]
   },
 

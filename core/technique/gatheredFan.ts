@@ -40,9 +40,9 @@ export const gatheredFan = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, spreadDeg }) => ({ widthMm: acrossMm(seenMm, spreadDeg), heightMm: seenMm }),
 
-  pieces: ({ seenMm, spreadDeg, insertionMm }, size) => {
+  pieces: ({ seenMm, spreadDeg, insertionMm }, size, _, shrink) => {
     const seen = found('seen height here', seenMm * size, 'length', 'from its place')
-    const height = cutSize('cut long', seen, typed('foot', insertionMm, 'length', 'Arrange'), dampShrink())
+    const height = cutSize('cut long', seen, typed('foot', insertionMm, 'length', 'Arrange'), dampShrink(shrink?.damp))
     const width = derive('cut wide', 'length', 'pleats laid flat', '2 × {seen} × sin( {spread} ÷ 2 ) × {fullness}',
       { seen, spread: typed('spread', spreadDeg, 'angle', 'Arrange'), fullness: starting('paper for each width', PLEAT_FULLNESS, 'ratio', 'usual') }, (v) => acrossMm(v.seen, v.spread) * v.fullness)
     const [half, long] = [width.value / 2, height.value]

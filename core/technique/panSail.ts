@@ -5,6 +5,7 @@
  * seen 60 mm wide, ruffled by a quarter: 60 × 1.25 ÷ ( 1 − 0.22 ) = 96 mm wide.
  */
 import { z } from 'zod'
+import { plannedShrink, type ShrinkBelief } from '../learn'
 import { polyline, type Point, type Point3 } from '../geometry'
 import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
@@ -26,7 +27,7 @@ const ROWS = 5
 /** Torn edges of the flat piece, as shares of its half sizes, so that it looks torn in the drawing too. */
 const TORN: readonly Point[] = [{ x: -0.55, y: -1 }, { x: 0.1, y: -0.94 }, { x: 0.62, y: -1 }, { x: 0.86, y: -0.35 }, { x: 1, y: 0.2 }, { x: 0.9, y: 0.86 }, { x: 0.3, y: 1 }, { x: -0.25, y: 0.9 }, { x: -0.84, y: 0.97 }, { x: -1, y: 0.3 }, { x: -0.82, y: -0.4 }]
 
-const panShrink = (): Working => starting('shrink in dip and pan', PAN_SHRINK, 'share', 'usual')
+const panShrink = (learned?: ShrinkBelief): Working => learned ? plannedShrink('pan', learned) : starting('shrink in dip and pan', PAN_SHRINK, 'share', 'usual')
 
 export const panSail = defineTechnique({
   id: 'panSail',
@@ -46,9 +47,9 @@ export const panSail = defineTechnique({
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),
 
-  pieces: ({ seenMm, widthMm, insertionMm }, size) => {
-    const height = cutSize('torn high', found('seen height here', seenMm * size, 'length', 'from its place'), typed('foot', insertionMm, 'length', 'Arrange'), panShrink())
-    const width = derive('torn wide', 'length', 'ruffles laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: found('seen width here', widthMm * size, 'length', 'from its place'), fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'), shrink: panShrink() }, (v) => v.seen * v.fullness / (1 - v.shrink))
+  pieces: ({ seenMm, widthMm, insertionMm }, size, _, shrink) => {
+    const height = cutSize('torn high', found('seen height here', seenMm * size, 'length', 'from its place'), typed('foot', insertionMm, 'length', 'Arrange'), panShrink(shrink?.pan))
+    const width = derive('torn wide', 'length', 'ruffles laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: found('seen width here', widthMm * size, 'length', 'from its place'), fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'), shrink: panShrink(shrink?.pan) }, (v) => v.seen * v.fullness / (1 - v.shrink))
     return [{ name: 'torn piece', outline: polyline(TORN.map(({ x, y }) => ({ x: x * width.value / 2, y: y * height.value / 2 })) as unknown as readonly [Point, ...Point[]], true), folds: [], face: 'either face', width, height, perElement: 1 }]
   },
 

@@ -1,4 +1,4 @@
-import type { Photo } from '#core/plan'
+import type { Photo } from '#core/ledger'
 
 const LONGEST_PX = 1100
 const QUALITY = 0.72

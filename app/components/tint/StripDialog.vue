@@ -11,7 +11,7 @@ import QuantityField from '~/components/ui/QuantityField.vue'
 import { touchedColour } from '~/components/ui/touchedColour'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
-import type { Photo } from '#core/plan'
+import type { Photo } from '#core/ledger'
 
 /** A strip that was dipped and dried beside a bare one: what it teaches about the dye, and what earlier ones taught. */
 const props = defineProps<{ dye: string | null }>()

@@ -16,9 +16,11 @@ type OpenDisc = { diameterMm: number, sectors: LaidSector[], usedDeg: number }
  *
  * Portions divide one another, so filling the fullest disc that still has room wastes none within a diameter.
  * More pieces never take fewer discs.
+ *
+ * @param begun discs that were laid before: what they have left is used first, and they keep what is on them
  */
-export function shareDiscs(pieces: readonly Piece[]): readonly CutDisc[] {
-  const open: OpenDisc[] = []
+export function shareDiscs(pieces: readonly Piece[], begun: readonly CutDisc[] = []): readonly CutDisc[] {
+  const open: OpenDisc[] = begun.map(({ diameterMm, sectors, freeDeg }) => ({ diameterMm, sectors: [...sectors], usedDeg: 360 - freeDeg }))
   const inOrder = [...pieces].sort((one, other) => other.discMm - one.discMm || SWEEP_DEG[other.portion] - SWEEP_DEG[one.portion] || one.number - other.number)
   for (const piece of inOrder) {
     const sweepDeg = SWEEP_DEG[piece.portion]

@@ -1,0 +1,70 @@
+/** What happened at the bench and at the door of the venue: hours, counts, timers, troubles, what went in and came out. */
+import { z } from 'zod'
+import { photoSchema } from './photo'
+
+const id = z.string().min(1).max(160)
+const words = z.string().max(400)
+const count = z.number().int().min(0).max(5000)
+const moment = z.number()
+
+/** Work as it was done. `pausedMin` is how long it was put down; `pausedAt` since when it is. Moments by local time, in minutes. */
+export const taskRecordSchema = z.strictObject({
+  task: id,
+  name: z.string().min(1).max(200),
+  begunAt: moment,
+  doneAt: moment.nullable(),
+  pausedMin: z.number().min(0),
+  pausedAt: moment.nullable(),
+  /** Why it was left out, when it was. */
+  skipped: words.nullable(),
+})
+
+export type TaskRecord = z.infer<typeof taskRecordSchema>
+
+/** A timer by the clock of the machine, ms, so that it goes on while the page is closed. */
+export const benchTimerSchema = z.strictObject({ id, name: z.string().min(1).max(200), task: id, beganMs: z.number(), minutes: z.number().min(0.05).max(20_000), stopped: z.boolean() })
+export type BenchTimer = z.infer<typeof benchTimerSchema>
+
+/** Pieces of one kind and size that came out. */
+const pieceCountSchema = z.strictObject({ good: count, broken: count })
+export type PieceCount = z.infer<typeof pieceCountSchema>
+
+/** Pieces cut again because too many broke. */
+const recutSchema = z.strictObject({ id, part: id, many: z.number().int().min(1).max(500), at: moment, from: words })
+export type Recut = z.infer<typeof recutSchema>
+
+/** Something that went wrong: what was seen, what it was put down to, and when. */
+const troubleSchema = z.strictObject({ id, at: moment, seen: z.string().min(1).max(60), cause: z.string().max(60), task: z.string().max(160) })
+export type TroubleRecord = z.infer<typeof troubleSchema>
+
+/** The plan as it was when the first step was begun, to look back at. */
+const plannedThenSchema = z.strictObject({ at: moment, startBy: moment.nullable(), handsMin: z.number(), sheets: count, discs: count, pieces: count, spares: count, cost: z.number() })
+export type PlannedThen = z.infer<typeof plannedThenSchema>
+
+const MOST_RECORDS = 600
+
+export const benchSchema = z.strictObject({
+  planned: plannedThenSchema.nullable(),
+  tasks: z.array(taskRecordSchema).max(MOST_RECORDS),
+  /** By part of the cut list. */
+  counts: z.record(id, pieceCountSchema),
+  recuts: z.array(recutSchema).max(MOST_RECORDS),
+  timers: z.array(benchTimerSchema).max(60),
+  troubles: z.array(troubleSchema).max(200),
+  /** Things on formers that were felt and were still soft: minutes after they were laid down, by task. */
+  felt: z.record(id, z.number()),
+  /** When each line of the checklists was ticked. */
+  ticks: z.record(id, moment),
+  /** Things that are not food, by what they are: so many went in, so many came out. */
+  wentIn: z.record(id, count),
+  cameOut: z.record(id, count),
+  photos: z.array(photoSchema).max(8),
+  handedOver: z.strictObject({ at: moment, by: z.string().max(80), to: z.string().max(80), notes: z.string().max(2000) }).nullable(),
+  /** What was thought of it after. */
+  review: z.strictObject({ at: moment, colour: z.enum(['spotOn', 'close', 'off']), change: z.string().max(2000) }).nullable(),
+})
+
+export type Bench = z.infer<typeof benchSchema>
+
+/** Nothing has been done yet. */
+export const freshBench = (): Bench => ({ planned: null, tasks: [], counts: {}, recuts: [], timers: [], troubles: [], felt: {}, ticks: {}, wentIn: {}, cameOut: {}, photos: [], handedOver: null, review: null })
