@@ -9,7 +9,7 @@ const floors = [
   ['accent', 'cut'],
   ['assembly', 'mixture', 'schedule', 'supply', 'care'],
   ['plan'],
-  ['draw'],
+  ['draw', 'make'],
   ['format'],
   ['demo'],
 ]

@@ -4,7 +4,7 @@ import { withChanges, type Plan, type PlanInputs } from '#core/plan'
 import type { PlanWorker, Tried } from '~/workers/plan'
 
 /** Pictures and notes have no part in a plan and would only be copied to the worker. */
-const withoutPictures = (inputs: PlanInputs): PlanInputs => ({ ...inputs, commission: { ...inputs.commission, brief: { ...inputs.commission.brief, photos: [], notes: '' } } })
+const withoutPictures = (inputs: PlanInputs): PlanInputs => ({ ...inputs, commission: { ...inputs.commission, brief: { ...inputs.commission.brief, photos: [], notes: '' }, bench: { ...inputs.commission.bench, photos: [] } } })
 
 /**
  * Asks the worker for plans, one at a time: while it is busy only the newest question waits, so edits are never blocked and old answers never arrive late.

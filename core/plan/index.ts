@@ -10,7 +10,7 @@ export { keptSheetOf, ownWork, sheetFaults, wayChoices, type CutGroup, type CutW
 export { createPlanner, derivePlan } from './derivePlan'
 export { TALLY_IDS, type LeafState, type Plan, type PlanInputs, type TallyFigure, type TallyId } from './plan'
 export { MOST_PETALS, MOST_BUSY, MOST_TRIALS, STARTING_WORKSHOP, workshopSchema, type Workshop } from './workshop'
-export { colourOf, meshesOf, techniqueOf, type FormatChoice, type Paperwork, type PieceClass } from './paperwork'
+export { colourOf, meshesOf, stepKey, techniqueOf, type FormatChoice, type Paperwork, type PieceClass } from './paperwork'
 export { remember } from './remember'
 export { STARTING_POINTS, type Beginning, type StartingPoint } from './startingPoints'
 export type { GaugeWork, WireWork } from './wiring'

@@ -1,5 +1,5 @@
 export { fillFormers, type Former, type FormerLoad, type LaidPiece } from './formerLoads'
-export { asTimed, paceSchema, paceWorking, STARTING_PACE, type Pace } from './pace'
+export { asTimed, paceSchema, paceWorking, STARTING_PACE, TIMED_RULE, type Pace } from './pace'
 export { COMPLETIONS, workFor, type Completion, type MadeAgain, type Making, type MakingStep, type Work } from './tasks'
 export { findTimetable, planTimetable, timetableJob, timetableSince, timetableOf, type FoundTimetable, type NoTimetable, type Slot, type SlotKind, type SlotReason, type SureStart, type Timetable, type TimetableJob, type TimetableQuestion } from './timetable'
 export { workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'

@@ -33,6 +33,9 @@ export function paceWorking(pace: Pace, key: keyof Pace, hands: Learned['hands']
   return own && pace[key] === STARTING_PACE[key] ? asTimed(began, own) : began
 }
 
+/** The rule of times that were learned. */
+export const TIMED_RULE = 'as you timed it'
+
 /** A usual time as these hands take it. */
 export const asTimed = (usual: Working, { median, trials }: UsedFactor): Working =>
-  derive(usual.label, 'duration', 'as you timed it', '{usual} × {yours}', { usual: { ...usual, label: 'usually' }, yours: found('your hands', median, 'ratio', `learned from ${trials} times you did it`) }, (v) => v.usual * v.yours)
+  derive(usual.label, 'duration', TIMED_RULE, '{usual} × {yours}', { usual: { ...usual, label: 'usually' }, yours: found('your hands', median, 'ratio', `learned from ${trials} times you did it`) }, (v) => v.usual * v.yours)

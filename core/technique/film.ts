@@ -1,7 +1,7 @@
 /** What rice film techniques share that are cut as portions of discs. */
 import type { z } from 'zod'
 import type { Working } from '../quantity'
-import type { HoldingPart, Step, TechniqueCaution } from './define'
+import type { Failure, HoldingPart, Step, TechniqueCaution } from './define'
 
 /** A shape film is cut in: share of a disc. */
 export const PORTIONS = ['whole', 'half', 'quarter'] as const
@@ -39,6 +39,7 @@ export type FilmTechnique<Parameters extends z.ZodObject> = {
   readonly size: (parameters: z.infer<Parameters>, wanted: readonly WantedElement[], shrink: Working, discsMm: readonly number[]) => readonly SizedElement[]
   readonly steps: readonly Step[]
   readonly cautions: readonly TechniqueCaution[]
+  readonly failures: readonly Failure[]
   readonly holdingParts: (parameters: z.infer<Parameters>) => readonly HoldingPart[]
 }
 

@@ -116,5 +116,10 @@ export const soakedSail = defineFilmTechnique({
     { id: 'blade', at: 'cut', say: 'Scissors and blades: cut away from the hand.' },
     { id: 'brittle', at: 'lift', say: 'Dry film breaks into sharp flakes: sweep them up, keep them off the cake.' },
   ],
+  failures: [
+    { seen: 'It tears or sticks to itself', because: 'too long in the water', next: 'lift it with a little spring left' },
+    { seen: 'The rim is dry before it is draped', because: 'it dripped too long', next: 'a wet finger along the rim' },
+    { seen: 'The foot is still bendy', because: 'folded double on the mat', next: 'turn it, open the foot' },
+  ],
   holdingParts: ({ skewered }) => skewered ? [{ id: 'skewer', name: 'wooden skewers', perElement: 1 }] : [],
 })

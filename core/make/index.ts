@@ -1,0 +1,5 @@
+export { formerBoard, type OnFormer } from './formerBoard'
+export { dryingOf, runOf } from './logged'
+export { countedParts, partsOf, shortages, type CountedPart, type Part, type Shortage } from './parts'
+export { nextCard, stepCards, type CardPicture, type StepCard } from './stepCards'
+export { troubleFacts } from './troubleFacts'
