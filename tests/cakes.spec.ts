@@ -114,7 +114,7 @@ test('the shelf: copied, archived, deleted and brought back', async ({ page }) =
   await page.getByRole('button', { name: 'Archive Quillfinch Press, copy' }).click()
   await expect(shelf).toHaveCount(1)
   await page.reload()
-  await page.getByRole('button', { name: 'Archive (1)' }).click()
+  await page.getByRole('button', { name: 'Archive (2)' }).click()
   await page.getByRole('button', { name: 'Take Quillfinch Press, copy out of the archive' }).click()
   await page.getByRole('button', { name: 'Back to the shelf' }).click()
   await expect(shelf).toHaveCount(2)

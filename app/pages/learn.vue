@@ -1,10 +1,23 @@
 <script setup lang="ts">
+import { Printer } from '@lucide/vue'
+import KnownList from '~/components/learn/KnownList.vue'
+import LedgerList from '~/components/learn/LedgerList.vue'
+import ReviewSection from '~/components/learn/ReviewSection.vue'
+import TrialForm from '~/components/learn/TrialForm.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+
+const print = (): void => window.print()
 </script>
 
 <template>
-  <div class="max-w-xl">
-    <LeafHeading title="What your own trials say">Nothing logged yet.</LeafHeading>
-    <p>This leaf will keep your trials: how much your film shrinks, how long it dries in your room, how fast your hands are. Each will replace a starting value in the plan. Until then every figure that rests on a starting value says so in its working.</p>
+  <div>
+    <div class="flex items-start justify-between gap-4">
+      <LeafHeading title="What your own trials say">Each replaces a starting value once there are enough of them. One that went wrong counts less by itself; mark it odd and it does not count at all.</LeafHeading>
+      <button type="button" class="button no-print shrink-0" @click="print"><Printer class="size-4.5" aria-hidden="true" />Print</button>
+    </div>
+    <div class="grid gap-x-9 gap-y-7 xl:grid-cols-[1fr_20rem]">
+      <div class="grid min-w-0 content-start gap-7"><ReviewSection /><KnownList /></div>
+      <div class="no-print grid content-start gap-6"><TrialForm /><LedgerList /></div>
+    </div>
   </div>
 </template>

@@ -1,7 +1,7 @@
 import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { demoCommission, demoWorkshop } from '#core/demo'
+import { demoCommission, demoWorkshop, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { newCommission, type Commission, type Nested, type Plan, type PlanInputs, type TallyId, type Workshop } from '#core/plan'
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
@@ -117,7 +117,7 @@ export const useStudio = defineStore('studio', () => {
 
   async function open(id: string): Promise<boolean> {
     await saving
-    const opened = await openCommission(database, id, demoWorkshop())
+    const opened = await openCommission(database, id, demoWorkshop(now.value))
     if (!opened) return false
     ;({ revision, workshopRevision } = opened)
     edits.value = opened.edits
@@ -146,7 +146,7 @@ export const useStudio = defineStore('studio', () => {
       if (state.value && (data.id === state.value.commission.id || data.id === '')) void open(state.value.commission.id)
     }
     if (preferences.lastCommission && await open(preferences.lastCommission)) return
-    const [latest] = await listCommissions(database)
+    const latest = (await listCommissions(database)).find(({ archived }) => !archived)
     if (latest && await open(latest.id)) return
     await openDemo()
   }
@@ -154,6 +154,11 @@ export const useStudio = defineStore('studio', () => {
   /** Opens the demo, fresh if it is not in the studio. */
   async function openDemo(): Promise<void> {
     if (await open(DEMO_ID)) return
+    const finished = lanternRow(now.value)
+    if (!await openCommission(database, finished.id, demoWorkshop(now.value))) {
+      await addCommission(database, finished, Date.now() - 1)
+      await archiveCommission(database, finished.id, true)
+    }
     await addCommission(database, demoCommission(now.value), Date.now())
     await open(DEMO_ID)
   }
@@ -208,7 +213,7 @@ export const useStudio = defineStore('studio', () => {
     await removeCommission(database, id)
     await refreshList()
     if (state.value?.commission.id !== id) return
-    const next = listed.value[0]
+    const next = listed.value.find(({ archived }) => !archived)
     if (next) await open(next.id)
     else await openDemo()
   }

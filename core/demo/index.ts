@@ -1,1 +1,2 @@
+export { lanternRow } from './lanternRow'
 export { demoCommission, demoEvent, demoWorkshop } from './quillfinchPress'

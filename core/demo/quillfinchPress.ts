@@ -3,6 +3,7 @@ import { roundTier, type Cake } from '../cake'
 import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
 import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
+import { demoLedger } from './lanternRow'
 import { gatheredIn, STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
@@ -89,5 +90,5 @@ export function demoCommission(now: Moment): Commission {
   }
 }
 
-/** The workshop of the demo: a small studio with two mats. */
-export const demoWorkshop = (): Workshop => STARTING_WORKSHOP
+/** The workshop of the demo: a small studio with two mats, and a few things in its ledger. */
+export const demoWorkshop = (now: Moment = 0): Workshop => ({ ...STARTING_WORKSHOP, ...demoLedger(now) })

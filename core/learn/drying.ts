@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { paperIds, paperOf, type PaperId } from '../material'
 import { DRYING_CASES, dryingCaseMin, HYGROMETER_DEVIATION, SETTING_LIMIT, SETTING_LIMIT_DEVIATION, type DryingCaseId } from '../dry'
 import { cutNormal, factorOf, type Factor, type Sighting } from './factor'
+import { foretold, type Foretold } from './progress'
 import { trialFields } from './trial'
 
 const caseIds = Object.keys(DRYING_CASES) as [DryingCaseId, ...DryingCaseId[]]
@@ -37,6 +38,10 @@ function sightingOf({ what, paper, room, airC, humidity, softAtMin, readyAtMin }
 export function dryingFactor(paper: PaperId, room: string, trials: readonly DryingTrial[], shift = 0): Factor {
   return factorOf(trials.filter(({ odd }) => !odd).flatMap((trial) => sightingOf(trial, shift)), paper, room, DRYING)
 }
+
+/** How each drying of a paper was foretold. */
+export const dryingForetold = (paper: PaperId, trials: readonly DryingTrial[], shift = 0): readonly Foretold[] =>
+  foretold(trials.filter(({ odd }) => !odd).flatMap((trial) => sightingOf(trial, shift)), paper, DRYING)
 
 /** The humidity up to which a room sets film hard, as its hygrometer shows it. */
 export type Limit = { readonly mean: number, readonly deviation: number, readonly trials: number }

@@ -1,6 +1,7 @@
 /** How quick hands are, and how many pieces break, from what was done at the bench. */
 import { z } from 'zod'
-import { factorOf, type Factor } from './factor'
+import { factorOf, type Factor, type Sighting } from './factor'
+import { foretold, type Foretold } from './progress'
 import { trialFields } from './trial'
 
 /** Work that was done and timed: so many minutes for what takes `standardMin` by the values the plan begins with; pieces that came out of it, and that broke. */
@@ -25,11 +26,13 @@ export type Run = z.infer<typeof runSchema>
 const HANDS = { thing: 0.3, place: 0.3, noise: 0.2 } as const
 const ONE_PAIR = 'hands'
 
+const sightingsOf = (runs: readonly Run[]): readonly Sighting[] => runs.filter(({ odd }) => !odd).map((run) => { const seen = Math.log(run.minutes / run.standardMin); return { thing: run.step, place: ONE_PAIR, from: seen, to: seen } })
+
 /** How long a step takes these hands, against what the plan began with. */
-export function handsFactor(step: string, runs: readonly Run[]): Factor {
-  const sightings = runs.filter(({ odd }) => !odd).map((run) => { const seen = Math.log(run.minutes / run.standardMin); return { thing: run.step, place: ONE_PAIR, from: seen, to: seen } })
-  return factorOf(sightings, step, ONE_PAIR, HANDS)
-}
+export const handsFactor = (step: string, runs: readonly Run[]): Factor => factorOf(sightingsOf(runs), step, ONE_PAIR, HANDS)
+
+/** How each time of a step was foretold. */
+export const handsForetold = (step: string, runs: readonly Run[]): readonly Foretold[] => foretold(sightingsOf(runs), step, HANDS)
 
 /** What is believed of breaking: the usual share, how far it may be off, and of how many runs and pieces. */
 export type Breakage = { readonly share: number, readonly deviation: number, readonly runs: number, readonly pieces: number }

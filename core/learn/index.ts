@@ -1,5 +1,6 @@
-export { breakageOf, handsFactor, runSchema, type Breakage, type Run } from './hands'
-export { dryingFactor, dryingTrialSchema, limitOf, limitShift, type DryingTrial, type Limit } from './drying'
+export type { Foretold } from './progress'
+export { breakageOf, handsFactor, handsForetold, runSchema, type Breakage, type Run } from './hands'
+export { dryingFactor, dryingForetold, dryingTrialSchema, limitOf, limitShift, type DryingTrial, type Limit } from './drying'
 export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'
 export { learnedFrom, NOTHING_LEARNED, type Learned, type Ledger, type UsedFactor } from './learned'
 export { factorOf, type Factor } from './factor'

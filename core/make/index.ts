@@ -1,5 +1,6 @@
 export { formerBoard, type OnFormer } from './formerBoard'
 export { dryingOf, runOf } from './logged'
 export { countedParts, partsOf, shortages, type CountedPart, type Part, type Shortage } from './parts'
+export { reviewOf, type Lesson, type Review, type ReviewLine } from './review'
 export { nextCard, stepCards, type CardPicture, type StepCard } from './stepCards'
 export { troubleFacts } from './troubleFacts'
