@@ -9,9 +9,16 @@ export default defineNuxtConfig({
   serverDir: 'server/',
   ssr: false,
   telemetry: false,
-  nitro: { compressPublicAssets: true },
+  // The shell is a real file, so that the service worker can keep it.
+  nitro: { compressPublicAssets: true, prerender: { routes: ['/'] } },
   devtools: { enabled: false },
-  modules: ['@pinia/nuxt'],
+  modules: ['@pinia/nuxt', '@vite-pwa/nuxt'],
+  // After the first load every leaf works without the network: all scripts, styles and fonts are kept. What the stand-ins answer is never kept.
+  pwa: {
+    registerType: 'autoUpdate',
+    manifest: { name: 'Lamellon', short_name: 'Lamellon', description: 'Plans cake decorations in edible wafer and rice paper.', theme_color: '#fbf6ee', background_color: '#fbf6ee', display: 'standalone', start_url: '/', icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }] },
+    workbox: { globPatterns: ['**/*.{js,css,html,svg,woff,woff2,json}'], globIgnores: ['**/*.schema.json', '**/200.html', '**/404.html'], navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//, /\.schema\.json$/], maximumFileSizeToCacheInBytes: 4_000_000 },
+  },
   imports: { scan: false, autoImport: false },
   components: false,
   // A leaf's script is fetched when its tab is pointed at, so that the first load carries only what it shows.
