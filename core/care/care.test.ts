@@ -42,13 +42,11 @@ describe('judging a plan', () => {
 })
 
 describe('the care card', () => {
-  const card = careCard({ sails: 11, glues: ['piping gel'], venueHumidity: 0.8, venueSoftMin: 100, skewers: 11, paper: [{ name: 'strip scroll', removals: [{ name: 'picks', count: 10, stays: false }] }, { name: 'open bloom', removals: [{ name: 'wires of blooms', count: 6, stays: true }] }], holders: 6, accents: [{ many: 'pearls', count: 18, edible: true }, { many: 'toppers', count: 1, edible: false }], dummyTiers: ['Tier 1 from the bottom'] })
-  it('counts what is not food', () => expect(card.remove).toMatchObject([{ name: 'wooden skewers', count: 11, where: 'one in the foot of each sail' }, { name: 'picks', count: 10 }, { name: 'wires of blooms', count: 6 }, { name: 'food-safe holders', count: 6 }, { name: 'toppers', count: 1 }]))
+  const card = careCard({ sails: 11, glues: ['piping gel'], venueHumidity: 0.8, venueSoftMin: 100, paper: [{ name: 'strip scroll', isWired: false }, { name: 'open bloom', isWired: true }], inedible: [{ id: 'skewers', name: 'wooden skewers', count: 11, where: 'one in the foot of each sail', stays: true }], accents: [{ many: 'pearls', count: 18, edible: true }, { many: 'toppers', count: 1, edible: false }], dummyTiers: ['Tier 1 from the bottom'] })
+  it('lists all that was put in and is not food', () => expect(card.remove).toMatchObject([{ name: 'wooden skewers', count: 11, where: 'one in the foot of each sail' }]))
   it('never has anything on wires cut through: off whole before, other paper as it is', () => {
     expect(card.eat.find((line) => line.includes('open bloom'))).toMatch(/^On wires.*whole.*before cutting/)
     expect(card.eat.find((line) => line.includes('Cut through'))).toBe('Edible paper: strip scroll. Cut through it, or lift it off.')
-    expect(card.remove.find(({ name }) => name === 'wires of blooms')!.where).toContain('before the cake is cut')
-    expect(card.remove.find(({ name }) => name === 'picks')!.where).toContain('before it leaves the bench')
   })
   it('tells accents that are eaten from those for show', () => expect(card.eat.join(' ')).toMatch(/18 pearls/))
   it('calls its hours an estimate and names dummies and labels', () => {

@@ -1,18 +1,17 @@
 import { printDuration } from '../quantity'
 
 /** A thing that is not food and goes in at one step and must come out: counted both ways. */
-type Removal = { readonly name: string, readonly count: number, readonly where: string }
+type Removal = { readonly id: string, readonly name: string, readonly count: number, readonly where: string, readonly stays: boolean }
 
 export type CareFacts = {
   readonly sails: number
   readonly glues: readonly string[]
   readonly venueHumidity: number
   readonly venueSoftMin: number | null
-  readonly skewers: number
-  /** Decorations of paper besides the sails, and what holds them that is not food. */
-  readonly paper: readonly { readonly name: string, readonly removals: readonly { readonly name: string, readonly count: number, readonly stays: boolean }[] }[]
-  /** Food-safe holders in the cake. */
-  readonly holders: number
+  /** Decorations of paper besides the sails, and whether they stand on wires or the like, which stay until the cake is cut. */
+  readonly paper: readonly { readonly name: string, readonly isWired: boolean }[]
+  /** Everything that is not food and was put in. */
+  readonly inedible: readonly Removal[]
   /** Pearls, leaf, a topper: eaten or for show. */
   readonly accents: readonly { readonly many: string, readonly count: number, readonly edible: boolean }[]
   readonly dummyTiers: readonly string[]
@@ -21,9 +20,8 @@ export type CareFacts = {
 export type CareCard = { readonly keep: readonly string[], readonly eat: readonly string[], readonly remove: readonly Removal[], readonly ask: readonly string[] }
 
 /** What whoever keeps, cuts and eats the cake must know. It informs; food rules and labels decide. */
-export function careCard({ sails, glues, venueHumidity, venueSoftMin, skewers, paper, holders, accents, dummyTiers }: CareFacts): CareCard {
-  const isWired = ({ removals }: CareFacts['paper'][number]): boolean => removals.some(({ stays }) => stays)
-  const [wired, plain] = [paper.filter(isWired), paper.filter((each) => !isWired(each))]
+export function careCard({ sails, glues, venueHumidity, venueSoftMin, paper, inedible, accents, dummyTiers }: CareFacts): CareCard {
+  const [wired, plain] = [paper.filter(({ isWired }) => isWired), paper.filter(({ isWired }) => !isWired)]
   const namesOf = (some: CareFacts['paper']): string => some.map(({ name }) => name).join(', ')
   const soft = venueSoftMin === null
     ? `At ${Math.round(venueHumidity * 100)} % humidity the sails should keep their shape for the evening (an estimate).`
@@ -37,12 +35,7 @@ export function careCard({ sails, glues, venueHumidity, venueSoftMin, skewers, p
       ...(accents.some(({ edible }) => edible) ? [`Edible with it: ${accents.filter(({ edible }) => edible).map(({ many, count }) => `${count} ${many}`).join(', ')}. Hard: mind teeth and little children.`] : []),
       ...dummyTiers.map((tier) => `${tier} is a dummy and is not eaten.`),
     ],
-    remove: [
-      ...(skewers > 0 ? [{ name: 'wooden skewers', count: skewers, where: 'one in the foot of each sail' }] : []),
-      ...paper.flatMap(({ name, removals }) => removals.map((part) => ({ name: part.name, count: part.count, where: part.stays ? `in the ${name}; out before the cake is cut` : `with the ${name}; out before it leaves the bench` }))),
-      ...(holders > 0 ? [{ name: 'food-safe holders', count: holders, where: 'in the cake, below what stands on wires' }] : []),
-      ...accents.filter(({ edible }) => !edible).map(({ many, count }) => ({ name: many, count, where: 'for show only; off before the cake is cut' })),
-    ],
+    remove: inedible,
     ask: ['Ask the guests about allergies; the film and colours may carry traces named on their packets.', 'Local food rules and the labels of all products come before this card.'],
   }
 }

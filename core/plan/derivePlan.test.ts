@@ -122,7 +122,7 @@ describe('changes go the right way', () => {
   it('shuffling keeps the counts', () => fc.assert(fc.property(fc.integer({ min: 0, max: 999999 }), (seed) => planOf((commission) => { sweepOf(commission).seed = seed }).arrangement.count.value === planOf().arrangement.count.value), { numRuns: 10 }))
   it('skewers are counted in and out', () => {
     const plan = planOf((commission) => { chosenOption(commission).decorations[0]!.sail.skewered = true })
-    expect(plan.careCard.remove).toMatchObject([{ name: 'wooden skewers', count: plan.arrangement.count.value }, { name: 'wires of blooms', count: 6 }, { name: 'wires of leaves', count: 21 }, { name: 'stem wires', count: 3 }, { name: 'wires of buds', count: 5 }, { count: 10 }, { name: 'food-safe holders', count: 14 }])
+    expect(plan.careCard.remove.slice(0, 7)).toMatchObject([{ name: 'wooden skewers', count: plan.arrangement.count.value }, { name: 'wires of blooms', count: 6 }, { name: 'wires of leaves', count: 21 }, { name: 'stem wires', count: 3 }, { name: 'wires of buds', count: 5 }, { count: 10 }, { name: 'food-safe holders', count: 14 }])
   })
 })
 

@@ -7,7 +7,7 @@ import { dryingRemedies, estimateDrying, type Climate, type DryingEstimate, type
 import { coveringOf, RICE_FILM, type PaperId } from '../material'
 import { mixturesFor, unwantedOf } from '../mixture'
 import { cutListFor, pieceAreaDm2, withRecuts, type CutList, type Piece } from '../piece'
-import { derive, ok, sumOf, parseMoment, refuse, typed, valueOf, type Moment, type Result, type Working } from '../quantity'
+import { derive, found, ok, sumOf, parseMoment, refuse, typed, valueOf, type Moment, type Result, type Working } from '../quantity'
 import { fillFormers, findTimetable, paceWorking, timetableSince, workFor, type Former, type FormerLoad, type FoundTimetable, type Happened, type Making, type NoTimetable, type Person, type Stretch, type TimetableQuestion, type Work } from '../schedule'
 import { costOf, discSupplies, dyeUses } from '../supply'
 import { MOULD_WORDS, MOULDS, soakedSail, TECHNIQUES } from '../technique'
@@ -27,6 +27,7 @@ import type { Plan, PlanInputs } from './plan'
 import { makingOf, neverFirmOf, slowingOf, type Slowing } from './making'
 import { laidTooEarlyOf, onTheCakeStage } from './onTheCake'
 import { learnedOf, paperworkStage, sparesOf, type Paperwork } from './paperwork'
+import { inedibleOf } from './inedible'
 import { remember } from './remember'
 import { roadWorking } from './road'
 import { discCount, leafStatesOf, tallyOf } from './tally'
@@ -265,25 +266,25 @@ function planWith(stages: Stages, inputs: PlanInputs): Plan {
   const timetable = stages.timetable({ scheduled, walks, tasks: bench.tasks, now: bench.tasks.length > 0 ? bench.handedOver?.at ?? inputs.now : 0 })
   const supplies = discSupplies(discs, workshop.discs)
   const startBy = startByWorking(inputs, timetable, loads.length, work, estimate)
-  const skewers = decoration ? arrangement.count.value * soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0
+  const skewers = derive('wooden skewers', 'count', 'of all sails', '{sails} × {each}', { sails: arrangement.count, each: found('in one', decoration ? soakedSail.holdingParts(decoration.sail).reduce((sum, part) => sum + part.perElement, 0) : 0, 'count', 'by the technique') }, (v) => v.sails * v.each)
   const onTheCake = stages.onTheCake({ coverings: cake.tiers.map(({ covering }) => covering), air: brief.venue, eventAt: valueOf(parseMoment(brief.eventAt)) })
   const cautions = cautionsFor({ inputs, arrangement, paperwork, groups, accents: planned, cakeFacts, usedDyes: usedDyes(bath, dyes), fit, mixDifference: decoration ? mix.difference : 0, colourFaults: dishes.faults, supplies, timetable, drying: estimate, tooBig, neverFirm: neverFirmOf(paperwork, slowing), laidTooEarly: laidTooEarlyOf(onTheCake, paperwork, timetable.ok ? timetable.value.slots : []), noDiscs: discsMm.length === 0, hasDecoration: decoration !== null, skewered: decoration?.sail.skewered ?? false })
   const uses = dyeUses(workshop.dyes, bath, dishes.dishes)
   const cost = costOf(supplies, allSheets(groups), sumOf('colour', 'volume', 'dyes added up', uses.map(({ ml }) => ml)), work.total, workshop.prices)
   const strokes = derive('cuts with the scissors', 'count', 'cuts on all discs', 'cuts on {discs}', { discs: discCount(discs, cutList.total) }, () => discs.reduce((sum, disc) => sum + strokesOn(disc), 0))
   const wires = wireStage({ paperwork })
+  const inedible = inedibleOf({ cake, facts: cakeFacts, skewers, paperwork, holders: wires.holders, accents: planned })
   const noStart = !timetable.ok && timetable.error.code === 'never-sets' ? 'not in this room' : timetable.ok ? '' : timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
   return {
     learned, arrangement, paperwork, bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)), wires, mixtures: mixturesFor(paperwork.flatMap(({ liquids }) => liquids), unwantedOf(brief.limits)), accents: planned, cake: cakeFacts, fit, finished, remedies, cost, mix, ladder, dyes, cutList, discs, strokes, groups, supplies, bath, dishes, dyeUses: uses, drying: estimate, dryingWhenDamp, dryingRemedies: decoration ? stages.remedies({ room: brief.workroom, ovenC: drying.ovenC }) : [],
-    slowing, onTheCake, loads, work, timetable, skewers, cautions,
+    slowing, onTheCake, loads, work, timetable, inedible, cautions,
     careCard: careCard({
       sails: arrangement.count.value,
       glues: [...new Set(tiersTouched(arrangement).map(({ covering }) => coveringOf(covering).glue))],
       venueHumidity: brief.venue.humidity,
       venueSoftMin: estimate.venueSoftMin,
-      skewers,
-      holders: wires.holders?.value ?? 0,
-      paper: paperwork.filter(({ elements }) => elements.length > 0).map(({ name, removals }) => ({ name: name.toLowerCase(), removals })),
+      paper: paperwork.filter(({ elements }) => elements.length > 0).map(({ name, removals }) => ({ name: name.toLowerCase(), isWired: removals.some(({ stays }) => stays) })),
+      inedible: inedible.map(({ id, name, count: { value }, where, stays }) => ({ id, name, count: value, where, stays })),
       accents: planned.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
       dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) => covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : []),
     }),

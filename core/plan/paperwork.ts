@@ -81,7 +81,7 @@ export type Paperwork = {
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
-  readonly removals: readonly { readonly name: string, readonly count: number, readonly stays: boolean }[]
+  readonly removals: readonly { readonly id: string, readonly name: string, readonly count: number, readonly stays: boolean }[]
   readonly contains: readonly Ingredient[]
   /** Why paper or finish must not be used, when they must not. */
   readonly unfit: string | null
@@ -280,9 +280,15 @@ export function paperworkStage({ decoration, stack, free, mostTopMm, laid, learn
     steps, failures: technique.failures, contains: technique.contains ?? [],
     consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
     cautions: [...technique.cautions, ...finishing.map(({ definition: { id, caution } }): TechniqueCaution => ({ id, at: id, say: caution }))],
-    removals: technique.holdingParts(decoration.parameters).map(({ name, perElement, stays = false }) => ({ name, count: perElement * elements.length, stays })),
+    removals: removalsOf(technique, decoration.parameters, elements),
     unfit: unfitOf(technique, decoration),
   }
+}
+
+/** What holds all elements, added up by thing: smaller ones may take fewer. */
+function removalsOf(technique: AnyTechnique, parameters: PaperDecoration['parameters'], elements: readonly PlacedElement[]): Paperwork['removals'] {
+  const countOf = (id: string): number => elements.reduce((sum, { size }) => sum + technique.holdingParts(parameters, size).filter((part) => part.id === id).reduce((all, { perElement }) => all + perElement, 0), 0)
+  return technique.holdingParts(parameters).map(({ id, name, stays = false }) => ({ id, name, count: countOf(id), stays }))
 }
 
 /** How far what a bouquet holds reaches: a ball round each bloom, a rod along each spray. Quicker than drawing them, and never less. */

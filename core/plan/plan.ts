@@ -17,6 +17,7 @@ import type { PlannedBouquet } from './bouquets'
 import type { Commission } from './commission'
 import type { CutGroup, Nested } from './cutting'
 import type { DishWork } from './dishes'
+import type { Inedible } from './inedible'
 import type { Slowing } from './making'
 import type { OnTier } from './onTheCake'
 import type { Paperwork } from './paperwork'
@@ -89,7 +90,8 @@ export type Plan = {
   readonly work: Work
   readonly timetable: Result<Timetable, NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }>
   readonly careCard: CareCard
-  readonly skewers: number
+  /** What is not food and goes in, so that it comes out again. */
+  readonly inedible: readonly Inedible[]
   readonly cautions: readonly Caution[]
   readonly tally: readonly TallyFigure[]
   readonly leafStates: Readonly<Record<Leaf, LeafState>>

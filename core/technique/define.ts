@@ -158,7 +158,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
-  readonly holdingParts: (parameters: z.infer<Parameters>) => readonly HoldingPart[]
+  /** What holds an element of a size. */
+  readonly holdingParts: (parameters: z.infer<Parameters>, size?: number) => readonly HoldingPart[]
   readonly draw: (parameters: z.infer<Parameters>, element: PlacedElement, wall: Wall) => Mesh
 }
 

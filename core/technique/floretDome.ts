@@ -75,7 +75,7 @@ export const floretDome = defineTechnique({
     { id: 'floretFoam', at: 'set', say: 'Foam and wires are not food: wrapped, lifted off whole before cutting, counted.' },
   ],
   failures: [{ seen: 'Foam shows through', because: 'florets shrank, or too few', next: 'a tenth more, or a ball in their colour' }],
-  holdingParts: ({ acrossMm, floretMm }) => [{ id: 'floretWire', name: 'wires of florets', perElement: floretsOf({ acrossMm, floretMm }, 1).value, stays: true }, { id: 'foamBall', name: 'half foam balls', perElement: 1, stays: true }],
+  holdingParts: ({ acrossMm, floretMm }, size = 1) => [{ id: 'floretWire', name: 'wires of florets', perElement: floretsOf({ acrossMm, floretMm }, size).value, stays: true }, { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }, { id: 'foamBall', name: 'half foam balls', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const stream = seededStream(element.seed)
