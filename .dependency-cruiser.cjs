@@ -10,6 +10,7 @@ const floors = [
   ['assembly', 'mixture', 'schedule', 'supply', 'care'],
   ['plan'],
   ['draw', 'make'],
+  ['deliver'],
   ['format'],
   ['demo'],
 ]

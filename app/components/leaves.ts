@@ -9,6 +9,7 @@ export const LEAF_TABS: readonly { readonly leaf: Leaf, readonly name: string, r
   { leaf: 'tint', name: 'Tint', key: '5' },
   { leaf: 'dry', name: 'Dry', key: '6' },
   { leaf: 'timetable', name: 'Timetable', key: '7' },
+  { leaf: 'supply', name: 'Supply', key: 's' },
   { leaf: 'make', name: 'Make', key: '8' },
   { leaf: 'deliver', name: 'Deliver', key: '9' },
   { leaf: 'learn', name: 'Learn', key: '0' },

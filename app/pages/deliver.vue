@@ -1,53 +1,55 @@
 <script setup lang="ts">
-import { Printer } from '@lucide/vue'
+import { TabGroup, TabList, Tab, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
-import { soakedSail } from '#core/technique'
-import { dateClockText, parseMoment, valueOf } from '#core/quantity'
+import { pieceBoxSchema } from '#core/supply'
+import ChecklistSection from '~/components/deliver/ChecklistSection.vue'
+import CountSection from '~/components/deliver/CountSection.vue'
+import SignOffSection from '~/components/deliver/SignOffSection.vue'
+import PaperTools from '~/components/papers/PaperTools.vue'
+import PaperView from '~/components/papers/PaperView.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import QuantityField from '~/components/ui/QuantityField.vue'
+import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
-const { commission, plan, decoration, cautionsOn } = usePlanned()
+const { studio, commission, workshop, plan, decoration, cautionsOn } = usePlanned()
 const cautions = cautionsOn('deliver')
-
-const card = computed(() => plan.value.careCard)
-const event = computed(() => dateClockText(valueOf(parseMoment(commission.value.brief.eventAt))))
-/** Every note that applies on the way, told in the order of the work. */
-const onTheWay = computed(() => plan.value.cautions.filter(({ severity, leaf }) => severity === 'note' && leaf !== 'deliver'))
-const print = (): void => window.print()
+const { pack } = useHandover()
+const paper = (id: string) => computed(() => pack.value.find((each) => each.id === id)!)
+const [placing, packing, care, removal, signOff] = ['placing', 'packing', 'care', 'removal', 'signOff'].map(paper)
+const TABS = ['Placing', 'Packing', 'On the day', 'Count in, count out', 'Care card', 'Hand over'] as const
+const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.paperwork.length === 0"><LeafHeading title="Nothing to hand over yet">Lay something on the cake in Arrange, and the care card writes itself.</LeafHeading></div>
-  <div v-else class="max-w-3xl print:max-w-none">
-    <div class="flex items-start justify-between gap-4">
-      <LeafHeading title="Care card">{{ commission.brief.name }}, {{ commission.brief.occasion.toLowerCase() || 'event' }} on {{ event }}. For whoever keeps, cuts and serves the cake.</LeafHeading>
-      <button type="button" class="button button-go no-print shrink-0" @click="print"><Printer class="size-4.5" aria-hidden="true" />Print</button>
+  <div v-if="!decoration && plan.paperwork.length === 0"><LeafHeading title="Nothing to hand over yet">Lay something on the cake in Arrange: placing guide, packing plan and care card write themselves.</LeafHeading></div>
+  <div v-else>
+    <div class="mb-3 flex flex-wrap items-start justify-between gap-4">
+      <LeafHeading class="mb-0!" title="To the door of the venue">{{ commission.brief.name }}: where everything goes, what travels how, what is counted, what the client must know.</LeafHeading>
+      <PaperTools :papers="pack" ending="pack" title="The whole pack" />
     </div>
-    <div class="grid gap-x-10 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
-      <section><h2 class="part-title mb-1">Keeping</h2><ul class="list-disc pl-5 marker:text-go"><li v-for="line in card.keep" :key="line" class="mb-1">{{ line }}</li></ul></section>
-      <section><h2 class="part-title mb-1">Cutting and eating</h2><ul class="list-disc pl-5 marker:text-go"><li v-for="line in card.eat" :key="line" class="mb-1">{{ line }}</li></ul></section>
-      <section>
-        <h2 class="part-title mb-1">To take out first</h2>
-        <table v-if="card.remove.length > 0" class="w-full text-[0.95rem]" data-testid="removals">
-          <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">not food</th><th class="pr-3 text-right font-normal">in</th><th class="font-normal">out</th></tr></thead>
-          <tbody><tr v-for="removal in card.remove" :key="`${removal.name} ${removal.where}`"><td class="py-1 pr-3">{{ removal.name }}, {{ removal.where }}</td><td class="pr-3 text-right font-semibold">{{ removal.count }}</td><td><span class="inline-block size-6 rounded border-2 border-ink-soft" role="img" aria-label="to tick when out" /></td></tr></tbody>
-        </table>
-        <p v-else>Nothing that is not food is left in this cake.</p>
-      </section>
-      <section><h2 class="part-title mb-1">Before serving</h2><ul class="list-disc pl-5 marker:text-go"><li v-for="line in card.ask" :key="line" class="mb-1">{{ line }}</li></ul></section>
-    </div>
-    <CautionList :cautions="cautions" class="mt-5" />
-    <section class="mt-7 border-t border-line pt-5">
-      <h2 class="part-title mb-2">For you, on the way there</h2>
-      <ol v-if="plan.arrangement.sails.length > 0" class="mb-3 grid gap-1.5">
-        <li v-for="(step, at) in soakedSail.steps" :key="step.id" class="grid grid-cols-[1.6rem_1fr]"><span class="font-display font-semibold text-ink-soft">{{ at + 1 }}</span><span><strong>{{ step.name }}.</strong> {{ step.say }} <em v-for="caution in soakedSail.cautions.filter((each) => each.at === step.id)" :key="caution.id" class="text-look-ink not-italic">{{ caution.say }} </em></span></li>
-      </ol>
-      <div v-for="made in plan.paperwork" :key="made.id" class="mb-3">
-        <h3 class="text-[1rem]">{{ made.name }}</h3>
-        <p v-for="step in made.steps" :key="step.id" class="text-[0.94rem]"><strong>{{ step.name }}.</strong> {{ step.say }} <em v-for="caution in made.cautions.filter((each) => each.at === step.id)" :key="caution.id" class="text-look-ink not-italic">{{ caution.say }}</em></p>
-      </div>
-      <CautionList :cautions="onTheWay" />
-    </section>
+    <CautionList :cautions="cautions" class="mb-3" />
+    <TabGroup>
+      <TabList class="no-print mb-4 flex flex-wrap gap-1.5"><Tab v-for="tab in TABS" :key="tab" v-slot="{ selected }" as="template"><button type="button" class="rounded-full px-4 py-2 font-semibold" :class="selected ? 'bg-go-soft shadow-[inset_0_0_0_1.5px_var(--go)]' : 'bg-paper-deep'">{{ tab }}</button></Tab></TabList>
+      <TabPanels>
+        <TabPanel><PaperView :paper="placing!" /></TabPanel>
+        <TabPanel>
+          <PaperView :paper="packing!" />
+          <section class="no-print mt-5 max-w-3xl" aria-label="Boxes for pieces">
+            <h3 class="part-title mb-1">Boxes for pieces</h3>
+            <div v-for="(box, at) in workshop.pieceBoxes" :key="at" class="mb-2 grid grid-cols-[7rem_repeat(4,1fr)] items-end gap-x-4">
+              <span class="pb-1 font-semibold">{{ box.name }}</span>
+              <QuantityField v-for="side in sides" :key="side" :schema="pieceBoxSchema.shape[side]" :model-value="box[side]" @update:model-value="studio.edit('boxes', (draft) => { draft.workshop.pieceBoxes[at]![side] = $event }, `box ${at} ${side}`)" />
+            </div>
+            <button type="button" class="button" @click="studio.edit('add a box', (draft) => { draft.workshop.pieceBoxes.push({ name: `box ${workshop.pieceBoxes.length + 1}`, count: 1, lengthMm: 500, widthMm: 400, heightMm: 250 }) })">Add a box</button>
+          </section>
+        </TabPanel>
+        <TabPanel class="max-w-3xl"><ChecklistSection /></TabPanel>
+        <TabPanel class="max-w-4xl"><CountSection class="no-print" /><PaperView class="mt-6" :paper="removal!" /></TabPanel>
+        <TabPanel><PaperView :paper="care!" /></TabPanel>
+        <TabPanel><SignOffSection /><PaperView class="mt-6" :paper="signOff!" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
   </div>
 </template>

@@ -71,7 +71,9 @@ export const useStudio = defineStore('studio', () => {
 
   /** Hours at which hands are at other commissions. */
   const others = shallowRef<readonly OtherHours[]>([])
-  const { ask, once, tried, hands } = planner((answer) => {
+  /** How much of each item other commissions keep, those whose events are before this one's. */
+  const reserved = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const { ask, once, tried, taken } = planner((answer) => {
     if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
     editedSincePlan = false
     plan.value = answer
@@ -104,15 +106,20 @@ export const useStudio = defineStore('studio', () => {
     differenceTimer = window.setTimeout(() => { differences.value = {} }, DIFFERENCE_SHOWN_MS)
   }
 
-  /** Hours that other commissions of these weeks take, as they are planned now. */
-  async function hoursOfOthers({ id, brief }: Commission, workshop: Workshop): Promise<readonly OtherHours[]> {
+  /** Hours that other commissions of these weeks take, as they are planned now, and what those before this one keep of the stock. */
+  async function takenByOthers({ id, brief }: Commission, workshop: Workshop): Promise<{ readonly hours: readonly OtherHours[], readonly kept: ReadonlyMap<string, number> }> {
     const eventAt = parseMoment(brief.eventAt)
     const near = listed.value.filter((each) => { const at = parseMoment(each.eventAt); return each.id !== id && !each.archived && at.ok && eventAt.ok && Math.abs(at.value - eventAt.value) < WEEKS_SHARED * 7 * MINUTES_PER_DAY })
     const found = await Promise.all(near.map(async (each) => {
       const commission = await peek(each.id)
-      return commission ? (await hands({ commission, workshop, now: now.value, units: preferences.units })).map((stretch): OtherHours => ({ ...stretch, name: each.name })) : []
+      if (!commission || commission.bench.handedOver) return { hours: [], needs: [] }
+      const { hours, needs } = await taken({ commission, workshop, now: now.value, units: preferences.units })
+      const isBefore = each.eventAt < brief.eventAt || (each.eventAt === brief.eventAt && each.id < id)
+      return { hours: hours.map((stretch): OtherHours => ({ ...stretch, name: each.name })), needs: isBefore ? needs : [] }
     }))
-    return found.flat()
+    const kept = new Map<string, number>()
+    for (const [item, amount] of found.flatMap(({ needs }) => needs)) kept.set(item, (kept.get(item) ?? 0) + amount)
+    return { hours: found.flatMap(({ hours }) => hours), kept }
   }
 
   async function open(id: string): Promise<boolean> {
@@ -123,7 +130,9 @@ export const useStudio = defineStore('studio', () => {
     edits.value = opened.edits
     undone.value = opened.undone
     listed.value = await listCommissions(database)
-    others.value = await hoursOfOthers(opened.commission, opened.workshop)
+    const { hours, kept } = await takenByOthers(opened.commission, opened.workshop)
+    others.value = hours
+    reserved.value = kept
     if (state.value?.commission.id !== id) plan.value = null
     differences.value = {}
     lastEdit = { merge: '', at: 0 }
@@ -288,6 +297,6 @@ export const useStudio = defineStore('studio', () => {
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    others, isThorough, attempt, nest, begin, tick, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+    others, reserved, isThorough, attempt, nest, begin, tick, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
   }
 })

@@ -1,7 +1,8 @@
 import { expose } from 'comlink'
 import { z } from 'zod'
 import type { Stretch } from '#core/schedule'
-import { changesFrom, createPlanner, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
+import { packingOf } from '#core/deliver'
+import { changesFrom, createPlanner, needsOf, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
 
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
 z.config({ jitless: true })
@@ -11,6 +12,9 @@ const planner = createPlanner()
 /** What comes of a plan that is only tried. */
 export type Tried = { readonly startBy: number | null, readonly chance: number | null, readonly problem: string }
 
+/** Hours of hands, and how much of each item. */
+export type Taken = { readonly hours: readonly Stretch[], readonly needs: readonly (readonly [item: string, amount: number])[] }
+
 /** What changed since the answer of that number, or the whole plan; and this answer's own number. */
 export type Answer = { readonly changes: PlanChanges, readonly since: number, readonly number: number }
 
@@ -18,8 +22,16 @@ let last: { readonly plan: Plan, readonly number: number } | null = null
 
 const worker = {
   derive: (inputs: PlanInputs): Plan => planner(inputs),
-  /** Hours that hands are at a commission. */
-  hands: (inputs: PlanInputs): readonly Stretch[] => { const { timetable } = planner(inputs); return timetable.ok ? timetable.value.slots.filter((slot) => slot.hands).map(({ from, to }) => ({ from, to })) : [] },
+  /** What a commission takes of the studio: hours of hands, and how much of each item. */
+  taken(inputs: PlanInputs): Taken {
+    const plan = planner(inputs)
+    const { timetable } = plan
+    const boxes = packingOf(plan, inputs.commission, inputs.workshop.pieceBoxes).boxes.length
+    return {
+      hours: timetable.ok ? timetable.value.slots.filter((slot) => slot.hands && slot.state !== 'done').map(({ from, to }) => ({ from, to })) : [],
+      needs: needsOf(plan, inputs.commission, inputs.workshop.prices, boxes).map(({ item, amount }) => [item, amount.value] as const),
+    }
+  },
   /** Only when to start, and how likely that holds: a whole plan is much to hand over. */
   tried(inputs: PlanInputs): Tried {
     const { timetable, cautions } = planner(inputs)

@@ -1,5 +1,5 @@
 /** The leaves of the work, in the order people work. */
-export const LEAVES = ['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'make', 'deliver', 'learn'] as const
+export const LEAVES = ['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'supply', 'make', 'deliver', 'learn'] as const
 export type Leaf = (typeof LEAVES)[number]
 
 /** Stop: it will not work as planned. Look: it may not. Note: how to do it safely. */

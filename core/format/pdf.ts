@@ -8,7 +8,7 @@ import { pathData } from './svg'
 export const PRINT_PAPERS = { A4: { widthMm: 210, heightMm: 297 }, A3: { widthMm: 297, heightMm: 420 }, letter: { widthMm: 215.9, heightMm: 279.4 } } as const
 export type PrintPaper = keyof typeof PRINT_PAPERS
 
-const POINTS_PER_MM = 72 / 25.4
+export const POINTS_PER_MM = 72 / 25.4
 const MARGIN_MM = 8
 const OVERLAP_MM = 10
 
@@ -28,22 +28,25 @@ export function tilesFor({ widthMm, heightMm }: Pick<Picture, 'widthMm' | 'heigh
   })
 }
 
-const colour = (hex: string) => {
+export const colour = (hex: string) => {
   const [r, g, b] = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255) as [number, number, number]
   return rgb(r, g, b)
 }
 
-function drawShape(page: PDFPage, shape: Shape, leftMm: number, footMm: number, fonts: { plain: PDFFont, bold: PDFFont }): void {
+/** One shape of a picture whose lower left corner lies there on the page, mm; `scale` makes the whole picture smaller. */
+export function drawShape(page: PDFPage, shape: Shape, leftMm: number, footMm: number, fonts: { readonly plain: PDFFont, readonly bold: PDFFont }, scale = 1): void {
+  const points = POINTS_PER_MM * scale
+  const [left, foot] = [leftMm / scale, footMm / scale]
   if (shape.kind === 'label') {
     const font = shape.bold ? fonts.bold : fonts.plain
-    const size = shape.sizeMm * POINTS_PER_MM
+    const size = shape.sizeMm * points
     const width = font.widthOfTextAtSize(shape.text, size)
     const shift = { start: 0, middle: width / 2, end: width }[shape.anchor]
-    page.drawText(shape.text, { x: (shape.at.x + leftMm) * POINTS_PER_MM - shift, y: (shape.at.y + footMm) * POINTS_PER_MM - size * 0.35, size, font, color: colour(shape.colour) })
+    page.drawText(shape.text, { x: (shape.at.x + left) * points - shift, y: (shape.at.y + foot) * points - size * 0.35, size, font, color: colour(shape.colour) })
     return
   }
-  page.drawSvgPath(pathData(flipMove(shape.outline, leftMm, -footMm)), {
-    x: 0, y: 0, scale: POINTS_PER_MM,
+  page.drawSvgPath(pathData(flipMove(shape.outline, left, -foot)), {
+    x: 0, y: 0, scale: points,
     ...(typeof shape.fill === 'string' ? { color: colour(shape.fill), opacity: shape.fillOpacity ?? 1 } : {}),
     ...(shape.stroke ? { borderColor: colour(shape.stroke), borderWidth: shape.strokeMm ?? 0.3, borderOpacity: shape.strokeOpacity ?? 1, ...(shape.dash ? { borderDashArray: [...shape.dash] } : {}) } : {}),
   })

@@ -57,10 +57,9 @@ export const discCount = (discs: readonly CutDisc[], pieces: Working): Working =
 
 /** Whether a leaf is empty, ready, or needs a look, from the cautions that belong to it. */
 export function leafStatesOf(cautions: readonly Caution[], hasSails: boolean, hasPaper: boolean): Readonly<Record<Leaf, LeafState>> {
-  const later: readonly Leaf[] = ['make', 'learn']
-  const needsSails: readonly Leaf[] = hasPaper ? ['tint', 'dry'] : ['arrange', 'cut', 'tint', 'dry', 'timetable', 'deliver']
+  const needsSails: readonly Leaf[] = hasPaper ? ['tint', 'dry'] : ['arrange', 'cut', 'tint', 'dry', 'timetable', 'supply', 'make', 'deliver']
   const stateOf = (leaf: Leaf): LeafState => {
-    if (later.includes(leaf) || (!hasSails && needsSails.includes(leaf))) return 'empty'
+    if (!hasSails && needsSails.includes(leaf)) return 'empty'
     const here = cautions.filter((caution) => caution.leaf === leaf)
     return here.some(({ severity }) => severity === 'stop') ? 'stop' : here.some(({ severity }) => severity === 'look') ? 'look' : 'ready'
   }
