@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, fill, openLeaf, test, turnTo, TALLY_NAMES } from './studio'
 
-const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Make', 'Deliver', 'Learn']
+const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Supply', 'Make', 'Deliver', 'Learn']
 const PAGES = [...LEAVES.map((leaf) => leaf.toLowerCase()), 'compare', 'shelf', 'drawing', 'stand-ins', 'beginnings']
 
 for (const [theme, leaf] of ['light', 'dark'].flatMap((room) => PAGES.map((each) => [room, each] as const))) {

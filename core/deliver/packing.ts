@@ -1,9 +1,11 @@
 /** What rides on the cake, and which box all else travels in: in layers, with padding, a bag of desiccant in each. */
 import { chosenOption, type Commission, type Plan } from '../plan'
+import { printQuantity, type UnitSystem } from '../quantity'
 import type { PieceBox } from '../supply'
+import { singular } from './placing'
 
 /** Something that is packed: how it lies, mm. */
-export type Packed = { readonly decoration: string, readonly name: string, readonly lengthMm: number, readonly widthMm: number, readonly highMm: number }
+export type Packed = { readonly decoration: string, readonly name: string, readonly many: string, readonly lengthMm: number, readonly widthMm: number, readonly highMm: number }
 
 /** Something in its layer: its lower left corner. */
 export type LaidInBox = Packed & { readonly xMm: number, readonly yMm: number }
@@ -33,11 +35,11 @@ function itemsOf(plan: Plan, { brief }: Commission): { readonly rides: readonly 
   const onCake = brief.completion === 'beforeDriving'
   const made = plan.paperwork.filter(({ elements }) => elements.length > 0)
   const rides = [...(onCake && plan.arrangement.sails.length > 0 ? ['the sails'] : []), ...made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase())]
-  const sails = onCake ? [] : plan.arrangement.sails.map(({ sized }): Packed => ({ decoration: 'sails', name: 'sail', lengthMm: sized.seenHeightMm + 15, widthMm: sized.seenWidthMm, highMm: sized.seenWidthMm * SAIL_DEPTH }))
-  const paper = onCake ? [] : made.filter(({ onTheCake }) => !onTheCake).flatMap(({ id, name, elements, seen, wiring }) => elements.map(({ size }): Packed => {
+  const sails = onCake ? [] : plan.arrangement.sails.map(({ sized }): Packed => ({ decoration: 'sails', name: 'sail', many: 'sails', lengthMm: sized.seenHeightMm + 15, widthMm: sized.seenWidthMm, highMm: sized.seenWidthMm * SAIL_DEPTH }))
+  const paper = onCake ? [] : made.filter(({ onTheCake }) => !onTheCake).flatMap(({ id, called, elements, seen, wiring }) => elements.map(({ size }): Packed => {
     const [width, height] = [seen.widthMm * size, seen.heightMm * size]
     const wired = wiring.length > 0
-    return { decoration: id, name: name.toLowerCase(), lengthMm: height, widthMm: width, highMm: wired ? Math.max(FLAT_MM, Math.min(width, height) * SPRAY_DEPTH) : Math.max(FLAT_MM, Math.min(width, height) * SAIL_DEPTH) }
+    return { decoration: id, name: singular({ called }), many: called, lengthMm: height, widthMm: width, highMm: wired ? Math.max(FLAT_MM, Math.min(width, height) * SPRAY_DEPTH) : Math.max(FLAT_MM, Math.min(width, height) * SAIL_DEPTH) }
   }))
   return { rides, items: [...sails, ...paper] }
 }
@@ -96,8 +98,8 @@ export function packingOf(plan: Plan, commission: Commission, boxes: readonly Pi
 }
 
 /** Spares that are worth taking along: of what may be mended at the venue, no more than there will be. */
-export function repairKitOf(plan: Plan, commission: Commission): readonly { readonly name: string, readonly many: number }[] {
-  const sails = plan.cutList.sizeClasses.map(({ portion, discMm, spares }) => ({ name: `spare sails, ${portion} of ${discMm} mm`, many: spares.value }))
+export function repairKitOf(plan: Plan, commission: Commission, units: UnitSystem): readonly { readonly name: string, readonly many: number }[] {
+  const sails = plan.cutList.sizeClasses.map(({ portion, discMm, spares }) => ({ name: `spare sails, ${portion} of ${printQuantity(discMm, 'length', units)}`, many: spares.value }))
   const paper = plan.paperwork.filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake).map(({ name, classes }) => ({ name: `spare pieces, ${name.toLowerCase()}`, many: Math.min(...classes.map(({ spares }) => spares.value), 6) }))
   const { cake } = chosenOption(commission)
   return [...sails, ...paper].filter(({ many }) => many > 0).concat([{ name: 'glue for each covering, a small brush', many: new Set(cake.tiers.map(({ covering }) => covering)).size }, { name: 'tweezers, scissors, cotton buds, gloves', many: 1 }, { name: 'dust and paint used, a dry brush', many: 1 }])

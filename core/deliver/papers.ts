@@ -4,9 +4,8 @@ import { coveringOf } from '../material'
 import { chosenOption, type Commission, type Plan, type Quote } from '../plan'
 import { dateClockText, dayClockText, parseMoment, printQuantity, printWorkingValue, valueOf, type Moment, type UnitSystem } from '../quantity'
 import { SHELF_WORDS, SHELVES, type ShoppingLine } from '../supply'
-import { elevation } from './elevation'
-import type { Packing } from './packing'
-import { repairKitOf } from './packing'
+import { elevation, standingOf } from './elevation'
+import { repairKitOf, type Packing } from './packing'
 import { table, type Block, type Paper } from './paper'
 import { runsOf, STAGE_WORDS, type Placing } from './placing'
 
@@ -21,24 +20,34 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
   const length = (mm: number): string => printQuantity(mm, 'length', units)
   const open = placings.filter(({ stage }) => stage !== 'dressed')
   const dressed = placings.filter(({ stage }) => stage === 'dressed')
+  const standing = standingOf(plan, commission, placings)
   return {
     id: 'placing', title: 'Placing guide', under: under(commission),
     blocks: [
-      { kind: 'pictures', pictures: (['front', 'back'] as const).map((side) => ({ picture: elevation(plan.arrangement.stack, cake.board, placings, side), says: side === 'front' ? 'The front, numbered' : 'The back, numbered' })) },
+      { kind: 'pictures', pictures: (['front', 'back'] as const).map((side) => ({ picture: elevation(plan.arrangement.stack, cake.board, standing, side), says: side === 'front' ? 'The front, numbered' : 'The back, numbered' })) },
       { kind: 'lines', lines: ['In order: focal point, then the large ones, then fill. The clock is seen from above, front at six; heights are of the foot, above the board.', ...(dressed.length > 0 ? [`Already on: ${[...new Set(dressed.map(({ name }) => name))].join(', ')}, numbers ${runsOf(dressed.map(({ number }) => number))}.`] : [])] },
-      table(['no.', 'what', 'order', 'where', 'clock', 'foot at', 'tall', 'fix with', 'hold'], open.map((each) => [
-        String(each.number), each.name, STAGE_WORDS[each.stage], `${tierName(each.tier, cake.tiers.length)}, ${each.on}`, each.clock, each.on === 'top' ? `${length(each.outMm)} from the middle` : length(each.heightMm), length(each.seenHeightMm), each.fix, each.hold,
+      table(['no.', 'what', 'order', 'where', 'clock', 'foot at', 'tall'], open.map((each) => [
+        String(each.number), each.name, STAGE_WORDS[each.stage], `${tierName(each.tier, cake.tiers.length)}, ${each.on}`, each.clock, each.on === 'top' ? `${length(each.outMm)} from the middle` : length(each.heightMm), length(each.seenHeightMm),
       ]), [0]),
+      { kind: 'heading', text: 'Fix and hold' },
+      table(['numbers', 'what', 'fix with', 'hold'], fixings(open)),
       { kind: 'heading', text: 'By covering' },
       { kind: 'lines', lines: cake.tiers.map(({ covering }, at) => `${tierName(at, cake.tiers.length)}: ${coveringOf(covering).name.toLowerCase()}, ${coveringOf(covering).glue}; ready when ${coveringOf(covering).readyWhen}.`) },
     ],
   }
 }
 
+/** How elements are fixed and held, those alike together. */
+function fixings(open: readonly Placing[]): readonly (readonly string[])[] {
+  const ways = new Map<string, Placing[]>()
+  for (const each of open) { const key = `${each.decoration} ${each.fix} ${each.hold}`; ways.set(key, [...ways.get(key) ?? [], each]) }
+  return [...ways.values()].map((same) => [runsOf(same.map(({ number }) => number)), same[0]!.name, same[0]!.fix, same[0]!.hold])
+}
+
 export function packingPlan({ plan, commission, units }: About, packing: Packing): Paper {
   const length = (mm: number): string => printQuantity(mm, 'length', units)
   const rows = packing.boxes.flatMap(({ box, number, layers, missing }) => layers.map(({ items, highMm }, at) => {
-    const names = [...new Set(items.map(({ name }) => name))].map((name) => `${items.filter((item) => item.name === name).length} ${name}`)
+    const names = [...new Set(items.map(({ many }) => many))].map((many) => { const own = items.filter((item) => item.many === many); return `${own.length} ${own.length === 1 ? own[0]!.name : many}` })
     return [`${number}`, `${box.name}${missing ? ' (to get)' : ''}, ${length(box.lengthMm)} × ${length(box.widthMm)} × ${length(box.heightMm)}`, `${at + 1} of ${layers.length}`, names.join(', '), length(highMm)]
   }))
   return {
@@ -49,7 +58,7 @@ export function packingPlan({ plan, commission, units }: About, packing: Packing
       ...(packing.tooLarge.length > 0 ? [{ kind: 'note', text: `Fits in no box there is: ${packing.tooLarge.map(({ name, lengthMm, widthMm, highMm }) => `${name}, ${length(lengthMm)} × ${length(widthMm)} × ${length(highMm)}`).join('; ')}. Add a larger box.` } satisfies Block] : []),
       { kind: 'lines', lines: ['Soft paper below, between and above each layer; wired things upright in foam.', `A bag of food-safe desiccant in each box, ${packing.boxes.length} in all; boxes closed until placing.`] },
       { kind: 'heading', text: 'Repair kit' },
-      table(['many', 'what'], repairKitOf(plan, commission).map(({ many, name }) => [String(many), name]), [0], true),
+      table(['many', 'what'], repairKitOf(plan, commission, units).map(({ many, name }) => [String(many), name]), [0], true),
     ],
   }
 }

@@ -13,6 +13,8 @@ export type Placing = {
   readonly number: number
   readonly stage: PlacingStage
   readonly decoration: string
+  /** Which of its elements, in their order. */
+  readonly index: number
   readonly name: string
   readonly tier: number
   readonly on: 'side' | 'top'
@@ -54,18 +56,18 @@ const holdOf = ({ removals, steps }: Paperwork): string => {
 export function placingsOf(plan: Plan, commission: Commission): readonly Placing[] {
   const { cake, bouquets, paperwork: wanted } = chosenOption(commission)
   const glue = (tier: number): string => coveringOf(cake.tiers[tier]!.covering).glue
-  const sails = plan.arrangement.sails.map(({ place, element, sized }): Unnumbered => ({
+  const sails = plan.arrangement.sails.map(({ place, element, sized }, index): Unnumbered => ({
     stage: element.away <= FOCAL_AWAY ? 'focal' : sized.seenHeightMm >= LARGE_SIZE * Math.max(...plan.arrangement.sails.map((each) => each.sized.seenHeightMm)) ? 'large' : 'fill',
-    decoration: 'sails', name: 'sail', tier: place.tier, on: 'side', angleDeg: place.angleDeg, clock: clockOf(place.angleDeg), heightMm: place.heightMm, outMm: 0, seenWidthMm: sized.seenWidthMm, seenHeightMm: sized.seenHeightMm,
+    decoration: 'sails', index, name: 'sail', tier: place.tier, on: 'side', angleDeg: place.angleDeg, clock: clockOf(place.angleDeg), heightMm: place.heightMm, outMm: 0, seenWidthMm: sized.seenWidthMm, seenHeightMm: sized.seenHeightMm,
     fix: glue(place.tier), hold: 'till it stands',
   }))
   const paper = plan.paperwork.flatMap((made) => {
     const decoration = wanted.find(({ id }) => id === made.id)
     const isFocal = decoration?.gathered ? decoration.gathered.role === 'focal' : false
     const bouquet = bouquets.find(({ id }) => id === decoration?.gathered?.bouquet)
-    return made.elements.map((element): Unnumbered => ({
+    return made.elements.map((element, index): Unnumbered => ({
       stage: made.onTheCake ? 'dressed' : isFocal ? 'focal' : element.size >= LARGE_SIZE ? 'large' : 'fill',
-      decoration: made.id, name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made), tier: element.tier, on: element.on, angleDeg: element.angleDeg, clock: clockOf(element.angleDeg),
+      decoration: made.id, index, name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made), tier: element.tier, on: element.on, angleDeg: element.angleDeg, clock: clockOf(element.angleDeg),
       heightMm: element.pose ? element.pose.at[2] : element.heightMm, outMm: element.outMm, seenWidthMm: made.seen.widthMm * element.size, seenHeightMm: made.seen.heightMm * element.size,
       fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier), hold: holdOf(made),
     }))
@@ -75,7 +77,7 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
 }
 
 /** What one of its elements is called. */
-function singular({ called }: Pick<Paperwork, 'called'>): string {
+export function singular({ called }: Pick<Paperwork, 'called'>): string {
   const words = called.split(' ')
   const last = words.at(-1)!
   const one = [last.replace(/ies$/, 'y'), last.replace(/ves$/, 'f'), last.replace(/es$/, ''), last.replace(/s$/, '')].find((each) => several(each) === last) ?? last.replace(/s$/, '')

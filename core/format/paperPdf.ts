@@ -63,11 +63,12 @@ function write(pages: Pages, text: string, { size, bold = false, ink = INK, left
 const tickBox = (pages: Pages, x: number, y: number): void => pages.page.drawRectangle({ x, y, width: TICK, height: TICK, borderWidth: 0.9, borderColor: colour(SOFT) })
 
 /** Columns as wide as their longest cells ask, the widest ones giving way when all together are wider than the page. */
-function columnWidths(rows: readonly (readonly string[])[], width: number, { plain, bold }: Fonts): readonly number[] {
+function columnWidths(rows: readonly (readonly string[])[], numbers: readonly number[], width: number, { plain, bold }: Fonts): readonly number[] {
   const wanted = (rows[0] ?? []).map((_, column) => Math.max(...rows.map((row, at) => (at === 0 ? bold : plain).widthOfTextAtSize(row[column] ?? '', SIZE.text))) + 2 * CELL_PAD)
   const least = (rows[0] ?? []).map((_, column) => Math.max(...rows.map((row) => Math.max(...(row[column] ?? '').split(' ').map((word) => plain.widthOfTextAtSize(word, SIZE.text))))) + 2 * CELL_PAD)
   const total = wanted.reduce((sum, each) => sum + each, 0)
-  if (total <= width) return wanted.map((each) => each + (width - total) / wanted.length)
+  // Numbers stand close to what they count.
+  if (total <= width) return wanted.map((each, at) => numbers.includes(at) ? each : each + (width - total) / Math.max(1, wanted.length - numbers.length))
   const base = least.reduce((sum, each) => sum + each, 0)
   const spare = Math.max(0, width - base)
   const over = wanted.map((each, at) => each - least[at]!)
@@ -77,7 +78,7 @@ function columnWidths(rows: readonly (readonly string[])[], width: number, { pla
 
 function writeTable(pages: Pages, { head, rows, numbers, ticks }: Extract<Block, { kind: 'table' }>): void {
   const shift = ticks ? TICK + 6 : 0
-  const widths = columnWidths([head, ...rows], usable(pages) - shift, pages.fonts)
+  const widths = columnWidths([head, ...rows], numbers, usable(pages) - shift, pages.fonts)
   const starts = widths.map((_, column) => margin + shift + widths.slice(0, column).reduce((sum, each) => sum + each, 0))
   const writeRow = (row: readonly string[], font: PDFFont, ink: string, isHead: boolean): void => {
     const cells = row.map((cell, column) => wrapped(cell, widths[column]! - 2 * CELL_PAD, isHead ? SIZE.small : SIZE.text, font))

@@ -44,10 +44,10 @@ const hasStock = computed(() => shopping.value.some(({ onHand }) => onHand > 0) 
       <h2 class="part-title mb-1">{{ SHELF_WORDS[shelf] }}</h2>
       <ul>
         <li v-for="line in lines" :key="line.need.item" class="border-t border-line" :data-testid="`buy-${line.need.item}`">
-          <label class="grid min-h-12 grid-cols-[1.6rem_4.5rem_1fr_auto] items-center gap-x-3 py-1">
+          <label class="grid min-h-12 grid-cols-[1.6rem_6.5rem_1fr_auto] items-center gap-x-3 py-1">
             <input type="checkbox" class="size-5.5 accent-(--go)" :checked="isTicked(line)" :aria-label="`In the basket: ${line.need.name}`" @change="tick(line, ($event.target as HTMLInputElement).checked)">
-            <span class="font-display text-[1.15rem] font-semibold" :class="isTicked(line) ? 'text-ink-soft' : ''">{{ line.packs.value }} × {{ shown(line, packOf(line)) }}</span>
-            <span class="min-w-0"><span class="font-semibold">{{ line.need.name }}</span><span class="block text-[0.86rem] text-ink-soft"><FigureLink :working="line.need.amount" /> needed, {{ shown(line, line.onHand) }} on hand<template v-if="line.reserved > 0">, {{ shown(line, line.reserved) }} kept for others</template>; <FigureLink :working="line.packs" after=" packs" /></span></span>
+            <span class="font-display text-[1.1rem] font-semibold whitespace-nowrap" :class="isTicked(line) ? 'text-ink-soft' : ''">{{ line.packs.value }} × {{ shown(line, packOf(line)) }}</span>
+            <span class="min-w-0"><span class="font-semibold">{{ line.need.name }}</span><span class="block text-[0.86rem] text-ink-soft"><FigureLink :working="line.need.amount" /> needed, {{ shown(line, line.onHand) }} on hand<template v-if="line.reserved > 0">, {{ shown(line, line.reserved) }} kept for others</template>; <FigureLink :working="line.packs" :after="line.packs.value === 1 ? ' pack' : ' packs'" /></span></span>
             <span class="text-right text-[0.92rem]">{{ line.price === null ? 'no price' : (line.price * line.packs.value).toFixed(2) }}</span>
           </label>
         </li>
