@@ -13,7 +13,8 @@ const EDGE_MM = 16
 const SLICES = 6
 const MOST_TAGS = 90
 /** Rounds of pushing tags apart, and how much of their overlap is undone in one. */
-const ROUNDS = 160
+const ROUNDS = 400
+const SAME_SPOT = 1e-3
 const PUSH = 0.55
 
 type Side = 'front' | 'back'
@@ -46,13 +47,15 @@ export type Tag = { readonly wants: Point, readonly at: Point }
  * @param radiusMm of a tag
  */
 export function spreadTags(wants: readonly Point[], radiusMm: number, { widthMm, heightMm }: Pick<Picture, 'widthMm' | 'heightMm'>): readonly Tag[] {
-  const at = wants.map(({ x, y }, index) => ({ x: x + (index % 7 - 3) * 1e-3, y: y + (index % 5 - 2) * 1e-3 }))
+  const at = wants.map((want) => ({ ...want }))
   const apart = 2 * radiusMm * 1.04
   for (let round = 0; round < ROUNDS; round += 1) {
     let moved = false
     for (let one = 0; one < at.length; one += 1) for (let other = one + 1; other < at.length; other += 1) {
-      const [dx, dy] = [at[other]!.x - at[one]!.x, at[other]!.y - at[one]!.y]
-      const distance = Math.max(1e-6, Math.hypot(dx, dy))
+      let [dx, dy] = [at[other]!.x - at[one]!.x, at[other]!.y - at[one]!.y]
+      // What lies on one spot goes apart in a direction of its own.
+      if (Math.hypot(dx, dy) < SAME_SPOT) [dx, dy] = [SAME_SPOT * Math.cos(one + 2.4 * other), SAME_SPOT * Math.sin(one + 2.4 * other)]
+      const distance = Math.hypot(dx, dy)
       if (distance >= apart) continue
       const push = (apart - distance) * PUSH / distance
       at[one]!.x -= dx * push; at[one]!.y -= dy * push

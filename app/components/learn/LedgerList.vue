@@ -30,9 +30,9 @@ const forget = (shelf: Shelf, id: string): void => studio.edit('forget a trial',
   <section v-if="rows.length > 0" aria-label="Ledger" data-testid="ledger">
     <h2 class="part-title mb-1">Ledger</h2>
     <ul>
-      <li v-for="row in all ? rows : rows.slice(0, SHOWN)" :key="row.id" class="grid grid-cols-[1fr_auto] gap-x-4 border-t border-line py-1 text-[0.92rem]">
-        <span :class="row.odd ? 'text-ink-soft line-through' : ''">{{ row.what }}: {{ row.told }}</span>
-        <span class="flex gap-3 text-[0.84rem]"><span class="text-ink-soft">{{ dateText(row.at) }}</span><button type="button" class="figure-link" :aria-pressed="row.odd" :aria-label="`${row.odd ? 'Let count' : 'Mark odd'}: ${row.what}, ${row.told}`" @click="mark(row.shelf, row.id, !row.odd)">{{ row.odd ? 'let it count' : 'odd' }}</button><button type="button" class="figure-link" :aria-label="`Forget: ${row.what}, ${row.told}`" @click="forget(row.shelf, row.id)">forget</button></span>
+      <li v-for="row in all ? rows : rows.slice(0, SHOWN)" :key="row.id" class="border-t border-line py-1.5 text-[0.92rem]">
+        <span :class="row.odd ? 'text-ink-soft line-through' : ''" class="block">{{ row.what }}: {{ row.told }}</span>
+        <span class="flex items-baseline gap-3 text-[0.84rem]"><span class="text-ink-soft">{{ dateText(row.at) }}</span><button type="button" class="figure-link" :aria-pressed="row.odd" :aria-label="`${row.odd ? 'Let count' : 'Mark odd'}: ${row.what}, ${row.told}`" @click="mark(row.shelf, row.id, !row.odd)">{{ row.odd ? 'let it count' : 'odd' }}</button><button type="button" class="figure-link" :aria-label="`Forget: ${row.what}, ${row.told}`" @click="forget(row.shelf, row.id)">forget</button></span>
       </li>
     </ul>
     <button v-if="rows.length > SHOWN" type="button" class="figure-link mt-1 text-[0.88rem]" @click="all = !all">{{ all ? 'fewer' : `all ${rows.length}` }}</button>

@@ -82,6 +82,6 @@ const isFull = computed(() => kind.value === 'speed' ? workshop.value.runs.lengt
       <QuantityField :schema="runSchema.shape.minutes" label="Took, all of them" :model-value="minutes" @update:model-value="minutes = $event" />
     </div>
     <p v-if="problem" role="alert" class="mt-2 text-[0.88rem] text-stop">{{ problem }}</p>
-    <div class="mt-3 flex items-center justify-between gap-3"><NuxtLink to="/tint" class="figure-link text-[0.88rem]">Colour: dip a strip in Tint</NuxtLink><button type="button" class="button button-go" :disabled="isFull" data-testid="keep-trial" @click="keep">Keep this trial</button></div>
+    <div class="mt-3 flex items-center justify-between gap-3"><NuxtLink to="/tint" class="figure-link text-[0.88rem]">Colour: dip a strip</NuxtLink><button type="button" class="button button-go whitespace-nowrap" :disabled="isFull" data-testid="keep-trial" @click="keep">Keep this trial</button></div>
   </section>
 </template>

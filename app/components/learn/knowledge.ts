@@ -9,7 +9,7 @@ import { soakedSail, TECHNIQUES } from '#core/technique'
 export type Known = { readonly id: string, readonly group: 'shrink' | 'drying' | 'hands' | 'breakage', readonly name: string, readonly says: string, readonly began: string, readonly trials: number, readonly isUsed: boolean, readonly foretold: readonly Foretold[] }
 
 const percent = (share: number): string => `${printNumber(share * 100, share < 0.1 ? 1 : 0)} %`
-const times = (factor: number): string => Math.abs(factor - 1) < 0.03 ? 'as planned at first' : factor > 1 ? `${percent(factor - 1)} longer` : `${percent(1 - factor)} less`
+const times = (factor: number): string => Math.abs(factor - 1) < 0.03 ? 'as long as planned at first' : factor > 1 ? `${percent(factor - 1)} longer` : `${percent(1 - factor)} less time`
 
 /** What a step is called, by what the ledger calls it. */
 export function stepName(step: string): string {
@@ -41,7 +41,7 @@ export function knowledgeOf({ shrinkTrials, dryingTrials, runs, room, learnFrom 
   const drying = paperIds.flatMap((paper): readonly Known[] => {
     const { median, deviation, sightings } = dryingFactor(paper, room, dryingTrials, shift)
     if (sightings === 0) return []
-    return [{ id: `drying ${paper}`, group: 'drying', name: `${paperOf(paper).name}, in ${room}`, trials: sightings, isUsed: sightings >= learnFrom, says: `dries in ${times(median)}, nine in ten within ${printNumber(median * Math.exp(1.2816 * deviation), 2)} of the curve`, began: `nine in ten within ${printNumber(Math.exp(1.2816 * 0.55), 2)}`, foretold: dryingForetold(paper, dryingTrials, shift) }]
+    return [{ id: `drying ${paper}`, group: 'drying', name: `${paperOf(paper).name}, in ${room}`, trials: sightings, isUsed: sightings >= learnFrom, says: `takes ${times(median)} to dry, nine in ten within ${printNumber(median * Math.exp(1.2816 * deviation), 2)} of the curve`, began: `nine in ten within ${printNumber(Math.exp(1.2816 * 0.55), 2)}`, foretold: dryingForetold(paper, dryingTrials, shift) }]
   })
   const hands = [...new Set(runs.filter(({ odd }) => !odd).map(({ step }) => step))].map((step): Known => {
     const { median, deviation, sightings } = handsFactor(step, runs)
