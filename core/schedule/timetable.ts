@@ -221,7 +221,8 @@ export function timetableSince({ planned, schedule }: FoundTimetable, question: 
   return { ...timetable, standing: carried && { readyAt: carried.readyAt, spareMin: planned.job.endAt - carried.readyAt }, risk: risk && riskInWords(risk, runs, planned, () => carried ? null : sureStart(question, runs)) }
 }
 
-const DAYS_AFTER = 4
+/** So far past the event work is put where hands are free; beyond, at any hour, so that a timetable always has an end. */
+const DAYS_AFTER = 60
 const MINUTES_PER_DAY = 1440
 
 /** A schedule as it goes on from what has happened; `order` is the schedule whose order it follows. */
@@ -247,7 +248,10 @@ function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
   const begin = Math.min(schedule.startBy, since.now) - MINUTES_PER_DAY
   const free = new Map(job.people.map((person) => [person.id, freeBefore(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
   const lived = liveThrough(job, schedule, inOrder(job, schedule), free, { ...since, minutesOf: ({ durationMin }) => durationMin, restOf: ({ leastMin }) => leastMin })
-  return { schedule: { ...schedule, placed: schedule.placed.map((each) => ({ ...each, parts: lived.get(each.task)!.parts })) }, order: schedule, readyAt: Math.max(...[...lived.values()].map(({ parts }) => parts.at(-1)!.to)) }
+  const last = Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY
+  const partsOf = (task: string): readonly Stretch[] => lived.get(task)!.parts.map(({ from, to }) => ({ from: Math.min(from, last), to: Math.min(to, last) }))
+  const placed = schedule.placed.map((each) => ({ ...each, parts: partsOf(each.task) }))
+  return { schedule: { ...schedule, placed }, order: schedule, readyAt: Math.max(...placed.map(({ parts }) => parts.at(-1)!.to)) }
 }
 
 const SURE = 0.9
