@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
+import { freshBench } from '#core/ledger'
 import { newCommission, type Commission, type Nested, type Plan, type PlanInputs, type TallyId, type Workshop } from '#core/plan'
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
@@ -196,11 +197,11 @@ export const useStudio = defineStore('studio', () => {
 
   const refreshList = async (): Promise<void> => { listed.value = await listCommissions(database) }
 
-  /** Puts a copy of a commission beside it, with a name that says so. */
+  /** Puts a copy of a commission beside it, with a name that says so; nothing was done of it yet. */
   async function copy(id: string): Promise<void> {
     const original = await peek(id)
     if (!original) return
-    await addCommission(database, { ...original, id: crypto.randomUUID(), brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` } }, Date.now())
+    await addCommission(database, { ...original, bench: freshBench(), id: crypto.randomUUID(), brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` } }, Date.now())
     await refreshList()
   }
 

@@ -6,6 +6,7 @@ export type UnitSystem = 'metric' | 'imperial'
 
 const MM_PER_INCH = 25.4
 const ML_PER_FLUID_OUNCE = 29.5735295625
+const G_PER_OUNCE = 28.349523125
 
 const millimetre: Unit = { symbol: 'mm', names: ['millimetre', 'millimetres', 'millimeter', 'millimeters'], scale: 1 }
 const inch: Unit = { symbol: 'in', names: ['"', '”', '″', 'inch', 'inches'], scale: MM_PER_INCH }
@@ -32,6 +33,10 @@ const volumes: readonly Unit[] = [
   fluidOunce,
 ]
 
+const gram: Unit = { symbol: 'g', names: ['gram', 'grams'], scale: 1 }
+const ounce: Unit = { symbol: 'oz', names: ['ounce', 'ounces'], scale: G_PER_OUNCE }
+const masses: readonly Unit[] = [gram, { symbol: 'kg', names: ['kilo', 'kilos', 'kilogram', 'kilograms'], scale: 1000 }, ounce, { symbol: 'lb', names: ['pound', 'pounds'], scale: 16 * G_PER_OUNCE }]
+
 const minute: Unit = { symbol: 'min', names: ['minute', 'minutes', 'm'], scale: 1 }
 const durations: readonly Unit[] = [minute, { symbol: 'h', names: ['hour', 'hours', 'hr', 'hrs'], scale: 60 }, { symbol: 'd', names: ['day', 'days'], scale: 1440 }]
 
@@ -40,7 +45,7 @@ const degree: Unit = { symbol: '°', names: ['deg', 'degrees'], scale: 1 }
 const countUnit: Unit = { symbol: '', names: [], scale: 1 }
 
 /** The kinds of quantity that are typed and shown. */
-export type QuantityKind = 'length' | 'temperature' | 'volume' | 'duration' | 'share' | 'count' | 'ratio' | 'angle' | 'money'
+export type QuantityKind = 'length' | 'temperature' | 'volume' | 'mass' | 'duration' | 'share' | 'count' | 'ratio' | 'angle' | 'money'
 
 type KindRules = {
   readonly units: readonly Unit[]
@@ -69,6 +74,12 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
     assumed: { metric: millilitre, imperial: fluidOunce },
     print: (ml, system) => system === 'metric' ? `${printNumber(ml, Math.abs(ml) < 10 ? 1 : 0)} ml` : `${printNumber(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`,
     example: { metric: '400 ml or 2 tbsp', imperial: '14 fl oz or 2 cups' },
+  },
+  mass: {
+    units: masses,
+    assumed: { metric: gram, imperial: ounce },
+    print: (grams, system) => system === 'metric' ? `${printNumber(grams, Math.abs(grams) < 20 ? 1 : 0)} g` : `${printNumber(grams / G_PER_OUNCE, Math.abs(grams) < 280 ? 1 : 0)} oz`,
+    example: { metric: '250 g or 1.5 kg', imperial: '9 oz or 2 lb' },
   },
   duration: { units: durations, assumed: one(minute), print: (minutes) => printDuration(minutes), example: one('40 min or 1 h 30') },
   share: { units: [percentUnit], assumed: one(percentUnit), print: (share) => `${printNumber(share * 100, 0)} %`, example: one('58 %') },

@@ -5,7 +5,7 @@ import { printQuantity, type QuantityKind, type UnitSystem } from './units'
 /** How sure a starting value is: from textbooks, from usual practice that varies by paper and room, or a guess to calibrate first. */
 export type Certainty = 'established' | 'usual' | 'guess'
 
-export type WorkingKind = QuantityKind | 'moment' | 'area' | 'mass' | 'drops'
+export type WorkingKind = QuantityKind | 'moment' | 'area' | 'drops'
 
 /** Where a figure comes from. */
 export type Source =
@@ -55,7 +55,6 @@ export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind
   switch (kind) {
     case 'moment': return dateClockText(value)
     case 'area': return system === 'metric' ? `${printNumber(value, value < 1 ? 2 : 1)} dm²` : `${printNumber(value * 15.5, 0)} sq in`
-    case 'mass': return system === 'metric' ? `${printNumber(value, value < 20 ? 1 : 0)} g` : `${printNumber(value / 28.3495, value < 280 ? 1 : 0)} oz`
     case 'drops': return `${printNumber(value, 1)} drops`
     default: return printQuantity(value, kind, system)
   }
