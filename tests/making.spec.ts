@@ -15,6 +15,7 @@ class BenchClock {
     this.at = Math.max(this.at, moment)
     await this.page.clock.setSystemTime(new Date(new Date(this.at).toISOString().slice(0, 19)))
   }
+
   /** To the hour that the card in hand names, such as “Thu 17:10”. */
   async toCard(): Promise<void> {
     const [, day, hour, minute] = (await this.page.getByTestId('step-now').innerText()).match(/(Wed|Thu|Fri|Sat) (\d\d):(\d\d)/) ?? []

@@ -2,18 +2,22 @@
 import { Bell, BellOff } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { dayClockText, printDuration } from '#core/quantity'
+import { workPaper } from '#core/deliver'
 import FormerBoard from '~/components/make/FormerBoard.vue'
+import { standingWords } from '~/components/make/standingWords'
 import StepNow from '~/components/make/StepNow.vue'
 import TimerStrip from '~/components/make/TimerStrip.vue'
 import TroubleDialog from '~/components/make/TroubleDialog.vue'
 import { useAlarm } from '~/components/make/useAlarm'
 import WorkList from '~/components/make/WorkList.vue'
+import PaperTools from '~/components/papers/PaperTools.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
+import { usePreferences } from '~/stores/preferences'
 
-const { plan } = usePlanned()
+const { plan, commission } = usePlanned()
+const preferences = usePreferences()
 const bench = useBench()
 const { wants, problem, allow } = useAlarm()
 const hasTrouble = ref(false)
@@ -23,16 +27,10 @@ watch(() => bench.now?.task, () => document.querySelector('main')?.scrollTo({ to
 onMounted(bench.startClock)
 onBeforeUnmount(bench.stopClock)
 
-const standing = computed(() => plan.value.timetable.ok ? plan.value.timetable.value.standing : null)
-const doneCount = computed(() => bench.cards.filter(({ record }) => record?.doneAt != null).length)
+const standing = computed(() => plan.value.timetable.ok ? standingWords(plan.value.timetable.value) : null)
+const doneCount = computed(() => bench.cards.filter(({ record }) => record !== null && record.doneAt !== null).length)
 
-const standingWords = computed(() => {
-  if (!standing.value) return null
-  const { readyAt, spareMin } = standing.value
-  return spareMin >= 0
-    ? { safe: true, words: `Still safe: ready ${dayClockText(readyAt)} if you go on as planned, ${spareMin < 1 ? 'just in time' : `${printDuration(spareMin)} to spare`}.` }
-    : { safe: false, words: Number.isFinite(readyAt) ? `Late: ready only ${dayClockText(readyAt)}, ${printDuration(-spareMin)} after it must be. Timetable offers what would help.` : 'Late: no working time is left. Timetable offers what would help.' }
-})
+const sheet = computed(() => workPaper({ plan: plan.value, commission: commission.value, units: preferences.units }, bench.cards))
 
 /** Keys for dusty hands: count, begin, done. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -51,7 +49,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   <div v-if="bench.cards.length === 0"><LeafHeading title="Nothing to make yet">{{ plan.timetable.ok ? 'Lay something on the cake in Arrange, and its steps appear here one by one.' : 'There is no timetable that works; see Timetable for what stops it.' }}</LeafHeading></div>
   <div v-else class="grid gap-x-9 gap-y-5 xl:grid-cols-[1fr_20rem]">
     <div class="grid min-w-0 content-start gap-4">
-      <p v-if="standingWords" class="rounded-2xl px-4 py-2.5 text-[0.98rem]" :class="standingWords.safe ? 'bg-go-soft' : 'bg-stop-soft'" data-testid="standing">{{ standingWords.words }}</p>
+      <p v-if="standing" class="rounded-2xl px-4 py-2.5 text-[0.98rem]" :class="standing.safe ? 'bg-go-soft' : 'bg-stop-soft'" data-testid="standing">{{ standing.words }}</p>
       <TimerStrip />
       <ul v-if="bench.short.length > 0" class="grid gap-2" data-testid="shortages">
         <li v-for="each in bench.short" :key="each.part.id" class="rounded-2xl bg-stop-soft px-4 py-3">
@@ -69,6 +67,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <p v-if="problem" class="mb-2 text-[0.86rem] text-ink-soft">{{ problem }}</p>
         <WorkList />
       </section>
+      <PaperTools :papers="[sheet]" ending="steps" title="Steps on paper" />
       <p class="text-[0.84rem] text-ink-soft max-sm:hidden">Keys: n begin and done, p put down, g good, b broken.</p>
     </aside>
     <TroubleDialog :open="hasTrouble" :card="bench.now" @close="hasTrouble = false" />

@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { clockText, dateText, printDuration } from '#core/quantity'
 import { paceSchema, type Pace, type Slot } from '#core/schedule'
 import { pricesSchema, type Prices } from '#core/supply'
+import { standingWords } from '~/components/make/standingWords'
 import { agendaOf } from '~/components/timetable/axis'
 import HoursEditor from '~/components/timetable/HoursEditor.vue'
 import BusySection from '~/components/timetable/BusySection.vue'
@@ -24,6 +25,7 @@ const dryCautions = cautionsOn('dry')
 
 const timetable = computed(() => plan.value.timetable.ok ? plan.value.timetable.value : null)
 const startBy = computed(() => plan.value.tally.find(({ id }) => id === 'startBy')?.working ?? null)
+const standing = computed(() => timetable.value ? standingWords(timetable.value) : null)
 const agenda = computed(() => timetable.value ? agendaOf(timetable.value.slots) : [])
 const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
 const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
@@ -55,6 +57,7 @@ async function saveCalendar(): Promise<void> {
       The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
     </LeafHeading>
     <LeafHeading v-else :title="plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{ plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'As it stands the work cannot be ready in time. What stops it:' : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.' }}</LeafHeading>
+    <p v-if="standing" class="mb-3 max-w-3xl rounded-xl px-4 py-2" :class="standing.safe ? 'bg-go-soft' : 'bg-stop-soft'" data-testid="standing">{{ standing.words }}</p>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
     <template v-if="timetable">
       <TimeLanes class="no-print" :timetable="timetable" :hours="workshop.hours" :busy="[...workshop.busy, ...studio.others]" :now="studio.now" :chosen="noted?.task ?? null" @choose="chosen = $event" @pin="put" />

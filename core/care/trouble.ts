@@ -30,7 +30,7 @@ export type TroubleFacts = {
 }
 
 /** A change to the plan that would keep it from happening again. */
-export type TroubleChange = 'ovenDrying' | 'moreSpares' | 'skewers' | 'roomDrier' | 'placeAtVenue' | 'trial'
+export type TroubleChange = 'ovenDrying' | 'skewers' | 'roomDrier' | 'placeAtVenue'
 
 type Cause = {
   readonly id: string
@@ -69,10 +69,10 @@ export const TROUBLES: readonly Trouble[] = [
   { id: 'cracks', seen: 'It cracks at the fold', causes: [
     { id: 'tooDry', words: 'folded when it was too dry', now: 'Breathe on the fold, or hold it over steam for two seconds; mind the steam.', next: 'Damp or steam the fold line first.', weight: ({ roomHumidity, isFilm }) => when(roomHumidity < 0.45, 2.5) * when(isFilm, 1.4), because: ({ roomHumidity }) => `the room has ${percent(roomHumidity)}` },
     { id: 'tooThick', words: 'the paper is too thick for the fold', now: 'Score it, fold over a rounded edge.', next: 'Thinner paper, or a little glycerin in the wash.', weight: ({ isThin, isFilm }) => isFilm || isThin ? 0.4 : 2.2 },
-    { id: 'knocked', words: 'set film knocked or pinched', now: 'Choose a spare; mend hidden cracks with a dab of gel from behind.', next: 'Lift by the foot; box each load when it is hard.', weight: ({ isFilm }) => when(isFilm, 2.2, 0.6), change: 'moreSpares' },
+    { id: 'knocked', words: 'set film knocked or pinched', now: 'Choose a spare; mend hidden cracks with a dab of gel from behind.', next: 'Lift by the foot; box each load when it is hard.', weight: ({ isFilm }) => when(isFilm, 2.2, 0.6) },
   ] },
   { id: 'small', seen: 'It came out too small', causes: [
-    { id: 'shrink', words: 'it shrank more than planned', now: 'Measure one before and after, log it as a trial; cut the rest by it.', next: 'Plans go by your own shrink once there are enough trials.', weight: ({ shrinkTrials, isFilm, heat }) => when(shrinkTrials === 0, 2.5, 1.2) * when(isFilm || heat === 'pan', 1.6), because: ({ shrinkTrials }) => shrinkTrials === 0 ? 'no trial of its shrink is logged' : `${shrinkTrials} trials are logged`, change: 'trial' },
+    { id: 'shrink', words: 'it shrank more than planned', now: 'Measure one before and after, log it as a trial; cut the rest by it.', next: 'Plans go by your own shrink once there are enough trials.', weight: ({ shrinkTrials, isFilm, heat }) => when(shrinkTrials === 0, 2.5, 1.2) * when(isFilm || heat === 'pan', 1.6), because: ({ shrinkTrials }) => shrinkTrials === 0 ? 'no trial of its shrink is logged' : `${shrinkTrials} trials are logged` },
     { id: 'gathered', words: 'gathered or cupped more than planned', now: 'Use it as filler; larger portions for the front.', next: 'Raise the gather or the fullness in Arrange.', weight: () => 1.2 },
   ] },
   { id: 'buckles', seen: 'Bubbles or buckles on the cake', causes: [
@@ -101,7 +101,7 @@ export const TROUBLES: readonly Trouble[] = [
     { id: 'hurried', words: 'moved before the joint held', now: 'Back into foam for two hours.', next: 'Assemble a day before.', weight: ({ roomHumidity }) => when(roomHumidity > DAMP, 1.6) },
   ] },
   { id: 'ranOut', seen: 'Not enough pieces', causes: [
-    { id: 'spares', words: 'more broke than there were spares', now: 'Cut again from what is left; Make says from where.', next: 'Plans keep as many spares as break with you, once enough runs are logged.', weight: ({ breakageShare, spareShare }) => breakageShare === null ? 1.5 : when(breakageShare > spareShare, 3, 0.6), because: ({ breakageShare, spareShare }) => `${percent(spareShare)} are spares${breakageShare === null ? '' : `, ${percent(breakageShare)} broke`}`, change: 'moreSpares' },
+    { id: 'spares', words: 'more broke than there were spares', now: 'Cut again from what is left; Make says from where.', next: 'Plans keep as many spares as break with you, once enough runs are logged.', weight: ({ breakageShare, spareShare }) => breakageShare === null ? 1.5 : when(breakageShare > spareShare, 3, 0.6), because: ({ breakageShare, spareShare }) => `${percent(spareShare)} are spares${breakageShare === null ? '' : `, ${percent(breakageShare)} broke`}` },
     { id: 'counting', words: 'counted on the table, not on the plan', now: 'Count each size against the list.', next: 'Number pieces when they are cut.', weight: () => 0.8 },
   ] },
   { id: 'soft', seen: 'Still soft after its time', causes: [

@@ -1,4 +1,6 @@
 export { packingOf, repairKitOf, PADDING_MM, type PackedBox, type Packing } from './packing'
 export type { Block, Paper } from './paper'
-export { checklistOf, handoverPack, quotePaper, shoppingPaper, type ChecklistLine } from './papers'
+export { reviewPaper, workPaper } from './benchPapers'
+export { checklistOf, handoverPack, type ChecklistLine } from './papers'
+export { quotePaper, shoppingPaper } from './supplyPapers'
 export { clockOf, placingsOf, type Placing } from './placing'

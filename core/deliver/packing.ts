@@ -5,12 +5,12 @@ import type { PieceBox } from '../supply'
 import { singular } from './placing'
 
 /** Something that is packed: how it lies, mm. */
-export type Packed = { readonly decoration: string, readonly name: string, readonly many: string, readonly lengthMm: number, readonly widthMm: number, readonly highMm: number }
+type Packed = { readonly decoration: string, readonly name: string, readonly many: string, readonly lengthMm: number, readonly widthMm: number, readonly highMm: number }
 
 /** Something in its layer: its lower left corner. */
-export type LaidInBox = Packed & { readonly xMm: number, readonly yMm: number }
+type LaidInBox = Packed & { readonly xMm: number, readonly yMm: number }
 
-export type PackedLayer = { readonly items: readonly LaidInBox[], readonly highMm: number }
+type PackedLayer = { readonly items: readonly LaidInBox[], readonly highMm: number }
 
 /** A box with its layers, the lowest first. `spare` when there are fewer of its kind than are packed. */
 export type PackedBox = { readonly box: PieceBox, readonly number: number, readonly layers: readonly PackedLayer[], readonly missing: boolean }

@@ -1,21 +1,17 @@
-/** The papers of a job: placing guide, packing plan, checklist, counts, removal list, care card, repair kit, cautions, sign-off; shopping list and quote. */
+/** The papers that go along: placing guide, packing plan, checklist, removal list, care card, cautions, hand-over. */
 import type { Bench } from '../ledger'
 import { coveringOf } from '../material'
-import { chosenOption, type Commission, type Plan, type Quote } from '../plan'
-import { dateClockText, dayClockText, parseMoment, printQuantity, printWorkingValue, valueOf, type Moment, type UnitSystem } from '../quantity'
-import { SHELF_WORDS, SHELVES, type ShoppingLine } from '../supply'
+import { chosenOption, type Commission, type Plan } from '../plan'
+import { dateClockText, dayClockText, parseMoment, printQuantity, valueOf, type Moment } from '../quantity'
 import { elevation, standingOf } from './elevation'
 import { repairKitOf, type Packing } from './packing'
-import { table, type Block, type Paper } from './paper'
+import { table, under, type About, type Block, type Paper } from './paper'
 import { runsOf, STAGE_WORDS, type Placing } from './placing'
 
-type About = { readonly plan: Plan, readonly commission: Commission, readonly units: UnitSystem }
-
-const under = ({ brief }: Commission): string => `${brief.name}${brief.occasion ? `, ${brief.occasion.toLowerCase()}` : ''}, ${dateClockText(valueOf(parseMoment(brief.eventAt)))}`
 const tierName = (tier: number, tiers: number): string => tiers === 1 ? 'the tier' : tier === 0 ? 'bottom tier' : tier === tiers - 1 ? 'top tier' : `tier ${tier + 1}`
 
 /** Front and back with numbers, and for every number where, how fixed, how held. */
-export function placingGuide({ plan, commission, units }: About, placings: readonly Placing[]): Paper {
+function placingGuide({ plan, commission, units }: About, placings: readonly Placing[]): Paper {
   const { cake } = chosenOption(commission)
   const length = (mm: number): string => printQuantity(mm, 'length', units)
   const open = placings.filter(({ stage }) => stage !== 'dressed')
@@ -44,7 +40,7 @@ function fixings(open: readonly Placing[]): readonly (readonly string[])[] {
   return [...ways.values()].map((same) => [runsOf(same.map(({ number }) => number)), same[0]!.name, same[0]!.fix, same[0]!.hold])
 }
 
-export function packingPlan({ plan, commission, units }: About, packing: Packing): Paper {
+function packingPlan({ plan, commission, units }: About, packing: Packing): Paper {
   const length = (mm: number): string => printQuantity(mm, 'length', units)
   const rows = packing.boxes.flatMap(({ box, number, layers, missing }) => layers.map(({ items, highMm }, at) => {
     const names = [...new Set(items.map(({ many }) => many))].map((many) => { const own = items.filter((item) => item.many === many); return `${own.length} ${own.length === 1 ? own[0]!.name : many}` })
@@ -89,13 +85,13 @@ export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonl
   ]
 }
 
-export const checklist = (about: About): Paper => ({
+const checklist = (about: About): Paper => ({
   id: 'checklist', title: 'Venue checklist', under: under(about.commission),
   blocks: [table(['hour', 'what'], checklistOf(about).map(({ at, text }) => [at === null ? '' : dayClockText(at), text]), [], true)],
 })
 
 /** Everything that is not food, in and out; what stays is for whoever cuts the cake. */
-export function removalList({ plan, commission }: About, bench: Bench): Paper {
+function removalList({ plan, commission }: About, bench: Bench): Paper {
   const rows = plan.inedible.map(({ id, name, count, where }) => [String(count.value), name, where, String(bench.wentIn[id] ?? ''), String(bench.cameOut[id] ?? '')])
   return {
     id: 'removal', title: 'Removal list', under: under(commission),
@@ -107,7 +103,7 @@ export function removalList({ plan, commission }: About, bench: Bench): Paper {
   }
 }
 
-export const carePaper = ({ plan, commission }: About): Paper => ({
+const carePaper = ({ plan, commission }: About): Paper => ({
   id: 'care', title: 'Care card', under: `${under(commission)}. For whoever keeps, cuts and serves the cake.`,
   blocks: [
     { kind: 'heading', text: 'Keeping' }, { kind: 'lines', lines: plan.careCard.keep },
@@ -119,7 +115,7 @@ export const carePaper = ({ plan, commission }: About): Paper => ({
 })
 
 /** What is in the cake that somebody may have to know: papers, colours, mixtures, coverings. */
-export function contentsOf(plan: Plan, commission: Commission): readonly string[] {
+function contentsOf(plan: Plan, commission: Commission): readonly string[] {
   const { cake, decorations } = chosenOption(commission)
   const dyes = plan.dyeUses.map(({ ml }) => ml.label)
   const holds = new Set([...plan.paperwork.filter(({ elements }) => elements.length > 0).flatMap(({ contains }) => contains), ...plan.mixtures.flatMap(({ parts }) => parts.map(({ name }) => name).filter((name) => name.includes('alcohol')).map(() => 'alcohol' as const))])
@@ -132,7 +128,7 @@ export function contentsOf(plan: Plan, commission: Commission): readonly string[
   ]
 }
 
-export function signOff({ commission }: About, bench: Bench): Paper {
+function signOff({ commission }: About, bench: Bench): Paper {
   const handed = bench.handedOver
   return {
     id: 'signOff', title: 'Hand-over', under: under(commission),
@@ -145,7 +141,7 @@ export function signOff({ commission }: About, bench: Bench): Paper {
 }
 
 /** Cautions that apply to this job, for those who work on it. */
-export const cautionPaper = ({ plan, commission }: About): Paper => ({
+const cautionPaper = ({ plan, commission }: About): Paper => ({
   id: 'cautions', title: 'Mind', under: under(commission),
   blocks: [{ kind: 'lines', lines: [...new Set([...plan.cautions.map(({ say }) => say), ...plan.paperwork.filter(({ elements }) => elements.length > 0).flatMap(({ cautions }) => cautions.map(({ say }) => say))])] }],
 })
@@ -153,32 +149,3 @@ export const cautionPaper = ({ plan, commission }: About): Paper => ({
 /** The pack that goes along, in the order it is used. */
 export const handoverPack = (about: About, placings: readonly Placing[], packing: Packing, bench: Bench): readonly Paper[] =>
   [placingGuide(about, placings), packingPlan(about, packing), checklist(about), removalList(about, bench), carePaper(about), cautionPaper(about), signOff(about, bench)]
-
-/** What to buy, shelf by shelf. */
-export function shoppingPaper({ commission, units }: About, lines: readonly ShoppingLine[]): Paper {
-  const wanted = lines.filter(({ packs }) => packs.value > 0)
-  const shown = (kind: ShoppingLine['need']['kind'], value: number): string => printWorkingValue({ kind, value }, units)
-  return {
-    id: 'shopping', title: 'Shopping list', under: under(commission),
-    blocks: wanted.length === 0 ? [{ kind: 'lines', lines: ['Everything is on the shelf.'] }] : SHELVES.filter((shelf) => wanted.some(({ need }) => need.shelf === shelf)).flatMap((shelf): readonly Block[] => [
-      { kind: 'heading', text: SHELF_WORDS[shelf] },
-      table(['packs', 'what', 'needed', 'on hand', 'about'], wanted.filter(({ need }) => need.shelf === shelf).map(({ need, packs, onHand, reserved, price }) => [String(packs.value), need.name, shown(need.kind, need.amount.value), reserved > 0 ? `${shown(need.kind, onHand)}, ${shown(need.kind, reserved)} kept` : shown(need.kind, onHand), price === null ? '' : (price * packs.value).toFixed(2)]), [0, 4], true),
-    ]),
-  }
-}
-
-/** What the client is asked to pay; hours and margins stay with the studio. */
-export function quotePaper({ plan, commission, units }: About, { price, lines }: Quote): Paper {
-  const { cake } = chosenOption(commission)
-  const total = lines.reduce((sum, { cost }) => sum + cost.value, 0)
-  const share = (cost: number): string => total > 0 ? (price.value * cost / total).toFixed(2) : ''
-  return {
-    id: 'quote', title: 'Quote', under: under(commission),
-    blocks: [
-      { kind: 'lines', lines: [`${cake.tiers.length === 1 ? 'A cake of one tier' : `A cake of ${cake.tiers.length} tiers`}, ${printQuantity(plan.finished.high.value, 'length', units)} high with its board${commission.brief.portions > 0 ? `, for ${commission.brief.portions} portions` : ''}.`] },
-      table(['what', 'price'], [...lines.filter(({ cost }) => cost.value > 0).map(({ name, cost }) => [name, share(cost.value)]), ['Together', price.value.toFixed(2)]], [1]),
-      { kind: 'note', text: 'Prices in the studio’s own money. Cake, fillings and hire of stands as agreed.' },
-      { kind: 'signature', lines: ['For the studio', 'Agreed'] },
-    ],
-  }
-}

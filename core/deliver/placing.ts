@@ -4,7 +4,7 @@ import { chosenOption, type Commission, type Paperwork, type Plan } from '../pla
 import { several } from '../quantity'
 
 /** When an element goes on: as the cake is dressed, then the focal point, the large ones, the rest. */
-export const PLACING_STAGES = ['dressed', 'focal', 'large', 'fill'] as const
+const PLACING_STAGES = ['dressed', 'focal', 'large', 'fill'] as const
 export type PlacingStage = (typeof PLACING_STAGES)[number]
 export const STAGE_WORDS: Readonly<Record<PlacingStage, string>> = { dressed: 'on as the cake is dressed', focal: 'focal point', large: 'large', fill: 'fill' }
 

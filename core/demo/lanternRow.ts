@@ -5,7 +5,7 @@ import type { DryingTrial, Run, ShrinkTrial } from '../learn'
 import { newCommission, startingSweep, type Commission, type Workshop } from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 
-export const LANTERN_ROW = 'lantern-row'
+const LANTERN_ROW = 'lantern-row'
 const DAYS_AGO = 19
 const EVENT_MIN = 17 * 60
 const ROOM = { airC: 21, humidity: 0.52 }

@@ -1,6 +1,6 @@
 /** What lies on the shelves, to and from a spreadsheet. */
 import Papa from 'papaparse'
-import { z } from 'zod'
+import type { z } from 'zod'
 import { ok, refuse, type Result } from '../quantity'
 import { MOST_STOCK, stockSchema, type Stock } from '../supply'
 

@@ -8,7 +8,7 @@ const count = z.number().int().min(0).max(5000)
 const moment = z.number()
 
 /** Work as it was done. `pausedMin` is how long it was put down; `pausedAt` since when it is. Moments by local time, in minutes. */
-export const taskRecordSchema = z.strictObject({
+const taskRecordSchema = z.strictObject({
   task: id,
   name: z.string().min(1).max(200),
   begunAt: moment,
@@ -22,7 +22,7 @@ export const taskRecordSchema = z.strictObject({
 export type TaskRecord = z.infer<typeof taskRecordSchema>
 
 /** A timer by the clock of the machine, ms, so that it goes on while the page is closed. */
-export const benchTimerSchema = z.strictObject({ id, name: z.string().min(1).max(200), task: id, beganMs: z.number(), minutes: z.number().min(0.05).max(20_000), stopped: z.boolean() })
+const benchTimerSchema = z.strictObject({ id, name: z.string().min(1).max(200), task: id, beganMs: z.number(), minutes: z.number().min(0.05).max(20_000), stopped: z.boolean() })
 export type BenchTimer = z.infer<typeof benchTimerSchema>
 
 /** Pieces of one kind and size that came out. */

@@ -8,7 +8,7 @@ import { TIMED_RULE, type Making, type Slot, type SlotKind } from '../schedule'
 import { soakedSail } from '../technique'
 
 /** A timer that a card offers. */
-export type OfferedTimer = { readonly name: string, readonly minutes: number }
+type OfferedTimer = { readonly name: string, readonly minutes: number }
 
 /** What is seen on a card: the load on its former, sheets with their pieces, an element of a decoration, the cake. */
 export type CardPicture = { readonly kind: 'load', readonly load: number } | { readonly kind: 'discs' } | { readonly kind: 'sheets', readonly decoration: string } | { readonly kind: 'element', readonly decoration: string } | { readonly kind: 'cake' }

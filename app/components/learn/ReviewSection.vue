@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref } from 'vue'
+import { reviewPaper } from '#core/deliver'
 import { reviewOf } from '#core/make'
+import PaperTools from '~/components/papers/PaperTools.vue'
+import { usePreferences } from '~/stores/preferences'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
 
 /** The job looked back at on one page: planned against actual, and what to change. */
 const { studio, commission, workshop, plan } = usePlanned()
 const bench = useBench()
+const preferences = usePreferences()
 const review = computed(() => reviewOf(plan.value, commission.value.bench, workshop.value.runs.filter((run) => run.commission === commission.value.id), studio.now))
 const colours = [{ id: 'spotOn', name: 'Spot on' }, { id: 'close', name: 'Close' }, { id: 'off', name: 'Off' }] as const
 const colour = ref(commission.value.bench.review?.colour ?? 'close')
 const change = ref(commission.value.bench.review?.change ?? '')
 const off = (share: number): string => Math.abs(share) < 0.005 ? 'as planned' : `${share > 0 ? '+' : '−'}${Math.round(Math.abs(share) * 100)} %`
+const sheet = computed(() => review.value ? reviewPaper({ plan: plan.value, commission: commission.value, units: preferences.units }, review.value) : null)
 const keep = (): void => bench.change('review', (before) => ({ ...before, review: { at: studio.now, colour: colour.value, change: change.value } }))
 </script>
 
@@ -29,6 +34,7 @@ const keep = (): void => bench.change('review', (before) => ({ ...before, review
       <label class="text-[0.9rem] text-ink-soft">What I would do otherwise<textarea v-model="change" rows="2" maxlength="2000" class="field-input text-ink" data-testid="review-change" /></label>
       <button type="button" class="button button-go w-fit" data-testid="keep-review" @click="keep">Keep this review</button>
     </div>
+    <PaperTools v-if="sheet" class="mt-3" :papers="[sheet]" ending="review" title="On one page" />
     <p v-if="commission.bench.review" class="mt-2 text-[0.9rem]" role="status">Reviewed. {{ commission.bench.review.change }}</p>
   </section>
 </template>

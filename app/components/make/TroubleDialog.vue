@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
-import { likelyCauses, TROUBLES, type LikelyCause } from '#core/care'
-import { troubleFacts, type StepCard } from '#core/make'
+import { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange } from '#core/care'
+import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
 
 /** What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the job. */
 const props = defineProps<{ open: boolean, card: StepCard | null }>()
 const emit = defineEmits<{ close: [] }>()
-const { commission, workshop, plan } = usePlanned()
+const { studio, commission, workshop, plan } = usePlanned()
 const bench = useBench()
 
 const seen = ref('')
@@ -22,6 +22,8 @@ watch(() => props.open, () => {
 })
 const causes = computed(() => seen.value === '' ? [] : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)))
 const things = computed(() => [...plan.value.arrangement.sails.length > 0 ? [{ id: 'sails', name: 'the sails' }] : [], ...plan.value.paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` }))])
+
+const planSo = (change: TroubleChange): void => studio.edit(TROUBLE_CHANGES[change].words.toLowerCase(), (draft) => TROUBLE_CHANGES[change].change(draft.commission))
 
 function keep({ id }: LikelyCause): void {
   const record = { id: crypto.randomUUID(), at: 0, seen: seen.value, cause: id, task: props.card?.task ?? '' }
@@ -44,7 +46,7 @@ function keep({ id }: LikelyCause): void {
             <p v-if="cause.because" class="text-[0.9rem] text-ink-soft">Here: {{ cause.because }}.</p>
             <p class="mt-1"><strong>Now</strong> {{ cause.now }}</p>
             <p><strong>Next time</strong> {{ cause.next }}</p>
-            <button type="button" class="button mt-2" :disabled="kept === cause.id" @click="keep(cause)">{{ kept === cause.id ? 'Noted' : 'That was it' }}</button>
+            <p class="mt-2 flex flex-wrap gap-2"><button type="button" class="button" :disabled="kept === cause.id" @click="keep(cause)">{{ kept === cause.id ? 'Noted' : 'That was it' }}</button><button v-if="cause.change && TROUBLE_CHANGES[cause.change].applies(commission)" type="button" class="button" @click="planSo(cause.change)">{{ TROUBLE_CHANGES[cause.change].words }}</button></p>
           </li>
         </ol>
         <p v-if="causes.length > 0" class="text-[0.86rem] text-ink-soft">Weighed by this plan's own facts; an estimate, not a verdict.</p>

@@ -9,7 +9,7 @@ import { usePlanned } from '~/composables/planned'
 const props = defineProps<{ work: Slot, timetable: Timetable }>()
 const { option, editOption } = usePlanned()
 
-const why = computed(() => reasonWords(props.work, props.timetable))
+const why = computed(() => props.work.state === 'toDo' ? reasonWords(props.work, props.timetable) : props.work.state === 'done' ? 'done' : 'under way')
 const isPinned = computed(() => props.work.task !== null && props.work.task in option.value.pins)
 /** It was put where nobody works, or where hands are at something else. */
 const noHands = computed(() => props.timetable.reasons.find(({ task }) => task === props.work.task)?.reason.kind === 'hands')
@@ -26,6 +26,6 @@ const release = (): void => { const { task } = props.work; editOption('let it mo
     <span>{{ dayClockText(work.from) }} to {{ clockText(work.to) }}, {{ printDuration(work.to - work.from) }}</span>
     <span v-if="why" class="text-ink-soft">{{ why }}</span>
     <span v-if="isUnkept" class="text-stop">You put it at {{ dayClockText(option.pins[work.task!]!) }}; {{ noHands ? 'hands are not free then, so it comes before that.' : 'the rest of the work does not allow that.' }}</span>
-    <button v-if="work.hands && work.task" type="button" class="figure-link flex items-center gap-1" :aria-pressed="isPinned" @click="isPinned ? release() : pin()"><component :is="isPinned ? PinOff : Pin" class="size-4" aria-hidden="true" />{{ isPinned ? 'let it move again' : 'keep it at this hour' }}</button>
+    <button v-if="work.hands && work.task && work.state === 'toDo'" type="button" class="figure-link flex items-center gap-1" :aria-pressed="isPinned" @click="isPinned ? release() : pin()"><component :is="isPinned ? PinOff : Pin" class="size-4" aria-hidden="true" />{{ isPinned ? 'let it move again' : 'keep it at this hour' }}</button>
   </div>
 </template>

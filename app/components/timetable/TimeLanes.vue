@@ -24,11 +24,12 @@ const looks: Readonly<Record<SlotKind, string>> = {
 const GRID_MIN = 15
 const onGrid = (moment: number): number => Math.round(moment / GRID_MIN) * GRID_MIN
 const place = (from: number, to: number) => ({ left: `${axis.value.shareAt(from) * 100}%`, width: `${(axis.value.shareAt(to) - axis.value.shareAt(from)) * 100}%` })
-const describe = (slot: Slot): string => `${slot.name}, ${dayClockText(slot.from)} to ${dayClockText(slot.to)}`
+const STATES: Readonly<Record<Slot['state'], string>> = { toDo: '', underWay: ', under way', done: ', done' }
+const describe = (slot: Slot): string => `${slot.name}, ${dayClockText(slot.from)} to ${dayClockText(slot.to)}${STATES[slot.state]}`
 
 const dragged = ref<{ readonly id: string, readonly byMin: number } | null>(null)
 let grip = { x: 0, perPixel: 0 }
-const isMovable = ({ hands, task }: Slot): boolean => hands && task !== null
+const isMovable = ({ hands, task, state }: Slot): boolean => hands && task !== null && state === 'toDo'
 
 function take(event: PointerEvent, slot: Slot): void {
   emit('choose', slot)
@@ -78,7 +79,7 @@ const shown = (slot: Slot) => { const by = dragged.value?.id === slot.id ? dragg
         <span class="w-16 shrink-0 text-[0.82rem] leading-tight text-ink-soft">{{ laneName(lane) }}</span>
         <div class="relative h-full flex-1">
           <button
-            v-for="slot in slots" :key="`${lane} ${slot.id}`" type="button" class="absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]" :class="[looks[slot.kind], isMovable(slot) ? 'cursor-ew-resize' : 'cursor-default', chosen !== null && slot.task === chosen ? 'ring-2 ring-ink ring-offset-1' : '']"
+            v-for="slot in slots" :key="`${lane} ${slot.id}`" type="button" class="absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]" :class="[looks[slot.kind], isMovable(slot) ? 'cursor-ew-resize' : 'cursor-default', slot.state === 'done' ? 'opacity-40' : slot.state === 'underWay' ? 'outline-2 outline-offset-1 outline-look' : '', chosen !== null && slot.task === chosen ? 'ring-2 ring-ink ring-offset-1' : '']"
             :style="shown(slot)" :aria-label="`${describe(slot)}${isMovable(slot) ? ': arrow keys put it at another hour' : ''}`" :title="describe(slot)" :tabindex="isMovable(slot) ? 0 : -1" :data-task="slot.task ?? undefined"
             @pointerdown="take($event, slot)" @pointermove="drag" @pointerup="drop(slot)" @pointercancel="dragged = null" @focus="emit('choose', slot)" @keydown="walk($event, slot)"
           />
