@@ -8,7 +8,6 @@ import { MOST_RUNS, MOST_TRIALS, stepKey } from '#core/plan'
 import { paceSchema, STARTING_PACE, type Pace } from '#core/schedule'
 import { TECHNIQUES } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
-import { NuxtLink } from '#components'
 import { usePlanned } from '~/composables/planned'
 import { stepName } from './knowledge'
 
@@ -82,6 +81,6 @@ const isFull = computed(() => kind.value === 'speed' ? workshop.value.runs.lengt
       <QuantityField :schema="runSchema.shape.minutes" label="Took, all of them" :model-value="minutes" @update:model-value="minutes = $event" />
     </div>
     <p v-if="problem" role="alert" class="mt-2 text-[0.88rem] text-stop">{{ problem }}</p>
-    <div class="mt-3 flex items-center justify-between gap-3"><NuxtLink to="/tint" class="figure-link text-[0.88rem]">Colour: dip a strip</NuxtLink><button type="button" class="button button-go whitespace-nowrap" :disabled="isFull" data-testid="keep-trial" @click="keep">Keep this trial</button></div>
+    <div class="mt-3 flex items-center justify-between gap-3"><span class="text-[0.84rem] text-ink-soft">Colour: dip a strip in Tint.</span><button type="button" class="button button-go whitespace-nowrap" :disabled="isFull" data-testid="keep-trial" @click="keep">Keep this trial</button></div>
   </section>
 </template>

@@ -1,0 +1,92 @@
+import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { STARTING_WORKSHOP } from '#core/plan'
+import { beginAgain, commission, workshop } from '../../../tests/any/plannedDemo'
+import { lanternRow } from '#core/demo'
+import KnownList from './KnownList.vue'
+import { knowledgeOf, stepName } from './knowledge'
+import LedgerList from './LedgerList.vue'
+import ReviewSection from './ReviewSection.vue'
+import TrialForm from './TrialForm.vue'
+
+vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/composables/planned', async () => {
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
+})
+vi.mock('./ForetoldChart.vue', () => ({ default: { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' } }))
+
+enableAutoUnmount(afterEach)
+beforeEach(() => { setActivePinia(createPinia()); beginAgain() })
+
+describe('what trials say', () => {
+  it('is nothing without any, and of the demo one line for each kind', () => {
+    expect(knowledgeOf(STARTING_WORKSHOP)).toEqual([])
+    expect(new Set(knowledgeOf(workshop.value).map(({ group }) => group))).toEqual(new Set(['shrink', 'drying', 'hands', 'breakage']))
+    expect(knowledgeOf(workshop.value).every(({ isUsed }) => !isUsed)).toBe(true)
+  })
+  it('is used from as many on as the studio wants', async () => {
+    const mounted = mount(KnownList)
+    expect(mounted.text()).toContain('2 of 3 trials; plans keep their starting value')
+    const field = mounted.get('[data-testid="learn-from"] input')
+    await field.setValue('2')
+    await field.trigger('change')
+    expect(mounted.text()).toContain('plans go by 2 trials')
+    expect(mounted.get('[data-testid="shrink mat"]').text()).toMatch(/shrinks 2\.\d % ± \d/)
+  })
+  it('shows how each was foretold, before and after', async () => {
+    const mounted = mount(KnownList)
+    await mounted.get('[data-testid="hands drapeMin"] button').trigger('click')
+    expect(mounted.get('[data-testid="chart"]').text()).toBe('2')
+  })
+  it('calls every step by its name', () => {
+    expect(stepName('drapeMin')).toBe('Soak, dab and drape a piece')
+    expect(stepName('openBloom cup')).toBe('Open bloom: damp and cup')
+    expect(stepName('gone step')).toBe('gone step')
+  })
+})
+
+describe('a trial', () => {
+  it('of shrink is kept as typed, an impossible one refused with what to do', async () => {
+    const mounted = mount(TrialForm)
+    await mounted.get('[data-testid="keep-trial"]').trigger('click')
+    expect(workshop.value.shrinkTrials.at(-1)).toMatchObject({ way: 'mat', beforeMm: 200, afterMm: 195, room: 'workroom', odd: false })
+    const count = workshop.value.shrinkTrials.length
+    const after = mounted.findAll('input').at(-1)!
+    await after.setValue('40')
+    await after.trigger('change')
+    await mounted.get('[data-testid="keep-trial"]').trigger('click')
+    expect(mounted.get('[role="alert"]').text()).toContain('Between half')
+    expect(workshop.value.shrinkTrials).toHaveLength(count)
+  })
+  it('of speed is told against what so many take by starting values', async () => {
+    const mounted = mount(TrialForm)
+    await mounted.findAll('[role="radio"]').find((each) => each.text() === 'Speed')!.trigger('click')
+    await mounted.get('[data-testid="keep-trial"]').trigger('click')
+    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'drapeMin', standardMin: 30, minutes: 30 })
+  })
+  it('can be marked odd, counted again and forgotten', async () => {
+    const mounted = mount(LedgerList)
+    const button = (text: string) => mounted.findAll('button').find((each) => each.text() === text)!
+    await button('odd').trigger('click')
+    expect(workshop.value.runs.filter(({ odd }) => odd)).toHaveLength(1)
+    await button('let it count').trigger('click')
+    expect(workshop.value.runs.some(({ odd }) => odd)).toBe(false)
+    const all = workshop.value.runs.length
+    await button('forget').trigger('click')
+    expect(workshop.value.runs).toHaveLength(all - 1)
+  })
+})
+
+describe('looking back', () => {
+  it('is nothing before work was begun, then one page that can be kept', async () => {
+    expect(mount(ReviewSection).text()).toBe('')
+    commission.value = { ...lanternRow(0), id: 'lantern-row' }
+    const mounted = mount(ReviewSection)
+    expect(mounted.text()).toContain('9 cut, 1 broken')
+    await mounted.get('[data-testid="review-change"]').setValue('Fewer halves.')
+    await mounted.get('[data-testid="keep-review"]').trigger('click')
+    expect(commission.value.bench.review!.change).toBe('Fewer halves.')
+  })
+})

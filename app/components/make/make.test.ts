@@ -1,0 +1,149 @@
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { useBench } from '~/stores/bench'
+import { hour } from '../../../tests/any/benchDemo'
+import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
+import FormerBoard from './FormerBoard.vue'
+import PieceCounter from './PieceCounter.vue'
+import { standingWords } from './standingWords'
+import StepNow from './StepNow.vue'
+import { timerText } from './timerText'
+import TimerStrip from './TimerStrip.vue'
+import TroubleDialog from './TroubleDialog.vue'
+import WorkList from './WorkList.vue'
+
+vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/composables/planned', async () => {
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
+})
+// Pictures are drawn on a canvas that the test's page does not have.
+vi.mock('~/components/stand/CakeStill.vue', () => ({ default: { template: '<i />' } }))
+vi.mock('~/components/stand/MeshStill.vue', () => ({ default: { template: '<i />' } }))
+
+enableAutoUnmount(afterEach)
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+  hour.value = 15_000
+  vi.useFakeTimers({ now: hour.value * 60_000 })
+})
+afterEach(() => vi.useRealTimers())
+
+const pass = (minutes: number): void => { hour.value += minutes; vi.setSystemTime(hour.value * 60_000) }
+const showing = () => { const bench = useBench(); return mount(StepNow, { props: { card: bench.now! } }) }
+
+describe('the step in hand', () => {
+  it('is begun, put down, taken up and done; the ledger has the minutes of hands alone', async () => {
+    const bench = useBench()
+    const mounted = showing()
+    const before = workshop.value.runs.length
+    await mounted.get('[data-testid="begin"]').trigger('click')
+    await mounted.setProps({ card: bench.now! })
+    pass(10)
+    await mounted.get('[data-testid="pause"]').trigger('click')
+    await mounted.setProps({ card: bench.cards.find(({ task }) => task === 'cut')! })
+    pass(60)
+    await mounted.get('[data-testid="go-on"]').trigger('click')
+    pass(12)
+    await mounted.setProps({ card: bench.cards.find(({ task }) => task === 'cut')! })
+    await mounted.get('[data-testid="done"]').trigger('click')
+    expect(commission.value.bench.tasks).toMatchObject([{ task: 'cut', pausedMin: 60, doneAt: 15_082 }])
+    expect(workshop.value.runs.slice(before)).toMatchObject([{ step: 'cutMin', minutes: 22, commission: commission.value.id }])
+    expect(commission.value.bench.planned!.pieces).toBeGreaterThan(300)
+    expect(bench.now!.task).not.toBe('cut')
+  })
+  it('is left out with its reason, and nothing is learned of it', async () => {
+    const before = workshop.value.runs.length
+    const mounted = mount(StepNow, { props: { card: useBench().now! }, attachTo: document.body })
+    await mounted.get('[data-testid="skip"]').trigger('click')
+    await flushPromises()
+    const why = document.querySelector<HTMLInputElement>('[data-testid="why"]')!
+    why.value = 'film is cut already'
+    why.dispatchEvent(new Event('input'))
+    why.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }))
+    await flushPromises()
+    expect(commission.value.bench.tasks).toMatchObject([{ skipped: 'film is cut already' }])
+    expect(workshop.value.runs).toHaveLength(before)
+  })
+})
+
+describe('pieces and timers', () => {
+  it('are counted by tapping, and what was not counted is good when a load is lifted', async () => {
+    const bench = useBench()
+    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); pass(30); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    const lift = bench.cards.find(({ task }) => task === 'lift-1')!
+    const mounted = mount(PieceCounter, { props: { card: lift } })
+    await mounted.get('[data-testid="broken"]').trigger('click')
+    const { id } = lift.counts!.parts[0]!
+    expect(commission.value.bench.counts[id]).toEqual({ good: 0, broken: 1 })
+    bench.begin(lift)
+    pass(9)
+    bench.finish(bench.cards.find(({ task }) => task === 'lift-1')!)
+    const counts = Object.values(commission.value.bench.counts)
+    expect(counts.reduce((sum, { good }) => sum + good, 0)).toBeGreaterThan(0)
+    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'liftMin', technique: 'soakedSail', broken: 1 })
+    expect(workshop.value.dryingTrials.at(-1)).toMatchObject({ what: 'filmMat', readyAtMin: 9, softAtMin: null })
+  })
+  it('begin by themselves where work rests, and are stopped by hand', async () => {
+    const bench = useBench()
+    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    const mounted = mount(TimerStrip)
+    expect(mounted.text()).toContain('Load 1 on its mat')
+    await mounted.get('button').trigger('click')
+    expect(mounted.text()).toBe('')
+  })
+  it('are told by the second at the end, by hours before', () => {
+    expect([0.5, 9.99, 14.2, 200, -0.01, -5].map(timerText)).toEqual(['0:30', '9:59', '15 min', '3 h 20', 'now', 'over by 5:00'])
+  })
+  it('the former board says since when and how far, and keeps what was felt', async () => {
+    const bench = useBench()
+    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    pass(300)
+    const mounted = mount(FormerBoard)
+    expect(mounted.text()).toMatch(/Load 1 mat \d.*to go/)
+    await mounted.get('button').trigger('click')
+    expect(commission.value.bench.felt).toEqual({ 'drape-1': 300 })
+    expect(mounted.text()).toContain('still soft after 5 h')
+  })
+})
+
+describe('the list of work', () => {
+  it('takes a step out of turn, and opens again what was done', async () => {
+    const bench = useBench()
+    const mounted = mount(WorkList)
+    const other = bench.cards.at(5)!
+    await mounted.get(`[data-testid="task-${other.task}"]`).trigger('click')
+    expect(bench.now!.task).toBe(other.task)
+    bench.begin(bench.now!)
+    pass(5)
+    bench.finish(bench.cards.find(({ task }) => task === other.task)!)
+    await flushPromises()
+    await mounted.get(`[data-testid="task-${other.task}"]`).trigger('click')
+    expect(commission.value.bench.tasks[0]!.doneAt).toBeNull()
+  })
+})
+
+describe('whether it is still safe', () => {
+  it('is said in words, with what is to spare or how late it is', () => {
+    expect(standingWords({ standing: null })).toBeNull()
+    expect(standingWords({ standing: { readyAt: 0, spareMin: 90 } })).toMatchObject({ safe: true, words: expect.stringContaining('1 h 30 to spare') })
+    expect(standingWords({ standing: { readyAt: 0, spareMin: -45 } })).toMatchObject({ safe: false, words: expect.stringContaining('45 min after') })
+  })
+})
+
+describe('the trouble guide', () => {
+  it('names causes, keeps the one that was it, and puts the remedy into the plan', async () => {
+    const mounted = mount(TroubleDialog, { props: { open: false, card: useBench().now! }, attachTo: document.body })
+    await mounted.setProps({ open: true })
+    await flushPromises()
+    const click = async (text: string): Promise<void> => { [...document.querySelectorAll('button')].find((each) => each.textContent?.includes(text))!.click(); await flushPromises() }
+    await click('It droops or falls')
+    await click('That was it')
+    expect(commission.value.bench.troubles).toMatchObject([{ seen: 'droops', task: 'cut' }])
+    await click('Plan the cool oven')
+    expect(plan.value.drying.way).toBe('oven')
+  })
+})

@@ -1,0 +1,97 @@
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { stockOf } from '#core/plan'
+import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
+import ChecklistSection from '../deliver/ChecklistSection.vue'
+import CountSection from '../deliver/CountSection.vue'
+import SignOffSection from '../deliver/SignOffSection.vue'
+import PaperView from '../papers/PaperView.vue'
+import { useHandover } from '~/composables/handover'
+import QuoteSection from './QuoteSection.vue'
+import ShoppingSection from './ShoppingSection.vue'
+import StockSection from './StockSection.vue'
+
+vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/composables/planned', async () => {
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
+})
+
+enableAutoUnmount(afterEach)
+beforeEach(() => { setActivePinia(createPinia()); beginAgain() })
+
+describe('shopping', () => {
+  it('ticked things go on the shelf and off the list', async () => {
+    const mounted = mount(ShoppingSection)
+    const wafer = mounted.get('[data-testid="buy-sheet thinWafer a4"]')
+    expect(wafer.text()).toMatch(/1 × 25.*thin wafer, A4.*12\.50/)
+    await wafer.get('input').setValue(true)
+    expect(Object.keys(commission.value.bench.ticks)).toEqual(['bought sheet thinWafer a4'])
+    await mounted.get('[data-testid="receive"]').trigger('click')
+    expect(stockOf(workshop.value, 'sheet thinWafer a4')!.onHand).toBe(25)
+    expect(commission.value.bench.ticks).toEqual({})
+    expect(mounted.find('[data-testid="buy-sheet thinWafer a4"]').exists()).toBe(false)
+  })
+  it('what the job uses comes off the shelves once', async () => {
+    const mounted = mount(ShoppingSection)
+    const before = workshop.value.discs.reduce((sum, { onHand }) => sum + onHand, 0)
+    await mounted.get('[data-testid="take-stock"]').trigger('click')
+    expect(workshop.value.discs.reduce((sum, { onHand }) => sum + onHand, 0)).toBe(before - plan.value.discs.length)
+    expect(mounted.get('[data-testid="take-stock"]').attributes('disabled')).toBeDefined()
+  })
+  it('stock, packs and prices are typed, and the price comes into the quote', async () => {
+    const stock = mount(StockSection)
+    const row = stock.get('[data-testid="stock-wire 26"]')
+    for (const [field, text] of [[0, '12'], [1, '20'], [2, '4']] as const) { const input = row.findAll('input')[field]!; await input.setValue(text); await input.trigger('change') }
+    expect(stockOf(workshop.value, 'wire 26')).toEqual(expect.objectContaining({ onHand: 12, pack: 20, packPrice: 4 }))
+    const quote = mount(QuoteSection)
+    expect(quote.text()).toContain('One more sail costs')
+    expect(quote.text()).not.toContain('wire, gauge 26')
+  })
+  it('a table that is wrong is refused whole', async () => {
+    const mounted = mount(StockSection)
+    const input = mounted.get('[data-testid="stock-input"]')
+    Object.defineProperty(input.element, 'files', { value: [new File(['eggs;12'], 'eggs.csv')], configurable: true })
+    const before = workshop.value.stock
+    await input.trigger('change')
+    await vi.waitFor(async () => { await flushPromises(); expect(mounted.get('[role="alert"]').text()).toContain('eggs.csv, line 1') })
+    expect(workshop.value.stock).toEqual(before)
+  })
+})
+
+describe('at the door', () => {
+  it('counts in and out, and says what is missing', async () => {
+    const mounted = mount(CountSection)
+    const state = (): string => mounted.get('[data-testid="count-state"]').text()
+    await mounted.get('[data-testid="all-in"]').trigger('click')
+    expect(state()).toContain('10 picks')
+    for (const id of plan.value.inedible.filter(({ stays }) => !stays).map((each) => each.id)) await mounted.get(`[data-testid="inedible-${id}"]`).findAll('button').find((each) => each.text() === 'all')!.trigger('click')
+    expect(state()).toContain('stay in until the cake is cut')
+    await mounted.get('button[aria-label^="One more in: wires of blooms"]').trigger('click')
+    expect(commission.value.bench.wentIn['blossoms bloomWire']).toBe(7)
+  })
+  it('ticks lines with their hour, and takes a tick back', async () => {
+    const mounted = mount(ChecklistSection)
+    const [first] = mounted.findAll('input')
+    await first!.setValue(true)
+    expect(Object.keys(commission.value.bench.ticks)).toHaveLength(1)
+    await first!.setValue(false)
+    expect(commission.value.bench.ticks).toEqual({})
+  })
+  it('is handed over with names, and warns of what is still in', async () => {
+    commission.value = { ...commission.value, bench: { ...commission.value.bench, wentIn: { 'lace pick': 10 } } }
+    const mounted = mount(SignOffSection)
+    expect(mounted.text()).toContain('Still in: picks')
+    await mounted.findAll('input').at(-1)!.setValue('the host')
+    await mounted.get('[data-testid="hand-over"]').trigger('click')
+    expect(commission.value.bench.handedOver).toMatchObject({ to: 'the host' })
+  })
+  it('shows every paper of the pack as it reads', () => {
+    for (const paper of useHandover().pack.value) {
+      const mounted = mount(PaperView, { props: { paper } })
+      for (const block of paper.blocks) if (block.kind === 'table') for (const row of block.rows) expect(mounted.text()).toContain(row[1])
+      mounted.unmount()
+    }
+  })
+})
