@@ -15,20 +15,31 @@ const PHONE = { width: 390, height: 844 }
 const HOUR = new Date('2026-11-24T09:00:00')
 
 const leaf = (name) => ({ name, path: `/${name}`, size: LAPTOP })
-const onPhone = (name) => ({ name: `${name}-phone`, path: `/${name}`, size: PHONE })
+/** At the bench: one step done, the next in hand, its soak running. */
+async function atTheBench(page) {
+  const settled = () => page.locator('[data-testid=tally][aria-busy=false]').waitFor()
+  await page.getByTestId('begin').click()
+  await settled()
+  await page.getByTestId('done').click()
+  await settled()
+  await page.getByTestId('begin').click()
+  await settled()
+  await page.getByRole('button', { name: /^Soak/ }).click()
+  await settled()
+  await page.evaluate(() => { document.querySelector('main').scrollTop = 0 })
+}
 const views = [
-  ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'deliver'].map(leaf),
+  ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'supply', 'deliver', 'learn'].map(leaf),
+  { name: 'make', path: '/make', size: LAPTOP, then: atTheBench },
+  { name: 'make-phone', path: '/make', size: PHONE, then: atTheBench },
   { name: 'timetable', path: '/timetable', size: LAPTOP, then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor() },
   { name: 'bouquet', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Quince/ }).click() },
   { name: 'beginnings', path: '/beginnings', size: { width: 1280, height: 1180 }, then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor() },
   { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
   { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
   { name: 'shelf', path: '/shelf', size: LAPTOP, then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor() },
-  { name: 'sheets', path: '/cut', size: LAPTOP, then: async (page) => { await page.getByRole('button', { name: 'Look for closer' }).first().waitFor({ timeout: 60_000 }); await page.getByTestId('cut-group').first().evaluate((group) => group.scrollIntoView()) } },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
   { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
-  { name: 'dark-room', path: '/arrange', size: LAPTOP, theme: 'dark' },
-  ...['tint', 'dry'].map(onPhone),
 ]
 
 const [given = 'docs/screenshots', ...wanted] = process.argv.slice(2)
@@ -37,11 +48,10 @@ mkdirSync(folder, { recursive: true })
 const { server, address } = await startServer(await freePort(4311))
 const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] })
 try {
-  for (const { name, path, size, theme = 'light', then } of views.filter((view) => wanted.length === 0 || wanted.includes(view.name))) {
+  for (const { name, path, size, then } of views.filter((view) => wanted.length === 0 || wanted.includes(view.name))) {
     const context = await browser.newContext({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' })
     const page = await context.newPage()
     await page.clock.setFixedTime(HOUR)
-    await page.addInitScript((chosen) => localStorage.setItem('lamellon.theme', chosen), theme)
     await page.goto(`${address}${path}`)
     await page.getByTestId('tally-sails').waitFor()
     await then?.(page)

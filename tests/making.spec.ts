@@ -41,8 +41,8 @@ async function finish(page: Page, task: string | null): Promise<void> {
 test('a whole job in simulated time: made, mended, late, delivered, reviewed; the next plan of the same cake is wiser', async ({ page }) => {
   test.setTimeout(420_000)
   const clock = new BenchClock(page)
-  await clock.forward(0)
   await openLeaf(page, 'make')
+  await clock.forward(0)
   const handsBefore = await figureOf(page, 'handsOn')
   const sailsBefore = await figureOf(page, 'sails')
 
@@ -68,7 +68,7 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   await broken.click()
   await expect(page.getByTestId('shortages')).toBeHidden()
   await broken.click()
-  await expect(page.getByTestId('shortages')).toContainText(/1 .* short.* Cut 2 more: .*disc.*pieces? \d+/)
+  await expect(page.getByTestId('shortages')).toContainText(/Short by 1: .*Cut 2 more: .*disc.*pieces? \d+/)
   await page.getByTestId('cut-again').click()
   await expect(page.getByTestId('shortages')).toBeHidden()
   await expect(page.getByTestId('task-drape-5')).toContainText('Cut again')

@@ -53,7 +53,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <TimerStrip />
       <ul v-if="bench.short.length > 0" class="grid gap-2" data-testid="shortages">
         <li v-for="each in bench.short" :key="each.part.id" class="rounded-2xl bg-stop-soft px-4 py-3">
-          <p class="text-[1.05rem]"><strong>{{ each.missing }} {{ each.part.name }} short.</strong> Cut {{ each.many }} more: {{ each.from }}.</p>
+          <p class="text-[1.05rem]"><strong>Short by {{ each.missing }}: {{ each.part.name }}.</strong> Cut {{ each.many }} more: {{ each.from }}.</p>
           <button type="button" class="button button-go mt-2 min-h-12!" data-testid="cut-again" @click="bench.cutAgain(each)">Cut {{ each.many }} again</button>
         </li>
       </ul>

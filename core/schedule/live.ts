@@ -1,7 +1,7 @@
 /** A timetable lived through: everything in its planned order, no earlier than planned, later where it must; what has happened stays as it was. */
-import type { Moment } from '../quantity'
-import { earliestIn, without, type FreeTime } from './freeTime'
-import type { Job, Schedule, Task, Wait } from './task'
+import { MINUTES_PER_DAY, type Moment } from '../quantity'
+import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
+import type { Job, Person, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
 /** Work as it happened: done, or still under way. */
@@ -54,10 +54,23 @@ export function liveThrough(job: Job, schedule: Schedule, order: readonly Task[]
   return done
 }
 
-/** When hands really are at it: as planned while it began as planned, longer where it takes longer; else whenever they are free. */
+/** Whether every spell lies in free time. */
+const isFree = (spells: readonly Stretch[], free: FreeTime): boolean => spells.every(({ from, to }) => free.some((each) => each.from <= from + NEAR_MIN && each.to >= to - NEAR_MIN))
+
+/** What runs late is finished up to so long past the end of the day rather than left for the next. */
+const OVERTIME_MIN = 30
+
+/** When somebody who stays on can work, back from a moment. */
+export function freeWithOvertime(person: Person, before: Moment): FreeTime {
+  const spells = person.hours.spells.map((spell, at, all) => at === all.length - 1 ? { ...spell, toMin: Math.min(MINUTES_PER_DAY, spell.toMin + OVERTIME_MIN) } : spell)
+  return freeBefore({ ...person, hours: { ...person.hours, spells } }, before)
+}
+
+/** When hands really are at it: as planned while it begins as planned and hands are free, longer where it takes longer; else whenever they are free. */
 function spellsFrom(planned: readonly Stretch[], minutes: number, from: Moment, free: FreeTime): readonly Stretch[] {
   const never: readonly Stretch[] = [{ from, to: Infinity }]
-  if (from > planned[0]!.from + NEAR_MIN) return earliestIn(free, minutes, from, true) ?? never
+  const whenFree = (left: number, after: Moment): readonly Stretch[] => earliestIn(free, left, after, true) ?? never
+  if (from > planned[0]!.from + NEAR_MIN || !isFree(planned, free)) return whenFree(minutes, from)
   const spells: Stretch[] = []
   let left = minutes
   for (const part of planned) {
@@ -66,7 +79,7 @@ function spellsFrom(planned: readonly Stretch[], minutes: number, from: Moment, 
     spells.push({ from: part.from, to })
     left -= to - part.from
   }
-  return left <= NEAR_MIN ? spells : [...spells, ...earliestIn(free, left, planned.at(-1)!.to, true) ?? never]
+  return left <= NEAR_MIN ? spells : [...spells, ...whenFree(left, planned.at(-1)!.to)]
 }
 
 /** Tasks as they were planned, each after all that it waits for. */

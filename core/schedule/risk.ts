@@ -1,7 +1,7 @@
 /** How likely it is to be ready: the same timetable lived through many times, with hands, drying and mishaps as they come. */
 import { seededStream, type Moment } from '../quantity'
-import { freeBefore, type FreeTime } from './freeTime'
-import { inOrder, liveThrough, type Lived, type Living } from './live'
+import type { FreeTime } from './freeTime'
+import { freeWithOvertime, inOrder, liveThrough, type Lived, type Living } from './live'
 import type { Job, Schedule, Task, Wait } from './task'
 
 /** What has happened by which hour. */
@@ -85,7 +85,7 @@ export function riskOf(job: Job, schedule: Schedule, straying: Straying, runs: n
   const stream = seededStream(seed)
   const order = inOrder(job, schedule)
   const begin = schedule.startBy - MINUTES_PER_DAY
-  const free = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
+  const free = new Map(job.people.map((person) => [person.id, freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
   const lived = Array.from({ length: runs }, () => oneLife(job, schedule, order, free, straying, since, stream))
   const late = lived.filter(({ end }) => end > lateFrom + 1e-6)
   const byCause = new Map<string, number>()

@@ -1,7 +1,6 @@
 /** From the work of a commission to its timetable: tasks with what each waits for and occupies, laid back from the event. */
 import { derive, found, ok, refuse, starting, type Moment, type Result, type Working } from '../quantity'
-import { freeBefore } from './freeTime'
-import { inOrder, liveThrough, type Happened } from './live'
+import { freeWithOvertime, inOrder, liveThrough, type Happened } from './live'
 import { riskOf, STARTING_STRAYING, type Risk, type Since } from './risk'
 import { latestSchedule } from './search'
 import { smoothed } from './smooth'
@@ -246,7 +245,7 @@ function carriedOn(job: Job, schedule: Schedule, since: Since, walks: number): C
 
 function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
   const begin = Math.min(schedule.startBy, since.now) - MINUTES_PER_DAY
-  const free = new Map(job.people.map((person) => [person.id, freeBefore(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
+  const free = new Map(job.people.map((person) => [person.id, freeWithOvertime(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin)]))
   const lived = liveThrough(job, schedule, inOrder(job, schedule), free, { ...since, minutesOf: ({ durationMin }) => durationMin, restOf: ({ leastMin }) => leastMin })
   const last = Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY
   const partsOf = (task: string): readonly Stretch[] => lived.get(task)!.parts.map(({ from, to }) => ({ from: Math.min(from, last), to: Math.min(to, last) }))
@@ -274,7 +273,7 @@ function riskInWords({ chance, causes }: Risk, runs: number, { tasks }: Timetabl
   const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id
   return {
     sure: chance >= SURE ? null : sure(), causes: causes.map(({ task, drying, share }) => ({ share, words: drying ? `drying after “${nameOf(task)}”` : `“${nameOf(task)}” takes longer` })),
-    chance: derive('chance to be ready', 'share', 'lived through by chance', 'ready for the event in so many of {runs}; hands stray by {pace}, drying by {drying}, one step in {mishap} is half done again', {
+    chance: derive('chance to be ready', 'share', 'lived through by chance', 'ready for the event in so many of {runs}; late work goes on half an hour past the day, hands stray by {pace}, drying by {drying}, one step in {mishap} is half done again', {
       runs: found('runs', runs, 'count', 'with a seed of their own, the same each time'), pace: starting('pace', Math.hypot(STARTING_STRAYING.pace, STARTING_STRAYING.task), 'share', 'guess'), drying: starting('drying', Math.hypot(STARTING_STRAYING.room, STARTING_STRAYING.piece), 'share', 'usual'), mishap: starting('steps', 1 / STARTING_STRAYING.mishap, 'count', 'guess'),
     }, () => chance),
   }

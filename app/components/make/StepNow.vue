@@ -38,7 +38,7 @@ function skip(): void {
       <p class="text-[0.95rem] text-ink-soft">{{ when }}, <FigureLink :working="card.planned" /> by hand</p>
       <h1 class="font-display text-[1.9rem] leading-tight font-semibold">{{ card.name }}</h1>
     </header>
-    <div class="sticky -top-5 z-10 -mx-1 flex gap-2 rounded-b-2xl bg-paper/95 px-1 pt-4 pb-1.5">
+    <div class="sticky -top-5 z-10 -mx-1 -mt-5 flex gap-2 rounded-b-2xl bg-paper/95 px-1 pt-5 pb-1.5">
       <button v-if="!isBegun" type="button" class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]" data-testid="begin" @click="bench.begin(card)"><Play class="size-6" aria-hidden="true" />Begin</button>
       <template v-else>
         <button type="button" class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]" data-testid="done" @click="bench.finish(card)"><Check class="size-6" aria-hidden="true" />Done<span class="font-normal opacity-80">{{ timerText(Math.max(0.02, worked)) }}</span></button>
@@ -46,7 +46,7 @@ function skip(): void {
         <button v-else type="button" class="button min-h-16! px-5!" data-testid="go-on" @click="bench.goOn(card)"><Play class="size-5" aria-hidden="true" />Go on</button>
       </template>
     </div>
-    <div class="grid gap-4 md:grid-cols-2">
+    <div class="grid gap-4 md:grid-cols-[1.5fr_1fr]">
       <div class="grid content-start gap-3">
         <dl v-if="card.amounts.length > 0" class="grid gap-1 text-[1.08rem]">
           <div v-for="(amount, at) in card.amounts" :key="at" class="flex items-baseline justify-between gap-4 border-b border-line pb-1"><dt class="text-ink-soft">{{ amount.label }}</dt><dd class="text-right font-semibold">{{ amount.text }}</dd></div>

@@ -6,6 +6,6 @@ export function standingWords({ standing }: Pick<Timetable, 'standing'>): { read
   if (!standing) return null
   const { readyAt, spareMin } = standing
   return spareMin >= 0
-    ? { safe: true, words: `Still safe: ready ${dayClockText(readyAt)} if you go on as planned, ${spareMin < 1 ? 'just in time' : `${printDuration(spareMin)} to spare`}.` }
+    ? { safe: true, words: `Still safe: ready ${dayClockText(readyAt)} if you go on as planned, ${spareMin < 1 ? 'when it must be' : `${printDuration(spareMin)} to spare`}.` }
     : { safe: false, words: `Late: ready only ${dayClockText(readyAt)}, ${printDuration(-spareMin)} after it must be. Timetable offers what would help.` }
 }
