@@ -57,7 +57,7 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
 </script>
 
 <template>
-  <div class="grid h-full grid-rows-[auto_1fr_auto] lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]">
+  <div class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]">
     <aside class="no-print flex min-h-0 flex-col" :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''" aria-label="The cake">
       <StudioHeader @keys="keysShown = true" />
       <p v-if="studio.commission?.id === 'quillfinch-press'" class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]" :class="route.path === '/make' ? 'max-lg:hidden' : ''">
@@ -67,9 +67,9 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
         <CakeStand :arranging="route.path === '/arrange'" @touch="touched" />
       </div>
     </aside>
-    <div class="flex min-h-0 min-w-0 flex-col lg:pr-4">
+    <div class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block">
       <LeafTabs class="no-print" />
-      <main class="leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl rounded-tl-none px-5 py-5 sm:px-7 lg:mb-3" tabindex="-1">
+      <main class="leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl print:overflow-visible print:p-0 print:shadow-none rounded-tl-none px-5 py-5 sm:px-7 lg:mb-3" tabindex="-1">
         <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">{{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button></p>
         <NuxtPage v-if="studio.plan && studio.commission" :key="`${route.path} ${studio.commission.id}`" />
         <p v-else class="text-ink-soft" role="status">Opening the studio…</p>

@@ -2,6 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import PaperTools from '~/components/papers/PaperTools.vue'
+import EquipmentSection from '~/components/supply/EquipmentSection.vue'
 import QuoteSection from '~/components/supply/QuoteSection.vue'
 import ShoppingSection from '~/components/supply/ShoppingSection.vue'
 import StockSection from '~/components/supply/StockSection.vue'
@@ -26,7 +27,7 @@ const TABS = ['To buy', 'Stock'] as const
     <div class="grid gap-x-10 gap-y-6 xl:grid-cols-[1fr_22rem]">
       <TabGroup as="div" class="min-w-0">
         <TabList class="no-print mb-3 flex gap-1.5"><Tab v-for="tab in TABS" :key="tab" v-slot="{ selected }" as="template"><button type="button" class="rounded-full px-4 py-2 font-semibold" :class="selected ? 'bg-go-soft shadow-[inset_0_0_0_1.5px_var(--go)]' : 'bg-paper-deep'">{{ tab }}</button></Tab></TabList>
-        <TabPanels><TabPanel><ShoppingSection /></TabPanel><TabPanel><StockSection /></TabPanel></TabPanels>
+        <TabPanels><TabPanel><ShoppingSection /></TabPanel><TabPanel class="grid gap-6"><StockSection /><EquipmentSection /></TabPanel></TabPanels>
       </TabGroup>
       <QuoteSection class="no-print" />
     </div>

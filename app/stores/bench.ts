@@ -33,7 +33,9 @@ export const useBench = defineStore('bench', () => {
     studio.tick()
     const before = bench.value
     studio.edit(label, (draft) => {
-      draft.commission.bench = next(before)
+      // Field by field, so that a tap does not put every photograph into the history.
+      const after = next(before)
+      for (const field of Object.keys(after) as (keyof Bench)[]) if (after[field] !== before[field]) Object.assign(draft.commission.bench, { [field]: after[field] })
       learns?.(draft.workshop)
     }, merge)
   }
@@ -66,6 +68,8 @@ export const useBench = defineStore('bench', () => {
     change(`done: ${card.name}`, () => next, (workshop) => {
       const { technique } = card.counts ?? { technique: '' }
       const own = parts.value.filter(({ of }) => studio.plan!.paperwork.some((made) => made.id === of && made.technique === technique) || (technique === 'soakedSail' && of === 'sails')).map(({ id }) => id)
+      // Done anew after it was opened again: it counts once.
+      workshop.runs = workshop.runs.filter(({ commission, name }) => commission !== studio.commission!.id || name !== card.name)
       const run = runOf(card, next, own, workshop.runs, about(), at)
       if (run) workshop.runs.push(run)
       if (lifted) tellDry(workshop, lifted, at)

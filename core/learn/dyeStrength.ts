@@ -51,18 +51,34 @@ function readingOf({ dropsPer100Ml, bare, swatch }: DyeTrial, dye: Dye, sheet: C
   return { strength, hue: bands.map(({ absorbed, slope, expected }) => ({ shift: Math.log(absorbed / (strength * expected)), variance: TRIAL_VARIANCE + (READING / (absorbed * slope)) ** 2 })) }
 }
 
+/** Further off than so many deviations of a strip, it counts less. @see Huber 1964 */
+const ODD_FROM = 1.5
+const TURNS = 12
+
+/** The mean of what strips say with what was believed before, and how much each counts. */
+function weighed(logs: readonly number[]): { readonly weights: readonly number[], readonly mean: number, readonly precision: number } {
+  let weights = logs.map(() => 1)
+  for (let turn = 0; ; turn += 1) {
+    const precision = 1 / PRIOR_VARIANCE + weights.reduce((sum, weight) => sum + weight, 0) / TRIAL_VARIANCE
+    const mean = logs.reduce((sum, log, at) => sum + weights[at]! * log, 0) / TRIAL_VARIANCE / precision
+    if (turn === TURNS) return { weights, mean, precision }
+    weights = logs.map((log) => Math.min(1, ODD_FROM * Math.sqrt(TRIAL_VARIANCE) / Math.max(Math.abs(log - mean), 1e-9)))
+  }
+}
+
 /**
  * The dye as its trials on such a sheet have it; trials of other papers and odd ones do not count.
- * A normal belief about the logarithm of its strength, and one about each band of its hue.
+ * A normal belief about the logarithm of its strength, and one about each band of its hue; a strip that lies far from the others counts less the further off it is.
  *
  * @see Gelman et al. 2013, Bayesian Data Analysis, 2.5
  */
 export function learnedDye(dye: Dye, trials: readonly DyeTrial[], sheet: ColouredSheet): LearnedDye {
   const readings = trials.filter((trial) => trial.dye === dye.id && trial.kind === sheet.kind && !trial.odd).map((trial) => readingOf(trial, dye, sheet))
-  const precision = 1 / PRIOR_VARIANCE + readings.length / TRIAL_VARIANCE
-  const strength = Math.exp(readings.reduce((sum, reading) => sum + Math.log(reading.strength), 0) / TRIAL_VARIANCE / precision)
+  const logs = readings.map(({ strength: seen }) => Math.log(seen))
+  const { weights, mean, precision } = weighed(logs)
+  const strength = Math.exp(mean)
   const bandOf = (band: number): number => {
-    const shifts = readings.map(({ hue }) => hue[band]!)
+    const shifts = readings.map(({ hue }, at) => ({ shift: hue[band]!.shift, variance: hue[band]!.variance / weights[at]! }))
     return dye.absorptionPerDrop[band]! * strength * Math.exp(shifts.reduce((sum, { shift, variance }) => sum + shift / variance, 0) / (1 / HUE_VARIANCE + shifts.reduce((sum, { variance }) => sum + 1 / variance, 0)))
   }
   const absorptionPerDrop: Bands = [bandOf(0), bandOf(1), bandOf(2)]

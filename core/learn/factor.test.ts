@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { between, seededStream } from '../quantity'
-import { breakageOf, factorOf, handsFactor, learnedFrom, limitOf, plannedShrink, shrinkBelief, type DryingTrial, type Run, type ShrinkTrial } from '.'
+import { DYES, type Bands } from '../material'
+import { sheetHex, SOAKED_FILM } from '../tint'
+import { breakageOf, factorOf, handsFactor, learnedDye, learnedFrom, limitOf, plannedShrink, shrinkBelief, type DryingTrial, type DyeTrial, type Run, type ShrinkTrial } from '.'
 import { cutNormal, type Sighting } from './factor'
 import { DRYING_CASES, dryingCaseMin } from '../dry'
 
@@ -63,6 +65,8 @@ describe('the limit of a room', () => {
   })
 })
 
+const RED = DYES[0]!
+
 /** A decorator whose hands, paper and room are not known to the plan. */
 function decorator(seed: number) {
   const stream = seededStream(seed)
@@ -70,10 +74,12 @@ function decorator(seed: number) {
   const drying = Math.exp(0.45 * deviate(stream))
   const hands = Math.exp(0.4 * deviate(stream))
   const breaking = between(stream, 0.05, 0.4)
+  const dyeing = Math.exp(0.4 * deviate(stream))
   const room = { airC: between(stream, 18, 24), humidity: between(stream, 0.35, 0.52) }
   const fields = (at: number) => ({ id: `trial-${at}`, at, room: 'workroom', odd: false })
   return {
-    shrink, drying, hands, breaking,
+    shrink, drying, hands, breaking, dyeing,
+    dyeTrials: (count: number): DyeTrial[] => Array.from({ length: count }, (_, at) => { const own = dyeing * Math.exp(0.12 * deviate(stream)); return { id: `strip-${at}`, dye: RED.id, kind: 'film', dropsPer100Ml: 6, bare: sheetHex({}, [RED], SOAKED_FILM), swatch: sheetHex({ [RED.id]: 6 }, [{ ...RED, absorptionPerDrop: RED.absorptionPerDrop.map((each) => each * own) as unknown as Bands }], SOAKED_FILM), odd: false } }),
     shrinkTrials: (count: number): ShrinkTrial[] => Array.from({ length: count }, (_, at) => ({ ...fields(at), way: 'mat', beforeMm: 200, afterMm: 200 * Math.exp(shrink + 0.012 * deviate(stream)) })),
     dryingTrials: (count: number): DryingTrial[] => Array.from({ length: count }, (_, at) => { const minutes = dryingCaseMin('filmMat', 0.2, room)! * drying * Math.exp(0.15 * deviate(stream)); return { ...fields(at), paper: 'riceFilm', what: 'filmMat', ...room, softAtMin: minutes, readyAtMin: minutes } }),
     runs: (count: number): Run[] => Array.from({ length: count }, (_, at) => { const pieces = 30; const broken = Array.from({ length: pieces }, () => stream() < breaking).filter(Boolean).length; return { ...fields(at), step: 'drapeMin', name: 'Drape', commission: '', standardMin: 60, minutes: 60 * hands * Math.exp(0.15 * deviate(stream)), technique: 'soakedSail', good: pieces - broken, broken } }),
@@ -84,20 +90,21 @@ const DECORATORS = 60
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** How far what is planned lies from what is true, on the mean over many decorators. */
-function errors(trials: number, spoil: (trials: { shrink: ShrinkTrial[], drying: DryingTrial[], runs: Run[] }) => void = () => undefined) {
+function errors(trials: number, spoil: (trials: { shrink: ShrinkTrial[], drying: DryingTrial[], runs: Run[], dyes: DyeTrial[] }) => void = () => undefined) {
   const each = Array.from({ length: DECORATORS }, (_, seed) => {
     const one = decorator(seed + 1)
-    const logged = { shrink: one.shrinkTrials(trials), drying: one.dryingTrials(trials), runs: one.runs(trials) }
+    const logged = { shrink: one.shrinkTrials(trials), drying: one.dryingTrials(trials), runs: one.runs(trials), dyes: one.dyeTrials(trials) }
     spoil(logged)
     const learned = learnedFrom({ shrinkTrials: logged.shrink, dryingTrials: logged.drying, runs: logged.runs, room: 'workroom', learnFrom: 3 }, { soakedSail: 0.2 })
     return {
       drying: Math.abs((learned.drying.riceFilm?.median ?? 1) / one.drying - 1),
       hands: Math.abs((learned.hands.drapeMin?.median ?? 1) / one.hands - 1),
       size: Math.abs(Math.exp(one.shrink) / Math.exp(learned.shrink.mat?.mean ?? -0.015) - 1),
+      colour: Math.abs(learnedDye(RED, logged.dyes, SOAKED_FILM).strength / one.dyeing - 1),
       pieces: Math.abs((1 - one.breaking) / (1 - (learned.breakage.soakedSail?.share ?? 0.2)) - 1),
     }
   })
-  return { drying: mean(each.map(({ drying }) => drying)), hands: mean(each.map(({ hands }) => hands)), size: mean(each.map(({ size }) => size)), pieces: mean(each.map(({ pieces }) => pieces)) }
+  return { colour: mean(each.map(({ colour }) => colour)), drying: mean(each.map(({ drying }) => drying)), hands: mean(each.map(({ hands }) => hands)), size: mean(each.map(({ size }) => size)), pieces: mean(each.map(({ pieces }) => pieces)) }
 }
 
 describe('decorators whose true factors are hidden', () => {
@@ -105,14 +112,16 @@ describe('decorators whose true factors are hidden', () => {
     const before = errors(0)
     expect(before.drying).toBeGreaterThan(0.2)
     expect(before.hands).toBeGreaterThan(0.2)
+    expect(before.colour).toBeGreaterThan(0.2)
     const after = errors(5)
     for (const error of Object.values(after)) expect(error).toBeLessThan(0.1)
     expect(after.size).toBeLessThan(before.size)
     expect(after.pieces).toBeLessThan(before.pieces)
   })
-  it('goes by starting values while there are fewer trials than asked', () => expect(errors(2)).toEqual(errors(0)))
+  it('goes by starting values while there are fewer trials than asked', () => { const [few, none] = [errors(2), errors(0)]; expect({ ...few, colour: 0 }).toEqual({ ...none, colour: 0 }) })
   it('is not thrown by one trial that went wrong', () => {
-    const spoiled = errors(6, ({ shrink, drying, runs }) => {
+    const spoiled = errors(6, ({ shrink, drying, runs, dyes }) => {
+      dyes[0] = { ...dyes[0]!, swatch: '#3a1512' }
       shrink[0] = { ...shrink[0]!, afterMm: 130 }
       drying[0] = { ...drying[0]!, softAtMin: drying[0]!.softAtMin! * 6, readyAtMin: drying[0]!.readyAtMin! * 6 }
       runs[0] = { ...runs[0]!, minutes: runs[0]!.minutes * 6, good: 2, broken: 28 }

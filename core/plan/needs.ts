@@ -7,7 +7,7 @@ import { chosenOption } from './commission'
 import type { Plan } from './plan'
 
 /** Usual packs: guesses to replace under Supply. */
-const PACKS = { disc: 10, sheet: 25, dye: 20, carrier: 250, dust: 5, paint: 15, mixture: 250, wire: 50, tape: 27_000, holder: 12, covering: 1000, support: 12, accent: 100, leaf: 25, single: 1, pick: 50, desiccant: 20 } as const
+const PACKS = { disc: 10, sheet: 25, dye: 20, carrier: 250, dust: 5, paint: 15, mixture: 250, wire: 50, tape: 27_000, holder: 12, covering: 1000, support: 12, accent: 100, leaf: 25, single: 1, pick: 50, card: 10, desiccant: 20 } as const
 
 /** Water comes from the tap, offcuts from the bench. */
 const NOT_BOUGHT = ['boiled, cooled water', 'torn wafer offcuts', 'water']
@@ -43,7 +43,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
   const tape = plan.wires.tape.map((length): Need => ({ item: `tape ${keyOf(length.label)}`, name: length.label, shelf: 'wire', kind: 'length', amount: length, usualPack: PACKS.tape, eachPrice: null }))
   const holders = plan.wires.holders ? [{ item: 'holder', name: 'food-safe holders', shelf: 'wire', kind: 'count', amount: plan.wires.holders, usualPack: PACKS.holder, eachPrice: null } satisfies Need] : []
   // Wires are counted under their gauge, in whole stock wires.
-  const parts = plan.inedible.filter(({ bought }) => bought === 'each').map(({ name, count }): Need => ({ item: `part ${keyOf(name)}`, name, shelf: 'wire', kind: 'count', amount: count, usualPack: PACKS.pick, eachPrice: null }))
+  const parts = plan.inedible.filter(({ bought }) => bought === 'each').map(({ name, count }): Need => ({ item: `part ${keyOf(name)}`, name, shelf: 'wire', kind: 'count', amount: count, usualPack: /cards/.test(name) ? PACKS.card : /dummy|separator/.test(name) ? PACKS.single : PACKS.pick, eachPrice: null }))
   const coverings = [
     ...plan.cake.coverings.map(({ name, total }) => ({ name, total })),
     ...plan.cake.tiers.flatMap(({ covering }) => covering?.crumbCoat ? [{ name: 'Crumb coat', total: covering.crumbCoat }] : []),

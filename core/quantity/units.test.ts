@@ -30,6 +30,9 @@ describe('other kinds', () => {
   ] as const)('reads %s as %s', (text, kind, value) => expect(valueOf(parseQuantity(text, kind, 'metric'))).toBeCloseTo(value, 2))
 
   it.each([[8 * 25.4, '8 in'], [209.55, '8 1/4 in'], [9.525, '3/8 in'], [0, '0 in']])('prints %d mm as %s', (mm, text) => expect(printQuantity(mm, 'length', 'imperial')).toBe(text))
+  it.each([[27_000, 'metric', '27 m'], [9_999, 'metric', '9999 mm'], [30_480, 'imperial', '100 ft']] as const)('prints %d mm as %s length %s', (mm, system, text) => expect(printQuantity(mm, 'length', system)).toBe(text))
+  it.each([['1.5 kg', 'metric', 1500], ['250', 'metric', 250], ['2 lb', 'imperial', 907.18], ['9', 'imperial', 255.15]] as const)('reads a mass of %s, %s', (text, system, grams) => expect(valueOf(parseQuantity(text, 'mass', system))).toBeCloseTo(grams, 1))
+  it('reads back a mass as it prints it', () => fc.assert(fc.property(fc.double({ min: 20, max: 5000, noNaN: true }), (grams) => Math.abs(valueOf(parseQuantity(printQuantity(grams, 'mass', 'metric'), 'mass', 'metric')) - grams) <= 0.5)))
   it.each([[21, '70 °F'], [0, '32 °F']])('prints %d °C as %s', (celsius, text) => expect(printQuantity(celsius, 'temperature', 'imperial')).toBe(text))
   it.each([[0, '0 min'], [59.6, '1 h'], [90, '1 h 30'], [605, '10 h 05'], [72 * 60, '3 days'], [-75, '−1 h 15']])('says %d minutes as %s', (minutes, text) => expect(printDuration(minutes)).toBe(text))
 })

@@ -5,6 +5,8 @@ import { parseMeasure, printNumber, type MeasureProblem, type Unit } from './mea
 export type UnitSystem = 'metric' | 'imperial'
 
 const MM_PER_INCH = 25.4
+/** From here on lengths are told in metres, or feet. */
+const LONG_MM = 10_000
 const ML_PER_FLUID_OUNCE = 29.5735295625
 const G_PER_OUNCE = 28.349523125
 
@@ -60,7 +62,7 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
   length: {
     units: lengths,
     assumed: { metric: millimetre, imperial: inch },
-    print: (mm, system) => system === 'metric' ? `${printNumber(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${printInches(mm / MM_PER_INCH)} in`,
+    print: (mm, system) => Math.abs(mm) >= LONG_MM ? system === 'metric' ? `${printNumber(mm / 1000, 1)} m` : `${printNumber(mm / MM_PER_INCH / 12, 0)} ft` : system === 'metric' ? `${printNumber(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${printInches(mm / MM_PER_INCH)} in`,
     example: { metric: '205 mm or 8 in', imperial: '8 in or 20.5 cm' },
   },
   temperature: {

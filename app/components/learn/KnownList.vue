@@ -8,7 +8,7 @@ import { knowledgeOf, type Known } from './knowledge'
 
 /** What trials say, by kind, with how many there are and whether plans go by them. */
 const { studio, workshop } = usePlanned()
-const GROUPS: readonly (readonly [Known['group'], string])[] = [['shrink', 'Shrink'], ['drying', 'Drying'], ['breakage', 'Breakage'], ['hands', 'Hands']]
+const GROUPS: readonly (readonly [Known['group'], string])[] = [['shrink', 'Shrink'], ['drying', 'Drying'], ['breakage', 'Breakage'], ['hands', 'Hands'], ['colour', 'Colour']]
 const known = computed(() => knowledgeOf(workshop.value))
 const open = ref('')
 const LEAST_CHART = 2

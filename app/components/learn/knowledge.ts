@@ -1,12 +1,13 @@
-import { breakageOf, dryingFactor, dryingForetold, handsFactor, handsForetold, limitOf, limitShift, shrinkBelief, SHRINK_WAYS, SHRINK_WORDS, type Foretold } from '#core/learn'
+import { breakageOf, dryingFactor, dryingForetold, handsFactor, handsForetold, learnedDye, limitOf, limitShift, shrinkBelief, SHRINK_WAYS, SHRINK_WORDS, type Foretold } from '#core/learn'
 import { paperIds, paperOf } from '#core/material'
 import { stepKey, techniqueOf, type Workshop } from '#core/plan'
 import { printNumber } from '#core/quantity'
+import { STRIPS } from '#core/tint'
 import { paceSchema, type Pace } from '#core/schedule'
 import { soakedSail, TECHNIQUES } from '#core/technique'
 
 /** Something that trials say: in words, of how many trials, whether plans go by it, and how well each trial was foretold. */
-export type Known = { readonly id: string, readonly group: 'shrink' | 'drying' | 'hands' | 'breakage', readonly name: string, readonly says: string, readonly began: string, readonly trials: number, readonly isUsed: boolean, readonly foretold: readonly Foretold[] }
+export type Known = { readonly id: string, readonly group: 'shrink' | 'drying' | 'hands' | 'breakage' | 'colour', readonly name: string, readonly says: string, readonly began: string, readonly trials: number, readonly isUsed: boolean, readonly foretold: readonly Foretold[] }
 
 const percent = (share: number): string => `${printNumber(share * 100, share < 0.1 ? 1 : 0)} %`
 const times = (factor: number): string => Math.abs(factor - 1) < 0.03 ? 'as long as planned at first' : factor > 1 ? `${percent(factor - 1)} longer` : `${percent(1 - factor)} less time`
@@ -25,7 +26,7 @@ const spareOf = (technique: string): number => technique === soakedSail.id ? soa
 const nameOf = (technique: string): string => technique === soakedSail.id ? soakedSail.name : techniqueOf(technique as (typeof TECHNIQUES)[number]['id']).name
 
 /** Everything a workshop's trials and runs say. */
-export function knowledgeOf({ shrinkTrials, dryingTrials, runs, room, learnFrom }: Workshop): readonly Known[] {
+export function knowledgeOf({ shrinkTrials, dryingTrials, runs, room, learnFrom, dyes, dyeTrials }: Workshop): readonly Known[] {
   const limit = limitOf(room, dryingTrials)
   const shift = limitShift(limit.trials >= learnFrom ? limit : null)
   const shrink = SHRINK_WAYS.flatMap((way): readonly Known[] => {
@@ -52,5 +53,10 @@ export function knowledgeOf({ shrinkTrials, dryingTrials, runs, room, learnFrom 
     const { share, deviation, runs: count, pieces } = breakageOf(technique, began, runs)
     return { id: `breakage ${technique}`, group: 'breakage', name: nameOf(technique), trials: count, isUsed: count >= learnFrom, says: `${percent(share)} ± ${percent(deviation)} break, of ${pieces} pieces`, began: `${percent(began)} spare`, foretold: [] }
   })
-  return [...shrink, ...drying, ...hands, ...breakage]
+  const colour = dyes.flatMap((dye) => (['film', 'wafer'] as const).flatMap((kind): readonly Known[] => {
+    const { strength, spread, trials } = learnedDye(dye, dyeTrials, STRIPS[kind])
+    // A strip tells more than a guess from the first on.
+    return trials === 0 ? [] : [{ id: `colour ${dye.id} ${kind}`, group: 'colour', name: `${dye.name} on ${kind === 'film' ? 'rice film' : 'wafer'}`, says: `is ${printNumber(strength, 2)} times as strong as begun with, ± ${percent(spread)}`, began: '', trials, isUsed: true, foretold: [] }]
+  }))
+  return [...shrink, ...drying, ...hands, ...breakage, ...colour]
 }

@@ -40,6 +40,10 @@ describe('what trials say', () => {
     await mounted.get('[data-testid="hands drapeMin"] button').trigger('click')
     expect(mounted.get('[data-testid="chart"]').text()).toBe('2')
   })
+  it('has dyes whose strips were dipped', () => {
+    const dyeTrials = [{ id: 'strip', dye: 'red', kind: 'film' as const, dropsPer100Ml: 8, bare: '#efece2', swatch: '#e8b8b0', odd: false }]
+    expect(knowledgeOf({ ...STARTING_WORKSHOP, dyeTrials }).map(({ group, name }) => [group, name])).toEqual([['colour', 'red on rice film']])
+  })
   it('calls every step by its name', () => {
     expect(stepName('drapeMin')).toBe('Soak, dab and drape a piece')
     expect(stepName('openBloom cup')).toBe('Open bloom: damp and cup')

@@ -121,8 +121,12 @@ describe('the list of work', () => {
     pass(5)
     bench.finish(bench.cards.find(({ task }) => task === other.task)!)
     await flushPromises()
+    const once = workshop.value.runs.length
     await mounted.get(`[data-testid="task-${other.task}"]`).trigger('click')
     expect(commission.value.bench.tasks[0]!.doneAt).toBeNull()
+    pass(5)
+    bench.finish(bench.cards.find(({ task }) => task === other.task)!)
+    expect(workshop.value.runs).toHaveLength(once)
   })
 })
 

@@ -8,6 +8,7 @@ import CountSection from '../deliver/CountSection.vue'
 import SignOffSection from '../deliver/SignOffSection.vue'
 import PaperView from '../papers/PaperView.vue'
 import { useHandover } from '~/composables/handover'
+import EquipmentSection from './EquipmentSection.vue'
 import QuoteSection from './QuoteSection.vue'
 import ShoppingSection from './ShoppingSection.vue'
 import StockSection from './StockSection.vue'
@@ -48,6 +49,16 @@ describe('shopping', () => {
     const quote = mount(QuoteSection)
     expect(quote.text()).toContain('One more sail costs')
     expect(quote.text()).not.toContain('wire, gauge 26')
+  })
+  it('things of one’s own are put on a shelf, and formers counted', async () => {
+    const mounted = mount(EquipmentSection)
+    await mounted.get('input[maxlength="80"]').setValue('turntable')
+    await mounted.get('[data-testid="add-item"]').trigger('click')
+    expect(workshop.value.stock).toMatchObject([{ name: 'turntable', shelf: 'equipment', onHand: 1 }])
+    const mats = mounted.findAll('input')[0]!
+    await mats.setValue('3')
+    await mats.trigger('change')
+    expect(workshop.value.mats.count).toBe(3)
   })
   it('a table that is wrong is refused whole', async () => {
     const mounted = mount(StockSection)
