@@ -69,7 +69,8 @@ export const useBench = defineStore('bench', () => {
       const { technique } = card.counts ?? { technique: '' }
       const own = parts.value.filter(({ of }) => studio.plan!.paperwork.some((made) => made.id === of && made.technique === technique) || (technique === 'soakedSail' && of === 'sails')).map(({ id }) => id)
       // Done anew after it was opened again: it counts once.
-      workshop.runs = workshop.runs.filter(({ commission, name }) => commission !== studio.commission!.id || name !== card.name)
+      const told = workshop.runs.findIndex(({ commission, name }) => commission === studio.commission!.id && name === card.name)
+      if (told >= 0) workshop.runs.splice(told, 1)
       const run = runOf(card, next, own, workshop.runs, about(), at)
       if (run) workshop.runs.push(run)
       if (lifted) tellDry(workshop, lifted, at)
