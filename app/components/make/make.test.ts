@@ -118,7 +118,7 @@ describe('the list of work', () => {
     await mounted.get(`[data-testid="task-${other.task}"]`).trigger('click')
     expect(bench.now!.task).toBe(other.task)
     bench.begin(bench.now!)
-    pass(5)
+    pass(30)
     bench.finish(bench.cards.find(({ task }) => task === other.task)!)
     await flushPromises()
     const once = workshop.value.runs.length
