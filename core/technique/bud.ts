@@ -4,6 +4,7 @@
  * By hand: a bud 16 mm across and 16 × 1.5 = 24 mm long; its petals are as long as the bud and 2 % for shrink, 24.5 mm; two petals and a calyx each.
  */
 import { z } from 'zod'
+import type { Learned } from '../learn'
 import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
@@ -22,10 +23,10 @@ const parameters = z.strictObject({
 const LONG_SHARE = 1.5
 const CALYX_SHARE = 0.62
 
-function sizesOf(acrossMm: number, size: number): { readonly long: Working, readonly petal: Working } {
+function sizesOf(acrossMm: number, size: number, shrink?: Learned['shrink']): { readonly long: Working, readonly petal: Working } {
   const across = size === 1 ? typed('across', acrossMm, 'length', 'Arrange') : found('across here', acrossMm * size, 'length', 'from its place')
   const long = derive('bud long', 'length', 'sizes of a bud', '{across} × {share}', { across, share: starting('long, of its width', LONG_SHARE, 'ratio', 'usual') }, (v) => v.across * v.share)
-  return { long, petal: cutSize('petal long', long, null, dampShrink()) }
+  return { long, petal: cutSize('petal long', long, null, dampShrink(shrink?.damp)) }
 }
 
 export const bud = defineTechnique({
@@ -45,8 +46,8 @@ export const bud = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm * LONG_SHARE }),
 
-  pieces: (values, size) => {
-    const { petal } = sizesOf(values.acrossMm, size)
+  pieces: (values, size, _, shrink) => {
+    const { petal } = sizesOf(values.acrossMm, size, shrink)
     const wide = derive('petal wide', 'length', 'sizes of petals', '{long} × {wide}', { long: petal, wide: typed('wide, of its length', values.wide, 'share', 'Arrange') }, (v) => v.long * v.wide)
     const calyxLong = derive('calyx long', 'length', 'sizes of a bud', '{petal} × {share}', { petal, share: starting('calyx, of the petal', CALYX_SHARE, 'share', 'guess') }, (v) => v.petal * v.share)
     const calyx = { wide: 0.7, shoulder: 0.4, point: 0.9, notch: 0, wave: 0 }

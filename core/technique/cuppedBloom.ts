@@ -5,6 +5,7 @@
  * four sizes of five petals: 20 petals and a strip of fringe.
  */
 import { z } from 'zod'
+import type { Learned } from '../learn'
 import { rectangle } from '../geometry'
 import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique, type PieceKind } from './define'
@@ -36,10 +37,10 @@ const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): rea
   return { name: NAMES[layer + NAMES.length - sizes]!, petals, share: 0.52 + 0.48 * out, raisedDeg: INNER_RAISED_DEG + (OUTER_RAISED_DEG - INNER_RAISED_DEG) * out }
 })
 
-function longestOf(values: CuppedBloom, size: number) {
+function longestOf(values: CuppedBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
   const across = size === 1 ? typed('across', values.acrossMm, 'length', 'Arrange') : found('across here', values.acrossMm * size, 'length', 'from its place')
-  return { across, cone, longest: longestPetal(across, OUTER_RAISED_DEG, cone) }
+  return { across, cone, longest: longestPetal(across, OUTER_RAISED_DEG, cone, shrink?.damp) }
 }
 
 export const cuppedBloom = defineTechnique({
@@ -59,8 +60,8 @@ export const cuppedBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size) => {
-    const { across, longest } = longestOf(values, size)
+  pieces: (values, size, _, shrink) => {
+    const { across, longest } = longestOf(values, size, shrink)
     const of = (label: string, share: number): Working => derive(label, 'length', 'fringe of a bloom', '{across} × {share}', { across, share: starting('of the bloom', share, 'ratio', 'guess') }, (v) => v.across * v.share)
     const [high, long] = [of('fringe high', FRINGE_HIGH_SHARE), of('fringe long', FRINGE_LONG_SHARE)]
     const fringe: PieceKind = { name: 'fringe', outline: rectangle(0, 0, long.value, high.value), folds: [], face: 'either face', width: long, height: high, perElement: 1 }

@@ -5,6 +5,7 @@
  * and is cut 36.0 ÷ 0.98 = 36.8 mm; the bowl is 35 × ( 1 − cos 59.0° ) = 17.0 mm deep.
  */
 import { z } from 'zod'
+import type { Learned } from '../learn'
 import { derive, found, seededStream, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import { dampShrink, STANDARD_SPARES } from './flat'
@@ -30,12 +31,12 @@ const DEGREES = 180 / Math.PI
 type Bowl = { readonly mould: Working, readonly angle: Working, readonly petal: Working, readonly deep: Working }
 
 /** The smallest mould that gives the biggest bloom, for all of them, and what follows: how far up it a petal reaches, how long it is cut, how deep the bowl is. */
-function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number): Bowl {
+function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number, shrink?: Learned['shrink']): Bowl {
   const across = size === 1 ? typed('across', acrossMm, 'length', 'Arrange') : found('across here', acrossMm * size, 'length', 'from its place')
   const wide = MOULDS_MM.find((mm) => acrossMm <= mm * MOST_OF_MOULD) ?? MOULDS_MM.at(-1)!
   const mould = found('half-sphere', wide, 'length', 'the smallest that gives the biggest')
   const angle = derive('up the half-sphere', 'angle', 'a petal on a mould', 'arcsin( {across} ÷ {mould} )', { across, mould }, (v) => Math.asin(Math.min(1, v.across / v.mould)) * DEGREES)
-  const petal = derive('petal long', 'length', 'a petal on a mould', '{mould} ÷ 2 × {angle} in radians ÷ ( 1 − {shrink} )', { mould, angle, shrink: dampShrink() }, (v) => v.mould / 2 * v.angle / DEGREES / (1 - v.shrink))
+  const petal = derive('petal long', 'length', 'a petal on a mould', '{mould} ÷ 2 × {angle} in radians ÷ ( 1 − {shrink} )', { mould, angle, shrink: dampShrink(shrink?.damp) }, (v) => v.mould / 2 * v.angle / DEGREES / (1 - v.shrink))
   return { mould, angle, petal, deep: derive('bowl deep', 'length', 'a petal on a mould', '{mould} ÷ 2 × ( 1 − cos {angle} )', { mould, angle }, (v) => v.mould / 2 * (1 - Math.cos(v.angle / DEGREES))) }
 }
 
@@ -58,7 +59,7 @@ export const mouldedBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size) => petalPieces(bowlOf(values, size).petal, layersOf(values, 0), values, 0),
+  pieces: (values, size, _, shrink) => petalPieces(bowlOf(values, size, shrink).petal, layersOf(values, 0), values, 0),
 
   figures: (values) => {
     const { mould, angle, deep } = bowlOf(values, 1)

@@ -5,6 +5,7 @@
  * 4 small, 5 medium and 5 large petals make one, so three blooms take 42 and spares of each size.
  */
 import { z } from 'zod'
+import type { Learned } from '../learn'
 import { found, typed, seededStream } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
@@ -36,10 +37,10 @@ function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' |
   return used.map((layer) => ({ ...layer, share: layer.share / longest }))
 }
 
-function longestOf(values: OpenBloom, size: number) {
+function longestOf(values: OpenBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
   const across = size === 1 ? typed('across', values.acrossMm, 'length', 'Arrange') : found('across here', values.acrossMm * size, 'length', 'from its place')
-  return { cone, longest: longestPetal(across, layersOf(values).at(-1)!.raisedDeg, cone) }
+  return { cone, longest: longestPetal(across, layersOf(values).at(-1)!.raisedDeg, cone, shrink?.damp) }
 }
 
 export const openBloom = defineTechnique({
@@ -59,7 +60,7 @@ export const openBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size) => petalPieces(longestOf(values, size).longest, layersOf(values), values, values.lapDeg),
+  pieces: (values, size, _, shrink) => petalPieces(longestOf(values, size, shrink).longest, layersOf(values), values, values.lapDeg),
 
   figures: (values) => {
     const { cone, longest } = longestOf(values, 1)

@@ -1,5 +1,6 @@
 import type { Point3 } from '../../geometry'
 import { between, derive, seededStream, starting, type Working } from '../../quantity'
+import type { ShrinkBelief } from '../../learn'
 import { dampShrink } from '../flat'
 import type { Mesh, MeshBead, MeshFace, MeshLine } from '../mesh'
 import { halfWidthAt, notchAt, waveAt, type PetalShape } from './outline'
@@ -20,13 +21,13 @@ type BloomForm = { readonly layers: readonly PetalLayer[], readonly shape: Petal
 const RADIANS = Math.PI / 180
 
 /**
- * How long the longest petal is cut so that the bloom comes out as far across as wanted.
+ * How long the longest petal is cut so that the bloom comes out as far across as wanted, by the shrink that trials tell when there are enough.
  *
  * By hand: a bloom 50 mm across, outer petals raised by 25°, lapped by 20° ( 1 − 20 ÷ 360 = 0.944 ), shrinking 2 %: 25 ÷ ( 0.944 × 0.906 × 0.98 ) = 29.8 mm.
  */
-export function longestPetal(across: Working, raisedDeg: number, coneShare: Working): Working {
+export function longestPetal(across: Working, raisedDeg: number, coneShare: Working, learned?: ShrinkBelief): Working {
   return derive('longest petal', 'length', 'from bloom to petal', '{across} ÷ 2 ÷ ( {cone} × cos {raised} × ( 1 − {shrink} ) )', {
-    across, cone: coneShare, raised: starting('outer petals raised', raisedDeg, 'angle', 'guess'), shrink: dampShrink(),
+    across, cone: coneShare, raised: starting('outer petals raised', raisedDeg, 'angle', 'guess'), shrink: dampShrink(learned),
   }, (v) => v.across / 2 / (v.cone * Math.cos(v.raised * RADIANS) * (1 - v.shrink)))
 }
 
