@@ -143,6 +143,7 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
   await page.getByTestId('quiet-back').check()
   await expect.poll(() => countOn(page, moths)).toBeLessThan(allRound)
   await turnTo(page, 'Deliver')
+  await page.getByRole('tab', { name: 'Count in, count out' }).click()
   await expect(page.getByRole('main')).toContainText('off before the cake is cut')
 })
 
@@ -229,5 +230,6 @@ test('a bouquet says how many blooms a place takes; it is made fuller, pulled, s
   const sheets = await figureOf(page, 'paper')
   expect(await plannedOutside(page)).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
   await turnTo(page, 'Deliver')
+  await page.getByRole('tab', { name: 'Count in, count out' }).click()
   await expect(page.getByRole('main')).toContainText('wires of blooms')
 })

@@ -91,13 +91,23 @@ test('everything is allowed to come from here only', async ({ page, request }) =
 
 test('the care card prints without the studio around it', async ({ page }) => {
   await openLeaf(page, 'deliver')
+  await page.getByRole('tab', { name: 'Care card' }).click()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('heading', { name: 'Care card' })).toBeVisible()
   await expect(page.getByTestId('stand')).toBeHidden()
   await expect(page.getByTestId('tally-sails')).toBeHidden()
 })
 
-for (const [leaf, mark] of [['tint', 'dishes'], ['dry', 'at-75']] as const) {
+test('a long list prints whole, over as many pages as it takes', async ({ page }) => {
+  await openLeaf(page, 'supply')
+  await expect(page.getByTestId('shopping')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  const { hidden, height } = await page.getByRole('main').evaluate((main) => ({ hidden: main.scrollHeight - main.clientHeight, height: document.documentElement.scrollHeight }))
+  expect(hidden).toBeLessThanOrEqual(1)
+  expect(height).toBeGreaterThan(900)
+})
+
+for (const [leaf, mark] of [['tint', 'dishes'], ['dry', 'at-75'], ['make', 'step-now'], ['supply', 'shopping'], ['deliver', 'paper-placing'], ['learn', 'trial-form']] as const) {
   test(`${leaf} fits a phone at the bench`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })
     await openLeaf(page, leaf)
