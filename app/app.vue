@@ -26,6 +26,8 @@ const keysShown = ref(false)
 
 /** Leaves on which a phone still shows the stand; at the bench the leaf needs the room. */
 const STAND_ON_PHONE = ['/brief', '/tiers', '/arrange']
+/** Leaves that are used standing, where a phone has no room for a hint. */
+const AT_THE_BENCH = ['/make', '/deliver']
 
 useHead({ title: () => studio.commission ? `${studio.commission.brief.name} · Lamellon` : 'Lamellon', htmlAttrs: { 'data-theme': () => preferences.theme } })
 useStudioKeys(() => { keysShown.value = true })
@@ -60,7 +62,7 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
   <div class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]">
     <aside class="no-print flex min-h-0 flex-col" :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''" aria-label="The cake">
       <StudioHeader @keys="keysShown = true" />
-      <p v-if="studio.commission?.id === 'quillfinch-press'" class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]" :class="route.path === '/make' ? 'max-lg:hidden' : ''">
+      <p v-if="studio.commission?.id === 'quillfinch-press'" class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]" :class="AT_THE_BENCH.includes(route.path) ? 'max-lg:hidden' : ''">
         This is a demo; change anything. <button type="button" class="figure-link" data-testid="start-own" @click="studio.startNew().then(() => router.push('/brief'))">Start your own</button>
       </p>
       <div class="min-h-0 flex-1 px-4" :class="STAND_ON_PHONE.includes(route.path) ? '' : 'max-lg:hidden'">

@@ -2,7 +2,8 @@
 import { extentMm, sectionAt, type StandingTier } from '../cake'
 import type { Picture, Shape } from '../draw'
 import { circle, convexHull, polyline, rectangle, type Point, type Point3 } from '../geometry'
-import { chosenOption, colourOf, meshesOf, type Commission, type Plan } from '../plan'
+import { chosenOption, colourOf, meshesOf, remember, type Commission, type PaperDecoration, type Plan } from '../plan'
+import type { PlacedElement } from '../technique'
 import type { Placing } from './placing'
 
 const LINE = '#2a1c2c'
@@ -22,6 +23,10 @@ type Side = 'front' | 'back'
 /** Something as it is seen from the front: its points in space, and its colour. */
 export type Standing3 = { readonly number: number, readonly stage: Placing['stage'], readonly angleDeg: number, readonly on: Placing['on'], readonly colour: string, readonly points: readonly Point3[] }
 
+/** Points of every element of a decoration; most changes leave them as they are. */
+const pointsOf = remember(({ decoration, elements, stack }: { readonly decoration: PaperDecoration, readonly elements: readonly PlacedElement[], readonly stack: readonly StandingTier[] }) =>
+  meshesOf(decoration, elements, stack).map(({ faces, lines }): readonly Point3[] => [...faces, ...lines].flatMap((each) => each.points)))
+
 /** Everything that is placed, as it stands in space. */
 export function standingOf({ arrangement, paperwork, bath }: Plan, commission: Commission, placings: readonly Placing[]): readonly Standing3[] {
   const decorations = chosenOption(commission).paperwork
@@ -29,7 +34,7 @@ export function standingOf({ arrangement, paperwork, bath }: Plan, commission: C
   arrangement.sails.forEach(({ net, shade }, at) => points.set(`sails ${at}`, { points: net.rows.flat(), colour: bath?.steps[shade]?.predictedHex ?? '#efece2' }))
   for (const { id, elements } of paperwork) {
     const decoration = decorations.find((each) => each.id === id)!
-    meshesOf(decoration, elements, arrangement.stack).forEach(({ faces, lines }, at) => points.set(`${id} ${at}`, { points: [...faces, ...lines].flatMap((each) => each.points), colour: colourOf(decoration, elements[at]!) }))
+    pointsOf({ decoration, elements, stack: arrangement.stack }).forEach((each, at) => points.set(`${id} ${at}`, { points: each, colour: colourOf(decoration, elements[at]!) }))
   }
   return placings.map(({ number, stage, angleDeg, on, decoration, index }) => ({ number, stage, angleDeg, on, ...points.get(`${decoration} ${index}`)! }))
 }

@@ -24,7 +24,7 @@ const allIn = (): void => bench.change('all counted in', (before) => ({ ...befor
       <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">not food</th><th class="text-right font-normal">planned</th><th class="text-center font-normal">in</th><th class="text-center font-normal">out</th></tr></thead>
       <tbody>
         <tr v-for="{ each, went, came } in rows" :key="each.id" class="border-t border-line" :data-testid="`inedible-${each.id}`">
-          <th scope="row" class="py-1.5 pr-3 text-left font-normal"><strong>{{ each.name }}</strong><span class="block text-[0.84rem] text-ink-soft">{{ each.where }}</span></th>
+          <th scope="row" class="py-1.5 pr-3 text-left font-normal"><strong>{{ each.name }}</strong><span class="block text-[0.84rem] text-ink-soft max-sm:hidden">{{ each.where }}</span></th>
           <td class="pr-3 text-right font-semibold">{{ each.count.value }}</td>
           <td v-for="side in (['wentIn', 'cameOut'] as const)" :key="side" class="whitespace-nowrap text-center">
             <button type="button" class="inline-grid size-10 place-items-center rounded-full hover:bg-line" :aria-label="`One less ${side === 'wentIn' ? 'in' : 'out'}: ${each.name}`" @click="set(side, each.id, (side === 'wentIn' ? went : came) - 1)"><Minus class="size-4" aria-hidden="true" /></button>
