@@ -1,5 +1,6 @@
 /** Pieces of a job as they are counted at the bench: how many are needed, cut, good and broken, and what to cut when there are too few. */
-import { shareDiscs } from '../cut'
+import { boxOf, shareDiscs } from '../cut'
+import { cornersAlong } from '../geometry'
 import type { Bench } from '../ledger'
 import { formatOf, paperOf } from '../material'
 import { sailPart, withRecuts } from '../piece'
@@ -42,6 +43,8 @@ export type Shortage = { readonly part: CountedPart, readonly missing: number, r
 
 /** Of pieces cut again as many break as of the others. */
 const AGAIN_SPARE = 0.25
+/** Curves as chords so near to them, mm. */
+const CHORD_MM = 0.5
 
 /** What is short, the worst first. */
 export function shortages(plan: Planned, bench: Pick<Bench, 'recuts' | 'counts'>): readonly Shortage[] {
@@ -68,15 +71,19 @@ function fromDiscs({ cutList, discs }: Planned, { id }: Part, many: number): str
   ].join(' and ') + `: ${many === 1 ? 'piece' : 'pieces'} ${listed(pieces.map(({ number }) => number))}`
 }
 
-/** Which sheets pieces cut again come from: a rest that holds one, else a fresh sheet. */
-function fromSheets({ groups }: Planned, { id }: Part, many: number): string {
+/** Which sheets pieces cut again come from: the first rest that holds one, else as many fresh sheets as they take. */
+function fromSheets({ groups, paperwork }: Planned, { id, of }: Part, many: number): string {
   const group = groups.find(({ parts }) => parts.some((part) => part.id === id))
   const part = group?.parts.find((each) => each.id === id)
   if (!group || !part) return 'a fresh sheet'
+  const { widthMm, heightMm } = boxOf(cornersAlong(part.outline, CHORD_MM))
+  const fits = (wide: number, high: number): boolean => (widthMm <= wide && heightMm <= high) || (heightMm <= wide && widthMm <= high)
   const piecesCut = group.parts.reduce((sum, { quantity }) => sum + quantity, 0)
   const numbers = Array.from({ length: many }, (_, at) => piecesCut + at + 1)
-  const paper = `${formatOf(group.format).name} of ${paperOf(group.paper).name}`
-  const [rest] = group.remainders
-  const on = rest ? `the rest of sheet ${rest.sheet + 1}, else a fresh sheet ${group.layout.sheets.length + 1}, ${paper}` : `a fresh sheet ${group.layout.sheets.length + 1}, ${paper}`
-  return `${on}: ${many === 1 ? 'piece' : 'pieces'} ${listed(numbers)}`
+  const rest = group.remainders.find(({ left }) => fits(left.widthMm, left.heightMm))
+  const onSheet = paperwork.find((made) => made.id === of)?.classes[Number(id.slice(id.lastIndexOf('/') + 1))]?.onSheet ?? 1
+  const sheets = Math.ceil(many / Math.max(1, onSheet))
+  const next = group.layout.sheets.length + 1
+  const fresh = `${sheets === 1 ? 'a fresh sheet' : `${sheets} fresh sheets`}, ${formatOf(group.format).name} of ${paperOf(group.paper).name}, sheet ${listed(Array.from({ length: sheets }, (_, at) => next + at))}`
+  return `${rest ? `the rest of sheet ${rest.sheet + 1}, and when that is used up ` : ''}${fresh}: ${many === 1 ? 'piece' : 'pieces'} ${listed(numbers)}`
 }
