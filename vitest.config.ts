@@ -11,6 +11,8 @@ const alias = { '#core': here('./core'), '~': here('./app') }
 
 export default defineConfig({
   test: {
+    // Every core: nobody else waits for them.
+    maxWorkers: '100%',
     projects: [
       { esbuild, resolve: { alias }, test: { name: 'core', testTimeout, environment: 'node', include: ['core/**/*.test.ts'], benchmark: { include: ['bench/**/*.bench.ts'] } } },
       { esbuild, resolve: { alias }, test: { name: 'server', testTimeout, environment: 'node', include: ['server/**/*.test.ts'] } },
