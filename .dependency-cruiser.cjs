@@ -17,16 +17,18 @@ const floors = [
 
 const notTest = '\\.test\\.ts$'
 
-const upward = floors.flatMap((floor, height) => floor.map((folder) => {
-  const below = floors.slice(0, height).flat()
-  return {
-    name: `floor-${folder}`,
-    comment: `core/${folder} may import only from lower floors: ${below.join(', ') || 'none'}.`,
-    severity: 'error',
-    from: { path: `^core/${folder}/`, pathNot: notTest },
-    to: { path: '^core/', pathNot: `^core/(${[folder, ...below].join('|')})/` },
-  }
-}))
+const upward = floors.flatMap((floor, height) =>
+  floor.map((folder) => {
+    const below = floors.slice(0, height).flat()
+    return {
+      name: `floor-${folder}`,
+      comment: `core/${folder} may import only from lower floors: ${below.join(', ') || 'none'}.`,
+      severity: 'error',
+      from: { path: `^core/${folder}/`, pathNot: notTest },
+      to: { path: '^core/', pathNot: `^core/(${[folder, ...below].join('|')})/` },
+    }
+  }),
+)
 
 module.exports = {
   forbidden: [
@@ -35,5 +37,10 @@ module.exports = {
     { name: 'core-stands-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(app|server)/' } },
     { name: 'server-does-not-show', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js'] },
+  },
 }

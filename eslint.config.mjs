@@ -1,4 +1,3 @@
-import stylistic from '@stylistic/eslint-plugin'
 import vue from 'eslint-plugin-vue'
 import typescript from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
@@ -8,12 +7,22 @@ const worldIsPassedIn = [
   { object: 'Math', property: 'random', message: 'Chance is passed in as a seed.' },
 ]
 
+/** Rules of layout that Prettier answers in its own way. */
+const laidOutByPrettier = [
+  'html-indent',
+  'html-closing-bracket-newline',
+  'html-self-closing',
+  'max-attributes-per-line',
+  'first-attribute-linebreak',
+  'multiline-html-element-content-newline',
+  'singleline-html-element-content-newline',
+]
+
 export default typescript.config(
   { ignores: ['.nuxt/', '.output/', 'node_modules/', 'test-results/', 'playwright-report/', 'public/'] },
   ...typescript.configs.recommended,
   ...typescript.configs.stylistic,
   ...vue.configs['flat/recommended'],
-  stylistic.configs.customize({ indent: 2, quotes: 'single', semi: false, arrowParens: true, braceStyle: '1tbs', commaDangle: 'always-multiline', quoteProps: 'consistent-as-needed' }),
   {
     languageOptions: { parser: vueParser, parserOptions: { parser: typescript.parser, sourceType: 'module' } },
     rules: {
@@ -21,18 +30,11 @@ export default typescript.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
-      '@stylistic/member-delimiter-style': ['error', { multiline: { delimiter: 'none' }, singleline: { delimiter: 'comma', requireLast: false } }],
-      '@stylistic/max-statements-per-line': 'off',
-      '@stylistic/multiline-ternary': 'off',
-      '@stylistic/jsx-one-expression-per-line': 'off',
-      '@stylistic/operator-linebreak': ['error', 'before', { overrides: { '=': 'after' } }],
-      'vue/multiline-html-element-content-newline': 'off',
       'vue/multi-word-component-names': 'off',
-      'vue/max-attributes-per-line': 'off',
-      'vue/singleline-html-element-content-newline': 'off',
-      'vue/html-self-closing': ['error', { html: { void: 'any' } }],
+      ...Object.fromEntries(laidOutByPrettier.map((name) => [`vue/${name}`, 'off'])),
       'vue/require-default-prop': 'off',
-      'max-lines': ['error', { max: 350, skipBlankLines: true }],
+      // Prettier lays out; what it cannot break is kept short here.
+      'vue/max-len': ['error', { code: 140, template: 140 }],
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       'eqeqeq': 'error',
       'no-console': 'error',
@@ -42,8 +44,21 @@ export default typescript.config(
     files: ['core/**/*.ts'],
     rules: {
       'no-restricted-properties': ['error', ...worldIsPassedIn],
-      'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The hour is passed in.' }],
-      'no-restricted-imports': ['error', { patterns: [{ group: ['vue', 'vue/*', 'nuxt', '#app', '#imports', 'pinia', '~/*', 'dexie', 'node:*'], message: 'core knows no interface and no machine.' }] }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The hour is passed in.' },
+      ],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['vue', 'vue/*', 'nuxt', '#app', '#imports', 'pinia', '~/*', 'dexie', 'node:*'],
+              message: 'core knows no interface and no machine.',
+            },
+          ],
+        },
+      ],
     },
   },
   { files: ['core/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },

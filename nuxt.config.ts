@@ -13,11 +13,27 @@ export default defineNuxtConfig({
   nitro: { compressPublicAssets: true, prerender: { routes: ['/'] } },
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@vite-pwa/nuxt'],
-  // After the first load every leaf works without the network: all scripts, styles and fonts are kept. What the stand-ins answer is never kept.
+  // After the first load every leaf works without the network: all scripts, styles and fonts are kept. What the
+  // stand-ins answer is never kept.
   pwa: {
     registerType: 'autoUpdate',
-    manifest: { name: 'Lamellon', short_name: 'Lamellon', description: 'Plans cake decorations in edible wafer and rice paper.', theme_color: '#fbf6ee', background_color: '#fbf6ee', display: 'standalone', start_url: '/', icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }] },
-    workbox: { globPatterns: ['**/*.{js,css,html,svg,woff,woff2,json}'], globIgnores: ['**/*.schema.json', '**/200.html', '**/404.html'], navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//, /\.schema\.json$/], maximumFileSizeToCacheInBytes: 4_000_000 },
+    manifest: {
+      name: 'Lamellon',
+      short_name: 'Lamellon',
+      description: 'Plans cake decorations in edible wafer and rice paper.',
+      theme_color: '#fbf6ee',
+      background_color: '#fbf6ee',
+      display: 'standalone',
+      start_url: '/',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,svg,woff,woff2,json}'],
+      globIgnores: ['**/*.schema.json', '**/200.html', '**/404.html'],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//, /\.schema\.json$/],
+      maximumFileSizeToCacheInBytes: 4_000_000,
+    },
   },
   imports: { scan: false, autoImport: false },
   components: false,
@@ -29,18 +45,40 @@ export default defineNuxtConfig({
     head: {
       title: 'Lamellon',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'description', content: 'Plans cake decorations in edible wafer and rice paper.' }, { name: 'theme-color', content: '#fbf6ee' }],
+      meta: [
+        { name: 'description', content: 'Plans cake decorations in edible wafer and rice paper.' },
+        { name: 'theme-color', content: '#fbf6ee' },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, paths: { '#core/*': ['../core/*'] } }, include: ['../app/**/*', '../core/**/*', '../server/**/*', '../tests/**/*', '../bench/**/*', '../*.ts'] },
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true, paths: { '#core/*': ['../core/*'] } },
+      include: ['../app/**/*', '../core/**/*', '../server/**/*', '../tests/**/*', '../bench/**/*', '../*.ts'],
+    },
   },
   vite: {
     // The plugin carries types of its own copy of Vite.
     plugins: [tailwindcss() as never],
     worker: { format: 'es' },
-    optimizeDeps: { include: ['@headlessui/vue', '@lucide/vue', '@vueuse/core', 'chart.js', 'comlink', 'culori/fn', 'dexie', 'ical-generator', 'immer', 'pdf-lib', '@pdf-lib/fontkit', 'vue-chartjs', 'zod'] },
+    optimizeDeps: {
+      include: [
+        '@headlessui/vue',
+        '@lucide/vue',
+        '@vueuse/core',
+        'chart.js',
+        'comlink',
+        'culori/fn',
+        'dexie',
+        'ical-generator',
+        'immer',
+        'pdf-lib',
+        '@pdf-lib/fontkit',
+        'vue-chartjs',
+        'zod',
+      ],
+    },
   },
 })

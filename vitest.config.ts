@@ -14,9 +14,34 @@ export default defineConfig({
     // Every core: nobody else waits for them.
     maxWorkers: '100%',
     projects: [
-      { esbuild, resolve: { alias }, test: { name: 'core', testTimeout, environment: 'node', include: ['core/**/*.test.ts'], benchmark: { include: ['bench/**/*.bench.ts'] } } },
-      { esbuild, resolve: { alias }, test: { name: 'server', testTimeout, environment: 'node', include: ['server/**/*.test.ts'] } },
-      { esbuild, resolve: { alias }, plugins: [vue()], test: { name: 'app', testTimeout, environment: 'happy-dom', include: ['app/**/*.test.ts'], setupFiles: ['fake-indexeddb/auto'] } },
+      {
+        esbuild,
+        resolve: { alias },
+        test: {
+          name: 'core',
+          testTimeout,
+          environment: 'node',
+          include: ['core/**/*.test.ts'],
+          benchmark: { include: ['bench/**/*.bench.ts'] },
+        },
+      },
+      {
+        esbuild,
+        resolve: { alias },
+        test: { name: 'server', testTimeout, environment: 'node', include: ['server/**/*.test.ts'] },
+      },
+      {
+        esbuild,
+        resolve: { alias },
+        plugins: [vue()],
+        test: {
+          name: 'app',
+          testTimeout,
+          environment: 'happy-dom',
+          include: ['app/**/*.test.ts'],
+          setupFiles: ['fake-indexeddb/auto'],
+        },
+      },
     ],
   },
 })

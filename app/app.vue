@@ -29,14 +29,27 @@ const STAND_ON_PHONE = ['/brief', '/tiers', '/arrange']
 /** Leaves that are used standing, where a phone has no room for a hint. */
 const AT_THE_BENCH = ['/make', '/deliver']
 
-useHead({ title: () => studio.commission ? `${studio.commission.brief.name} · Lamellon` : 'Lamellon', htmlAttrs: { 'data-theme': () => preferences.theme } })
-useStudioKeys(() => { keysShown.value = true })
+useHead({
+  title: () => (studio.commission ? `${studio.commission.brief.name} · Lamellon` : 'Lamellon'),
+  htmlAttrs: { 'data-theme': () => preferences.theme },
+})
+useStudioKeys(() => {
+  keysShown.value = true
+})
 onMounted(() => studio.begin())
 
 /** Every leaf is read from its beginning. */
-watch(() => route.path, () => document.querySelector('main')?.scrollTo({ top: 0 }))
+watch(
+  () => route.path,
+  () => document.querySelector('main')?.scrollTo({ top: 0 }),
+)
 
-watch(() => studio.plan?.tally, () => { document.documentElement.dataset.planned = 'yes' })
+watch(
+  () => studio.plan?.tally,
+  () => {
+    document.documentElement.dataset.planned = 'yes'
+  },
+)
 
 /** Opens on the leaf what was touched on the stand. */
 function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): void {
@@ -48,7 +61,10 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
   }
   if (kind === 'element') {
     let before = 0
-    const found = plan.paperwork.find(({ elements }) => { before += elements.length; return index < before })
+    const found = plan.paperwork.find(({ elements }) => {
+      before += elements.length
+      return index < before
+    })
     if (found) {
       decorations.choose(found.id)
       arranging.pick(found.elements[index - (before - found.elements.length)]!.index)
@@ -59,11 +75,29 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
 </script>
 
 <template>
-  <div class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]">
-    <aside class="no-print flex min-h-0 flex-col" :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''" aria-label="The cake">
+  <div
+    class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]"
+  >
+    <aside
+      class="no-print flex min-h-0 flex-col"
+      :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''"
+      aria-label="The cake"
+    >
       <StudioHeader @keys="keysShown = true" />
-      <p v-if="studio.commission?.id === 'quillfinch-press'" class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]" :class="AT_THE_BENCH.includes(route.path) ? 'max-lg:hidden' : ''">
-        This is a demo; change anything. <button type="button" class="figure-link" data-testid="start-own" @click="studio.startNew().then(() => router.push('/brief'))">Start your own</button>
+      <p
+        v-if="studio.commission?.id === 'quillfinch-press'"
+        class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]"
+        :class="AT_THE_BENCH.includes(route.path) ? 'max-lg:hidden' : ''"
+      >
+        This is a demo; change anything.
+        <button
+          type="button"
+          class="figure-link"
+          data-testid="start-own"
+          @click="studio.startNew().then(() => router.push('/brief'))"
+        >
+          Start your own
+        </button>
       </p>
       <div class="min-h-0 flex-1 px-4" :class="STAND_ON_PHONE.includes(route.path) ? '' : 'max-lg:hidden'">
         <CakeStand :arranging="route.path === '/arrange'" @touch="touched" />
@@ -71,8 +105,16 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
     </aside>
     <div class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block">
       <LeafTabs class="no-print" />
-      <main class="leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl print:overflow-visible print:p-0 print:shadow-none rounded-tl-none px-5 py-5 sm:px-7 lg:mb-3" tabindex="-1">
-        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">{{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button></p>
+      <main
+        :class="[
+          'leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl',
+          'print:overflow-visible print:p-0 print:shadow-none rounded-tl-none px-5 py-5 sm:px-7 lg:mb-3',
+        ]"
+        tabindex="-1"
+      >
+        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">
+          {{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button>
+        </p>
         <NuxtPage v-if="studio.plan && studio.commission" :key="`${route.path} ${studio.commission.id}`" />
         <p v-else class="text-ink-soft" role="status">Opening the studio…</p>
       </main>

@@ -11,18 +11,49 @@ const NOW = valueOf(parseMoment('2026-11-24T09:00'))
 const WANTED = 120
 const EDITS = 16
 
-const cake: Cake = { board: { outline: 'round', acrossMm: 420, thicknessMm: 12 }, tiers: [roundTier('one', 330, 120), roundTier('two', 250, 120), roundTier('three', 170, 120), roundTier('four', 110, 120)] }
+const cake: Cake = {
+  board: { outline: 'round', acrossMm: 420, thicknessMm: 12 },
+  tiers: [
+    roundTier('one', 330, 120),
+    roundTier('two', 250, 120),
+    roundTier('three', 170, 120),
+    roundTier('four', 110, 120),
+  ],
+}
 
 /** A wedding cake of four tiers with a wreath on each ledge and a dome on top. */
-function wedding(): { readonly commission: Commission, readonly blooms: number } {
+function wedding(): { readonly commission: Commission; readonly blooms: number } {
   const demo = demoCommission(NOW)
-  const bouquets: readonly Bouquet[] = [0, 1, 2, 3].map((tier) => ({ ...startingBouquet(`ring-${tier}`, 4, 7 + tier), name: `Ring ${tier + 1}`, place: tier === 3 ? 'top' as const : 'ledge' as const, tier, spanDeg: 360, outMm: tier === 3 ? 50 : 40, highMm: tier === 3 ? 56 : 44, full: 0.75 }))
+  const bouquets: readonly Bouquet[] = [0, 1, 2, 3].map((tier) => ({
+    ...startingBouquet(`ring-${tier}`, 4, 7 + tier),
+    name: `Ring ${tier + 1}`,
+    place: tier === 3 ? ('top' as const) : ('ledge' as const),
+    tier,
+    spanDeg: 360,
+    outMm: tier === 3 ? 50 : 40,
+    highMm: tier === 3 ? 56 : 44,
+    full: 0.75,
+  }))
   const paperwork: readonly PaperDecoration[] = bouquets.flatMap(({ id }) => [
-    gatheredIn(id, `${id}-blooms`, 'openBloom', 'secondary', 8, cake.tiers, { acrossMm: 34 }), gatheredIn(id, `${id}-leaves`, 'patchedLeaf', 'leaf', 2, cake.tiers, { lengthMm: 60, leafMm: 17 }), gatheredIn(id, `${id}-buds`, 'bud', 'bud', 2, cake.tiers, { acrossMm: 12 }),
+    gatheredIn(id, `${id}-blooms`, 'openBloom', 'secondary', 8, cake.tiers, { acrossMm: 34 }),
+    gatheredIn(id, `${id}-leaves`, 'patchedLeaf', 'leaf', 2, cake.tiers, { lengthMm: 60, leafMm: 17 }),
+    gatheredIn(id, `${id}-buds`, 'bud', 'bud', 2, cake.tiers, { acrossMm: 12 }),
   ])
-  const commission = { ...demo, brief: { ...demo.brief, box: { widthMm: 500, depthMm: 500, heightMm: 640 } }, options: [{ ...demo.options[0]!, cake, decorations: [], accents: [], bouquets: [...bouquets], paperwork: [...paperwork] }], chosen: 'a' }
+  const commission = {
+    ...demo,
+    brief: { ...demo.brief, box: { widthMm: 500, depthMm: 500, heightMm: 640 } },
+    options: [
+      { ...demo.options[0]!, cake, decorations: [], accents: [], bouquets: [...bouquets], paperwork: [...paperwork] },
+    ],
+    chosen: 'a',
+  }
   const plan = derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
-  return { commission, blooms: plan.paperwork.filter(({ technique }) => technique === 'openBloom').reduce((sum, { elements }) => sum + elements.length, 0) }
+  return {
+    commission,
+    blooms: plan.paperwork
+      .filter(({ technique }) => technique === 'openBloom')
+      .reduce((sum, { elements }) => sum + elements.length, 0),
+  }
 }
 
 test('a wedding cake of blooms, edited', async ({ page }) => {
@@ -30,15 +61,39 @@ test('a wedding cake of blooms, edited', async ({ page }) => {
   expect(blooms).toBeGreaterThanOrEqual(WANTED)
   await page.goto('/brief')
   await expect(page.getByTestId('tally-sails')).toBeVisible()
-  await page.getByTestId('file-input').setInputFiles({ name: 'wedding.lamellon.json', mimeType: 'application/json', buffer: Buffer.from(writeCommissionFile({ commission, workshop: demoWorkshop() })) })
+  await page.getByTestId('file-input').setInputFiles({
+    name: 'wedding.lamellon.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeCommissionFile({ commission, workshop: demoWorkshop() })),
+  })
   await page.getByTestId('take-file').click()
-  await page.getByRole('navigation', { name: 'Leaves' }).getByRole('link', { name: /^Arrange/ }).click()
-  await page.getByTestId('decorations').getByRole('button', { name: /Ring 2/ }).click()
+  await page
+    .getByRole('navigation', { name: 'Leaves' })
+    .getByRole('link', { name: /^Arrange/ })
+    .click()
+  await page
+    .getByTestId('decorations')
+    .getByRole('button', { name: /Ring 2/ })
+    .click()
   await page.waitForTimeout(1500)
-  const values = (from: number, by: number) => Array.from({ length: EDITS }, (_, edit) => edit % 2 === 0 ? from + by * edit / 2 : from + 20 * by - by * edit / 2)
-  console.log(`a cake of ${blooms} blooms, one bouquet made deeper or flatter: ${timesText(await timeEdits(page, '[data-testid="bouquet-outMm"] input[type="range"]', values(30, 1)))}; aim 150 ms)`)
-  await page.getByTestId('decorations').getByRole('button', { name: /Open bloom/ }).first().click()
+  const values = (from: number, by: number) =>
+    Array.from({ length: EDITS }, (_, edit) =>
+      edit % 2 === 0 ? from + (by * edit) / 2 : from + 20 * by - (by * edit) / 2,
+    )
+  console.log(
+    `a cake of ${blooms} blooms, one bouquet made deeper or flatter: ` +
+      `${timesText(await timeEdits(page, '[data-testid="bouquet-outMm"] input[type="range"]', values(30, 1)))}; aim 150 ms)`,
+  )
+  await page
+    .getByTestId('decorations')
+    .getByRole('button', { name: /Open bloom/ })
+    .first()
+    .click()
   await page.waitForTimeout(800)
-  console.log(`a cake of ${blooms} blooms, one kind made larger or smaller: ${timesText(await timeEdits(page, '[data-testid="parameter-acrossMm"] input[type="range"]', values(28, 0.5)))}; aim 150 ms)`)
+  console.log(
+    `a cake of ${blooms} blooms, one kind made larger or smaller: ` +
+      `${timesText(await timeEdits(page, '[data-testid="parameter-acrossMm"] input[type="range"]', values(28, 0.5)))}; ` +
+      `aim 150 ms)`,
+  )
   await page.waitForTimeout(300)
 })

@@ -6,7 +6,11 @@ const EDITS = 20
 test('from an edit to new figures on the screen, demo, in Chromium', async ({ page }) => {
   await page.goto('/arrange')
   await expect(page.getByTestId('tally-sails')).toBeVisible()
-  const times = await timeEdits(page, '[data-testid="sweep-seenHeightMm"] input[type="range"]', Array.from({ length: EDITS }, (_, edit) => edit % 2 === 0 ? 70 + edit : 140 - edit))
+  const times = await timeEdits(
+    page,
+    '[data-testid="sweep-seenHeightMm"] input[type="range"]',
+    Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + edit : 140 - edit)),
+  )
   console.log(`edit to new figures on the screen: ${timesText(times)}; aim 100 ms)`)
 })
 
@@ -15,8 +19,12 @@ test('script sent at first load', async ({ page }) => {
   const client = await page.context().newCDPSession(page)
   await client.send('Network.enable')
   const scripts = new Set<string>()
-  client.on('Network.responseReceived', ({ requestId, type, response }) => { if (type === 'Script' || response.mimeType.includes('javascript')) scripts.add(requestId) })
-  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
+  client.on('Network.responseReceived', ({ requestId, type, response }) => {
+    if (type === 'Script' || response.mimeType.includes('javascript')) scripts.add(requestId)
+  })
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength
+  })
   await page.goto('/arrange')
   await expect(page.getByTestId('tally-sails')).toBeVisible()
   await page.waitForTimeout(500)

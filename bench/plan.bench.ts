@@ -3,7 +3,12 @@ import { demoCommission, demoWorkshop } from '../core/demo'
 import { standLayers } from '../core/draw'
 import { chosenOption, createPlanner, derivePlan, type PlanInputs } from '../core/plan'
 
-const inputs: PlanInputs = { commission: demoCommission(29_000_000), workshop: demoWorkshop(), now: 29_000_000, units: 'metric' }
+const inputs: PlanInputs = {
+  commission: demoCommission(29_000_000),
+  workshop: demoWorkshop(),
+  now: 29_000_000,
+  units: 'metric',
+}
 const edited = (change: (commission: PlanInputs['commission']) => void): PlanInputs => {
   const commission = structuredClone(inputs.commission)
   change(commission)
@@ -14,15 +19,43 @@ describe('the demo’s plan', () => {
   const planner = createPlanner()
   let turn = 0
   planner(inputs)
-  bench('from nothing', () => { derivePlan(inputs) })
-  bench('after an edit of the sails', () => { planner(edited((commission) => { chosenOption(commission).decorations[0]!.sweep.seenHeightMm = 60 + (turn += 1) % 97 + turn / 1e6 })) })
-  bench('after an edit of the humidity', () => { planner(edited(({ brief }) => { brief.workroom.humidity = 0.4 + (turn += 1) % 20 / 100 + turn / 1e8 })) })
-  bench('after an edit of the name', () => { planner(edited(({ brief }) => { brief.name = `Name ${turn += 1}` })) })
+  bench('from nothing', () => {
+    derivePlan(inputs)
+  })
+  bench('after an edit of the sails', () => {
+    planner(
+      edited((commission) => {
+        chosenOption(commission).decorations[0]!.sweep.seenHeightMm = 60 + ((turn += 1) % 97) + turn / 1e6
+      }),
+    )
+  })
+  bench('after an edit of the humidity', () => {
+    planner(
+      edited(({ brief }) => {
+        brief.workroom.humidity = 0.4 + ((turn += 1) % 20) / 100 + turn / 1e8
+      }),
+    )
+  })
+  bench('after an edit of the name', () => {
+    planner(
+      edited(({ brief }) => {
+        brief.name = `Name ${(turn += 1)}`
+      }),
+    )
+  })
 })
 
 describe('the stand', () => {
   const plan = derivePlan(inputs)
-  const scene = { board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }, stack: plan.arrangement.stack, sails: plan.arrangement.sails.map(({ net, place }) => ({ net, facingDeg: place.facingDeg, colour: '#d9572b' })), elements: [], accents: [] }
+  const scene = {
+    board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
+    stack: plan.arrangement.stack,
+    sails: plan.arrangement.sails.map(({ net, place }) => ({ net, facingDeg: place.facingDeg, colour: '#d9572b' })),
+    elements: [],
+    accents: [],
+  }
   let turn = 0
-  bench('drawn from another side', () => { standLayers(scene, turn += 3) })
+  bench('drawn from another side', () => {
+    standLayers(scene, (turn += 3))
+  })
 })

@@ -1,4 +1,5 @@
-// Lays out a nesting job without a browser: npm run nest -- JOB.json --seconds S --out LAYOUT.json [--seed N] [--iterations N]
+// Lays out a nesting job without a browser: npm run nest -- JOB.json --seconds S --out LAYOUT.json [--seed N]
+// [--iterations N]
 import { bundleOf, checkNode, ensureInstalled } from './setup.mjs'
 
 checkNode()
@@ -9,4 +10,9 @@ const NPM_MS = process.env.npm_lifecycle_event ? 250 : 0
 // Time is counted from the start of this process, unless the engine had to be put together first.
 const begunMs = isNew ? performance.now() : -NPM_MS
 const { nestCommand } = await import(path)
-process.exitCode = await nestCommand(process.argv.slice(2), process.stdout, process.stderr, () => performance.now() - begunMs)
+process.exitCode = await nestCommand(
+  process.argv.slice(2),
+  process.stdout,
+  process.stderr,
+  () => performance.now() - begunMs,
+)

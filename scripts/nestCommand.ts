@@ -12,12 +12,13 @@ const USAGE = 'npm run nest -- JOB.json --seconds S --out LAYOUT.json [--seed N]
 const ENDING_MS = 20
 const RECENT_STEPS = 40
 
-const reasonOf = (error: unknown): string => error instanceof Error ? error.message : String(error)
+const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
 function numberFrom(text: string | undefined, name: string, least: number): number | null {
   if (text === undefined) return null
   const value = Number(text)
-  if (!Number.isFinite(value) || value < least) throw new Error(`--${name} takes a number from ${least}, not “${text}”: ${USAGE}`)
+  if (!Number.isFinite(value) || value < least)
+    throw new Error(`--${name} takes a number from ${least}, not “${text}”: ${USAGE}`)
   return value
 }
 
@@ -45,13 +46,36 @@ function improveFor(nesting: Nesting, untilMs: number, clock: Clock): number {
 
 /**
  * Lays out a nesting job from a file and writes the layout.
- * @returns the exit code: 0 only with a complete layout that passed the checker; else 1 with the reason on `problems` and no file
+ * @returns the exit code: 0 only with a complete layout that passed the checker; else 1 with the reason on `problems`
+ * and no file
  */
-export async function nestCommand(args: readonly string[], output: Sink, problems: Sink, clock: Clock): Promise<number> {
+export async function nestCommand(
+  args: readonly string[],
+  output: Sink,
+  problems: Sink,
+  clock: Clock,
+): Promise<number> {
   try {
-    const { positionals: [path, ...more], values } = parseArgs({ args: [...args], allowPositionals: true, options: { seconds: { type: 'string' }, out: { type: 'string' }, seed: { type: 'string' }, iterations: { type: 'string' } } })
-    if (!path || more.length > 0 || !values.out) throw new Error(`Name one job file, and a file for the layout: ${USAGE}`)
-    const [seconds, iterations, seed] = [numberFrom(values.seconds, 'seconds', 0), numberFrom(values.iterations, 'iterations', 0), numberFrom(values.seed, 'seed', -Number.MAX_SAFE_INTEGER) ?? 1]
+    const {
+      positionals: [path, ...more],
+      values,
+    } = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: {
+        seconds: { type: 'string' },
+        out: { type: 'string' },
+        seed: { type: 'string' },
+        iterations: { type: 'string' },
+      },
+    })
+    if (!path || more.length > 0 || !values.out)
+      throw new Error(`Name one job file, and a file for the layout: ${USAGE}`)
+    const [seconds, iterations, seed] = [
+      numberFrom(values.seconds, 'seconds', 0),
+      numberFrom(values.iterations, 'iterations', 0),
+      numberFrom(values.seed, 'seed', -Number.MAX_SAFE_INTEGER) ?? 1,
+    ]
     if ((seconds === null) === (iterations === null)) throw new Error(`Say either --seconds or --iterations: ${USAGE}`)
     const read = readNestJob(parseJson(await readFile(path, 'utf8'), path))
     if (!read.ok) throw new Error(jobSentence(read.error))
@@ -68,7 +92,9 @@ export async function nestCommand(args: readonly string[], output: Sink, problem
     if (fault) throw new Error(`The layout failed its own check, so nothing was written: ${faultSentence(fault)}`)
     await writeFile(values.out, `${JSON.stringify(layout, null, 1)}\n`)
     const { sheets, paperMm2, piecesMm2 } = nesting.measure()
-    output.write(`${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, ${(100 * piecesMm2 / paperMm2).toFixed(1)} % of the paper used, ${steps} steps\n`)
+    output.write(
+      `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, ${((100 * piecesMm2) / paperMm2).toFixed(1)} % of the paper used, ${steps} steps\n`,
+    )
     return 0
   } catch (error) {
     problems.write(`${reasonOf(error)}\n`)

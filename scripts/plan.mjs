@@ -1,4 +1,5 @@
-// Derives the plan of a commission file without a browser: npm run plan -- FILE.lamellon.json [--json] [--now 2026-12-01T09:00]
+// Derives the plan of a commission file without a browser: npm run plan -- FILE.lamellon.json [--json] [--now
+// 2026-12-01T09:00]
 import { checkNode, ensureInstalled } from './setup.mjs'
 
 checkNode()

@@ -13,7 +13,7 @@ const wallClock = (): Moment => {
 }
 
 const USAGE = 'npm run plan -- FILE.lamellon.json [--json] [--now 2026-12-01T09:00]'
-const reasonOf = (error: unknown): string => error instanceof Error ? error.message : String(error)
+const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
 /**
  * Reads a commission file and prints its plan.
@@ -21,14 +21,25 @@ const reasonOf = (error: unknown): string => error instanceof Error ? error.mess
  */
 export async function planCommand(args: readonly string[], output: Sink, problems: Sink): Promise<number> {
   try {
-    const { positionals: [path, ...more], values } = parseArgs({ args: [...args], allowPositionals: true, options: { json: { type: 'boolean' }, now: { type: 'string' } } })
+    const {
+      positionals: [path, ...more],
+      values,
+    } = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { json: { type: 'boolean' }, now: { type: 'string' } },
+    })
     if (!path || more.length > 0) throw new Error(`Name one commission file: ${USAGE}`)
     const now = parseMoment(values.now ?? momentText(wallClock()))
     if (!now.ok) throw new Error(`--now takes a date and hour such as 2026-12-01T09:00, not “${values.now}”.`)
     const file = readCommissionFile(await readFile(path, 'utf8'))
     if (!file.ok) throw new Error(`${path}: ${fileSentence(file.error)}`)
     const plan = derivePlan({ ...file.value, now: now.value, units: 'metric' })
-    output.write(values.json ? `${JSON.stringify(planSummary(plan), null, 2)}\n` : planText(file.value.commission.brief.name, plan, 'metric'))
+    output.write(
+      values.json
+        ? `${JSON.stringify(planSummary(plan), null, 2)}\n`
+        : planText(file.value.commission.brief.name, plan, 'metric'),
+    )
     return 0
   } catch (error) {
     problems.write(`${reasonOf(error)}\n`)

@@ -4,4 +4,7 @@ import { loadModule } from './core.mjs'
 import { root } from './setup.mjs'
 
 const { commissionFileJsonSchema } = await loadModule('core/format/commissionFile.ts')
-writeFileSync(`${root}/public/lamellon-commission-5.schema.json`, `${JSON.stringify(commissionFileJsonSchema(), null, 2)}\n`)
+writeFileSync(
+  `${root}/public/lamellon-commission-5.schema.json`,
+  `${JSON.stringify(commissionFileJsonSchema(), null, 2)}\n`,
+)

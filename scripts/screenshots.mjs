@@ -1,7 +1,16 @@
 // Takes the pictures of the main views from the demo data: npm run screenshots -- [folder] [view…]
 import { mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, freePort, root, startServer } from './setup.mjs'
+import {
+  checkNode,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  findChromium,
+  freePort,
+  root,
+  startServer,
+} from './setup.mjs'
 
 checkNode()
 ensureInstalled()
@@ -26,18 +35,49 @@ async function atTheBench(page) {
   await settled()
   await page.getByRole('button', { name: /^Soak/ }).click()
   await settled()
-  await page.evaluate(() => { document.querySelector('main').scrollTop = 0 })
+  await page.evaluate(() => {
+    document.querySelector('main').scrollTop = 0
+  })
 }
 const views = [
   ...['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'supply', 'deliver', 'learn'].map(leaf),
   { name: 'make', path: '/make', size: LAPTOP, then: atTheBench },
   { name: 'make-phone', path: '/make', size: PHONE, then: atTheBench },
-  { name: 'timetable', path: '/timetable', size: LAPTOP, then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor() },
-  { name: 'bouquet', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('decorations').getByRole('button', { name: /Quince/ }).click() },
-  { name: 'beginnings', path: '/beginnings', size: { width: 1280, height: 1180 }, then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor() },
-  { name: 'gallery', path: '/gallery', size: { width: 1280, height: 5180 }, then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor() },
+  {
+    name: 'timetable',
+    path: '/timetable',
+    size: LAPTOP,
+    then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor(),
+  },
+  {
+    name: 'bouquet',
+    path: '/arrange',
+    size: LAPTOP,
+    then: (page) =>
+      page
+        .getByTestId('decorations')
+        .getByRole('button', { name: /Quince/ })
+        .click(),
+  },
+  {
+    name: 'beginnings',
+    path: '/beginnings',
+    size: { width: 1280, height: 1180 },
+    then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor(),
+  },
+  {
+    name: 'gallery',
+    path: '/gallery',
+    size: { width: 1280, height: 5180 },
+    then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor(),
+  },
   { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
-  { name: 'shelf', path: '/shelf', size: LAPTOP, then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor() },
+  {
+    name: 'shelf',
+    path: '/shelf',
+    size: LAPTOP,
+    then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor(),
+  },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
   { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
 ]
@@ -46,7 +86,17 @@ const [given = 'docs/screenshots', ...wanted] = process.argv.slice(2)
 const folder = resolve(root, given)
 mkdirSync(folder, { recursive: true })
 const { server, address } = await startServer(await freePort(4311))
-const browser = await chromium.launch({ executablePath: findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] })
+const browser = await chromium.launch({
+  executablePath: findChromium(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+})
 try {
   for (const { name, path, size, then } of views.filter((view) => wanted.length === 0 || wanted.includes(view.name))) {
     const context = await browser.newContext({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' })

@@ -1,4 +1,5 @@
-// What every start-up script needs, in plain Node: checks the version, installs what is missing, remembers by hashes what is up to date.
+// What every start-up script needs, in plain Node: checks the version, installs what is missing, remembers by hashes
+// what is up to date.
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
@@ -33,7 +34,10 @@ function hashOf(paths) {
   const visit = (path) => {
     const full = join(root, path)
     if (!existsSync(full)) return
-    if (statSync(full).isDirectory()) readdirSync(full).sort().forEach((name) => visit(join(path, name)))
+    if (statSync(full).isDirectory())
+      readdirSync(full)
+        .sort()
+        .forEach((name) => visit(join(path, name)))
     else hash.update(path).update(readFileSync(full))
   }
   paths.forEach(visit)
@@ -59,29 +63,38 @@ export function ensureBuilt() {
   const hash = hashOf(['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'])
   if (isCurrent(stamp, hash) && existsSync(join(root, '.output/server/index.mjs'))) return
   console.log('Building (a minute, after changes)…')
-  run(process.execPath, [join(root, 'node_modules/nuxt/bin/nuxt.mjs'), 'build', '--logLevel', 'silent'], { env: { ...process.env, NODE_ENV: 'production' } })
+  run(process.execPath, [join(root, 'node_modules/nuxt/bin/nuxt.mjs'), 'build', '--logLevel', 'silent'], {
+    env: { ...process.env, NODE_ENV: 'production' },
+  })
   writeFileSync(stamp, hash)
 }
 
 /** A free port on this machine: the wanted one if it is free. */
 export async function freePort(wanted) {
-  const attempt = (port) => new Promise((resolve) => {
-    const probe = createServer()
-    probe.once('error', () => resolve(null))
-    probe.listen(port, '127.0.0.1', () => {
-      const { port: got } = probe.address()
-      probe.close(() => resolve(got))
+  const attempt = (port) =>
+    new Promise((resolve) => {
+      const probe = createServer()
+      probe.once('error', () => resolve(null))
+      probe.listen(port, '127.0.0.1', () => {
+        const { port: got } = probe.address()
+        probe.close(() => resolve(got))
+      })
     })
-  })
-  return await attempt(wanted) ?? attempt(0)
+  return (await attempt(wanted)) ?? attempt(0)
 }
 
 /** Starts the built application; resolves with its process once it answers. */
 export async function startServer(port) {
-  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], { env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'] })
+  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   const address = `http://127.0.0.1:${port}`
   for (let attempt = 0; attempt < 150 && server.exitCode === null; attempt += 1) {
-    const answers = await fetch(address).then((response) => response.ok, () => false)
+    const answers = await fetch(address).then(
+      (response) => response.ok,
+      () => false,
+    )
     if (answers) return { server, address }
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
@@ -91,7 +104,12 @@ export async function startServer(port) {
 
 /** Where Chromium is, or nothing. */
 export const findChromium = () =>
-  [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/Applications/Chromium.app/Contents/MacOS/Chromium'].find((path) => path && existsSync(path))
+  [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/Applications/Chromium.app/Contents/MacOS/Chromium',
+  ].find((path) => path && existsSync(path))
 
 /** Installs a package of the system's when it is missing and this user may. */
 function ensurePackage(name, isThere, otherwise) {
@@ -104,15 +122,31 @@ function ensurePackage(name, isThere, otherwise) {
   console.log(`Installing ${name} from the system's packages…`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   run('apt-get', ['update', '-qq'], { env })
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], { env, stdio: ['ignore', 'ignore', 'inherit'] })
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+    env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
 }
 
-export const ensureChromium = () => ensurePackage('chromium', findChromium, 'The end-to-end tests need Chromium. Install your system\'s chromium package, or set CHROMIUM_PATH.')
+export const ensureChromium = () =>
+  ensurePackage(
+    'chromium',
+    findChromium,
+    "The end-to-end tests need Chromium. Install your system's chromium package, or set CHROMIUM_PATH.",
+  )
 
 /** What prints are measured with: pages of a PDF as pixels. */
-export const ensurePageReader = () => ensurePackage('poppler-utils', () => spawnSync('pdftoppm', ['-v']).status === 0, 'The end-to-end tests measure printed pages with pdftoppm. Install your system\'s poppler-utils package.')
+export const ensurePageReader = () =>
+  ensurePackage(
+    'poppler-utils',
+    () => spawnSync('pdftoppm', ['-v']).status === 0,
+    "The end-to-end tests measure printed pages with pdftoppm. Install your system's poppler-utils package.",
+  )
 
-/** One module of ours with all it imports of ours, as plain JavaScript; made again only when the sources changed. It starts at once and runs at full speed. */
+/**
+ * One module of ours with all it imports of ours, as plain JavaScript; made again only when the sources changed. It
+ * starts at once and runs at full speed.
+ */
 export async function bundleOf(entry) {
   const folder = join(root, 'node_modules', '.cache', 'lamellon')
   const path = join(folder, `${basename(entry, '.ts')}.mjs`)
@@ -121,8 +155,17 @@ export async function bundleOf(entry) {
   if (isCurrent(stamp, hash) && existsSync(path)) return { path: pathToFileURL(path).href, isNew: false }
   const { build } = await import('vite')
   await build({
-    root, configFile: false, logLevel: 'error', resolve: { alias: { '#core': join(root, 'core') } },
-    build: { ssr: entry, outDir: folder, emptyOutDir: false, target: 'node20', rollupOptions: { output: { entryFileNames: `${basename(entry, '.ts')}.mjs` } } },
+    root,
+    configFile: false,
+    logLevel: 'error',
+    resolve: { alias: { '#core': join(root, 'core') } },
+    build: {
+      ssr: entry,
+      outDir: folder,
+      emptyOutDir: false,
+      target: 'node20',
+      rollupOptions: { output: { entryFileNames: `${basename(entry, '.ts')}.mjs` } },
+    },
   })
   writeFileSync(stamp, hash)
   return { path: pathToFileURL(path).href, isNew: true }

@@ -3,7 +3,17 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { bin, checkNode, ensureBuilt, ensureChromium, ensureInstalled, ensurePageReader, findChromium, npm, root } from './setup.mjs'
+import {
+  bin,
+  checkNode,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  ensurePageReader,
+  findChromium,
+  npm,
+  root,
+} from './setup.mjs'
 
 checkNode()
 ensureInstalled()
@@ -32,9 +42,17 @@ function readReport(name) {
 
 step('types', npm, ['run', '--silent', 'types'])
 step('lint', npm, ['run', '--silent', 'lint'])
-step('unit', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`])
+step('unit', bin('vitest'), [
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${join(reports, 'unit.json')}`,
+])
 ensureBuilt()
-step('end-to-end', bin('playwright'), ['test'], { CHROMIUM_PATH: findChromium(), PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'end-to-end.json') })
+step('end-to-end', bin('playwright'), ['test'], {
+  CHROMIUM_PATH: findChromium(),
+  PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'end-to-end.json'),
+})
 
 const unit = readReport('unit.json')
 const endToEnd = readReport('end-to-end.json')

@@ -6,13 +6,22 @@ test.use({ timezoneId: 'Europe/Paris' })
 test('a four-tier cake of mixed shapes in two options: compared, mended, its guides printed', async ({ page }) => {
   await startOwn(page, 'arrange')
   await fill(page, 'Commission', 'Autumn table')
-  for (const [side, size] of [['Wide', '400 mm'], ['Deep', '400 mm'], ['High', '450 mm']] as const) await fill(page, side, size)
+  for (const [side, size] of [
+    ['Wide', '400 mm'],
+    ['Deep', '400 mm'],
+    ['High', '450 mm'],
+  ] as const)
+    await fill(page, side, size)
   await turnTo(page, 'Tiers')
   await fill(page, 'Board across', '340 mm')
   const tier = (number: number) => page.getByTestId(`tier-${number}`)
   await fill(page, 'Across', '280 mm', tier(1))
   await fill(page, 'High', '100 mm', tier(1))
-  for (const [number, shape] of [[2, 'Scalloped'], [3, 'Polygon'], [4, 'Oval']] as const) {
+  for (const [number, shape] of [
+    [2, 'Scalloped'],
+    [3, 'Polygon'],
+    [4, 'Oval'],
+  ] as const) {
     await page.getByRole('button', { name: 'Add a tier on top' }).click()
     await tier(number).getByLabel('Shape').selectOption({ label: shape })
     await fill(page, 'High', '100 mm', tier(number))
@@ -48,7 +57,13 @@ test('a four-tier cake of mixed shapes in two options: compared, mended, its gui
 test('what is typed wrong is answered at its field, and nothing is lost', async ({ page }) => {
   await openLeaf(page, 'tiers')
   const bottom = page.getByTestId('tier-1')
-  for (const [typed, answer] of [['0', /Between 50 mm and 600 mm/], ['-20 mm', /Between 50 mm/], ['3 m', /Between 50 mm and 600 mm/], ['wide', /“wide” is not a number/], ['20 cm 3 °C', /not a number|unit/]] as const) {
+  for (const [typed, answer] of [
+    ['0', /Between 50 mm and 600 mm/],
+    ['-20 mm', /Between 50 mm/],
+    ['3 m', /Between 50 mm and 600 mm/],
+    ['wide', /“wide” is not a number/],
+    ['20 cm 3 °C', /not a number|unit/],
+  ] as const) {
     await fill(page, 'Across', typed, bottom)
     await expect(bottom.getByRole('alert')).toHaveText(answer)
     await bottom.getByLabel('Across').press('Escape')
@@ -67,7 +82,9 @@ test('what is typed wrong is answered at its field, and nothing is lost', async 
   await expect(event).toHaveValue('2026-12-05T18:30')
 })
 
-test('sensor and forecast: each fault is said, the last good value is kept, nonsense is never planned on', async ({ page }) => {
+test('sensor and forecast: each fault is said, the last good value is kept, nonsense is never planned on', async ({
+  page,
+}) => {
   test.slow()
   await openLeaf(page, 'stand-ins')
   await page.getByTestId('sensor-none').click()
@@ -81,7 +98,11 @@ test('sensor and forecast: each fault is said, the last good value is kept, nons
   const humidity = page.getByTestId('workroom-humidity').getByLabel('Humidity')
   await expect(humidity).not.toHaveValue('40 %')
   const good = await humidity.inputValue()
-  for (const [fault, says] of [['nonsense', /cannot be true/], ['unreadable', /cannot be read/], ['dropped', /line to the sensor is lost/]] as const) {
+  for (const [fault, says] of [
+    ['nonsense', /cannot be true/],
+    ['unreadable', /cannot be read/],
+    ['dropped', /line to the sensor is lost/],
+  ] as const) {
     await page.request.put('/api/stand-ins', { data: { sensor: fault, forecast: 'none' } })
     await expect(page.getByTestId('sensor-problem')).toHaveText(says)
     await expect(page.getByTestId('sensor')).toContainText('Last good reading')
@@ -99,12 +120,17 @@ test('sensor and forecast: each fault is said, the last good value is kept, nons
     await expect(page.getByTestId('forecast').getByRole('listitem')).toHaveCount(10)
   }
   await page.request.put('/api/stand-ins', { data: { sensor: 'none', forecast: 'none' } })
-  expect((await page.request.put('/api/stand-ins', { data: { sensor: 'melted', forecast: 'none' } })).status()).toBe(400)
+  expect((await page.request.put('/api/stand-ins', { data: { sensor: 'melted', forecast: 'none' } })).status()).toBe(
+    400,
+  )
 })
 
 test('the shelf: copied, archived, deleted and brought back', async ({ page }) => {
   await openLeaf(page, 'shelf')
-  const shelf = page.getByTestId('shelf').getByRole('listitem').filter({ has: page.getByRole('heading') })
+  const shelf = page
+    .getByTestId('shelf')
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading') })
   await expect(shelf).toHaveCount(1)
   await expect(shelf).toContainText('start by')
   await page.getByRole('button', { name: 'Copy Quillfinch Press' }).click()
@@ -137,14 +163,19 @@ test('the tape measures between two points, dimension lines come and go', async 
 
 test('pictures are shrunk, kept over a reload and carried in the file', async ({ page }) => {
   await openLeaf(page, 'brief')
-  await page.getByTestId('photo-input').setInputFiles([{ name: 'table.png', mimeType: 'image/png', buffer: await readFile('docs/screenshots/arrange.png') }, { name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('eggs') }])
+  await page.getByTestId('photo-input').setInputFiles([
+    { name: 'table.png', mimeType: 'image/png', buffer: await readFile('docs/screenshots/arrange.png') },
+    { name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('eggs') },
+  ])
   await expect(page.getByRole('img', { name: 'table.png' })).toBeVisible()
   await expect(page.getByRole('main').getByRole('alert')).toContainText('list.txt is not a picture')
   await saved(page)
   await page.reload()
   await expect(page.getByRole('img', { name: 'table.png' })).toBeVisible()
   const file = await downloaded(page, () => fromMenu(page, 'Save to a file'))
-  const [photo] = (JSON.parse(file.bytes.toString()) as { commission: { brief: { photos: { widthPx: number, dataUrl: string }[] } } }).commission.brief.photos
+  const [photo] = (
+    JSON.parse(file.bytes.toString()) as { commission: { brief: { photos: { widthPx: number; dataUrl: string }[] } } }
+  ).commission.brief.photos
   expect(photo!.widthPx).toBe(1100)
   expect(photo!.dataUrl).toMatch(/^data:image\/jpeg;base64,/)
 })

@@ -19,7 +19,8 @@ async function add(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }
 
-const openTab = (page: Page, name: RegExp): Promise<void> => page.getByTestId('decorations').getByRole('button', { name }).click()
+const openTab = (page: Page, name: RegExp): Promise<void> =>
+  page.getByTestId('decorations').getByRole('button', { name }).click()
 async function headingOf(page: Page): Promise<string> {
   await settled(page)
   return page.getByRole('main').locator('header').innerText()
@@ -40,77 +41,83 @@ async function plannedOutside(page: Page): Promise<string> {
   return (await run(process.execPath, ['scripts/plan.mjs', copy, '--now', '2026-11-24T09:00'])).stdout
 }
 
-test('sails, collar, lace, moths and globes are composed on an empty cake, nudged, pinned, shuffled and taken back; the command line counts the same', async ({ page }) => {
-  await startOwnArrangement(page)
-  await page.getByTestId('add-sweep').click()
-  await expect(page.getByRole('heading', { level: 1, name: 'A sweep of soaked sails' })).toBeVisible()
-  for (const name of ['Torn ruffle', 'Strip scroll', 'Butterfly', 'Folded globe']) await add(page, name)
-  await expect(page.getByTestId('decorations').getByRole('button', { pressed: true })).toContainText('Folded globe')
-  await expect(page.getByTestId('flat-pieces')).toContainText('circles')
-  await expect(page.getByTestId('tally-startBy')).toContainText(/\d\d:\d\d/)
+test(
+  'sails, collar, lace, moths and globes are composed on an empty cake, nudged, ' +
+    'pinned, shuffled and taken back; the command line counts the same',
+  async ({ page }) => {
+    await startOwnArrangement(page)
+    await page.getByTestId('add-sweep').click()
+    await expect(page.getByRole('heading', { level: 1, name: 'A sweep of soaked sails' })).toBeVisible()
+    for (const name of ['Torn ruffle', 'Strip scroll', 'Butterfly', 'Folded globe']) await add(page, name)
+    await expect(page.getByTestId('decorations').getByRole('button', { pressed: true })).toContainText('Folded globe')
+    await expect(page.getByTestId('flat-pieces')).toContainText('circles')
+    await expect(page.getByTestId('tally-startBy')).toContainText(/\d\d:\d\d/)
 
-  // A band pulled up takes more; undone it is as before.
-  await openTab(page, /Torn ruffle/)
-  const before = await headingOf(page)
-  const sheetsIn = (heading: string): number => Number(heading.match(/from (\d+) sheets/)![1])
-  await page.getByTestId('shuffle').click()
-  expect(await headingOf(page)).toBe(before)
-  const upper = page.getByTestId('handle-to')
-  await upper.focus()
-  for (let press = 0; press < 3; press += 1) await page.keyboard.press('Shift+ArrowUp')
-  await expect.poll(async () => sheetsIn(await headingOf(page))).toBeGreaterThan(sheetsIn(before))
-  await undo(page)
-  await undo(page)
-  await expect.poll(() => headingOf(page)).toBe(before)
+    // A band pulled up takes more; undone it is as before.
+    await openTab(page, /Torn ruffle/)
+    const before = await headingOf(page)
+    const sheetsIn = (heading: string): number => Number(heading.match(/from (\d+) sheets/)![1])
+    await page.getByTestId('shuffle').click()
+    expect(await headingOf(page)).toBe(before)
+    const upper = page.getByTestId('handle-to')
+    await upper.focus()
+    for (let press = 0; press < 3; press += 1) await page.keyboard.press('Shift+ArrowUp')
+    await expect.poll(async () => sheetsIn(await headingOf(page))).toBeGreaterThan(sheetsIn(before))
+    await undo(page)
+    await undo(page)
+    await expect.poll(() => headingOf(page)).toBe(before)
 
-  // One moth nudged stays pinned through a shuffle and through fewer moths; the others go elsewhere.
-  await openTab(page, /Butterfly/)
-  await page.getByTestId('pick-next').click()
-  await page.getByTestId('element-move').focus()
-  await page.keyboard.press('Shift+ArrowRight')
-  await page.keyboard.press('ArrowUp')
-  await expect(page.getByTestId('element-bar')).toContainText('pinned')
-  const places = async (): Promise<readonly (string | null)[]> => {
-    await settled(page)
-    return page.locator('[data-testid^="unrolled-"] polygon').evaluateAll((all) => all.map((each) => each.getAttribute('points')))
-  }
-  const [pinnedAt, ...others] = await places()
-  await page.getByTestId('shuffle').click()
-  await expect.poll(async () => (await places()).slice(1)).not.toEqual(others)
-  expect((await places())[0]).toBe(pinnedAt)
-  await undo(page)
-  await expect.poll(places).toEqual([pinnedAt, ...others])
+    // One moth nudged stays pinned through a shuffle and through fewer moths; the others go elsewhere.
+    await openTab(page, /Butterfly/)
+    await page.getByTestId('pick-next').click()
+    await page.getByTestId('element-move').focus()
+    await page.keyboard.press('Shift+ArrowRight')
+    await page.keyboard.press('ArrowUp')
+    await expect(page.getByTestId('element-bar')).toContainText('pinned')
+    const places = async (): Promise<readonly (string | null)[]> => {
+      await settled(page)
+      return page
+        .locator('[data-testid^="unrolled-"] polygon')
+        .evaluateAll((all) => all.map((each) => each.getAttribute('points')))
+    }
+    const [pinnedAt, ...others] = await places()
+    await page.getByTestId('shuffle').click()
+    await expect.poll(async () => (await places()).slice(1)).not.toEqual(others)
+    expect((await places())[0]).toBe(pinnedAt)
+    await undo(page)
+    await expect.poll(places).toEqual([pinnedAt, ...others])
 
-  // One out, one more, one larger: the counts follow, and one touch gives all back.
-  const moths = page.getByTestId('decorations').getByRole('button', { name: /Butterfly/ })
-  const count = await countOn(page, moths)
-  await page.getByTestId('element-out').click()
-  await expect(moths).toContainText(String(count - 1))
-  await page.getByTestId('element-add').click()
-  await page.getByTestId('element-add').click()
-  await expect(moths).toContainText(String(count + 1))
-  await page.getByTestId('element-larger').click()
-  await page.getByTestId('element-release').click()
-  await expect(moths).toContainText(String(count))
-  for (let step = 0; step < 5; step += 1) await undo(page)
+    // One out, one more, one larger: the counts follow, and one touch gives all back.
+    const moths = page.getByTestId('decorations').getByRole('button', { name: /Butterfly/ })
+    const count = await countOn(page, moths)
+    await page.getByTestId('element-out').click()
+    await expect(moths).toContainText(String(count - 1))
+    await page.getByTestId('element-add').click()
+    await page.getByTestId('element-add').click()
+    await expect(moths).toContainText(String(count + 1))
+    await page.getByTestId('element-larger').click()
+    await page.getByTestId('element-release').click()
+    await expect(moths).toContainText(String(count))
+    for (let step = 0; step < 5; step += 1) await undo(page)
 
-  // A sail is pinned by hand too.
-  await openTab(page, /Soaked sails/)
-  await page.getByTestId('pick-next').click()
-  await page.getByTestId('element-move').focus()
-  await page.keyboard.press('Shift+ArrowLeft')
-  await expect(page.getByTestId('element-bar')).toContainText(/1 of \d+, pinned/)
+    // A sail is pinned by hand too.
+    await openTab(page, /Soaked sails/)
+    await page.getByTestId('pick-next').click()
+    await page.getByTestId('element-move').focus()
+    await page.keyboard.press('Shift+ArrowLeft')
+    await expect(page.getByTestId('element-bar')).toContainText(/1 of \d+, pinned/)
 
-  const [sails, sheets] = [await figureOf(page, 'sails'), await figureOf(page, 'paper')]
-  expect(Number(sheets)).toBeGreaterThan(2)
-  await turnTo(page, 'Cut')
-  await expect(page.getByTestId('piece-table')).toContainText('scroll strip')
-  await turnTo(page, 'Deliver')
-  await expect(page.getByRole('main')).toContainText('picks that hold scrolls')
-  const printed = await plannedOutside(page)
-  expect(printed).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
-  expect(printed).toMatch(new RegExp(`^sails\\s+${sails}(\\s|$)`, 'm'))
-})
+    const [sails, sheets] = [await figureOf(page, 'sails'), await figureOf(page, 'paper')]
+    expect(Number(sheets)).toBeGreaterThan(2)
+    await turnTo(page, 'Cut')
+    await expect(page.getByTestId('piece-table')).toContainText('scroll strip')
+    await turnTo(page, 'Deliver')
+    await expect(page.getByRole('main')).toContainText('picks that hold scrolls')
+    const printed = await plannedOutside(page)
+    expect(printed).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
+    expect(printed).toMatch(new RegExp(`^sails\\s+${sails}(\\s|$)`, 'm'))
+  },
+)
 
 test('a paper that does not suit is refused with the reason, and the right one is a touch away', async ({ page }) => {
   await startOwnArrangement(page)
@@ -150,14 +157,21 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
 test('an outline is brought from a file, a bad one changes nothing', async ({ page }) => {
   await startOwnArrangement(page)
   await add(page, 'Silhouette')
-  const bring = (name: string, text: string): Promise<void> => page.getByTestId('outline-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
+  const bring = (name: string, text: string): Promise<void> =>
+    page.getByTestId('outline-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
   await bring('bad.svg', '<svg><script>alert(1)</script></svg>')
   await expect(page.getByRole('alert')).toContainText('What was here is kept')
   await expect(page.getByTestId('undo')).toHaveAccessibleName(/add a decoration/)
-  await bring('moon.svg', '<svg width="60mm" height="60mm" viewBox="0 0 60 60"><path d="M30 5a25 25 0 1 0 20 40a20 20 0 1 1 -20 -40Z"/></svg>')
+  await bring(
+    'moon.svg',
+    '<svg width="60mm" height="60mm" viewBox="0 0 60 60"><path d="M30 5a25 25 0 1 0 20 40a20 20 0 1 1 -20 -40Z"/></svg>',
+  )
   await expect(page.getByTestId('undo')).toHaveAccessibleName(/bring an outline/)
   await expect(page.getByTestId('outline-height')).toHaveCount(0)
-  await bring('star.svg', '<svg viewBox="0 0 10 10"><polygon points="5,0 6,4 10,4 7,6 8,10 5,7 2,10 3,6 0,4 4,4"/></svg>')
+  await bring(
+    'star.svg',
+    '<svg viewBox="0 0 10 10"><polygon points="5,0 6,4 10,4 7,6 8,10 5,7 2,10 3,6 0,4 4,4"/></svg>',
+  )
   await expect(page.getByTestId('outline-height')).toContainText('does not say how large')
 })
 
@@ -165,7 +179,11 @@ test('a beginning is laid on the user’s own tiers and taken back', async ({ pa
   await startOwnArrangement(page)
   await page.getByTestId('see-beginnings').click()
   await expect(page.getByTestId('beginnings').locator('li')).toHaveCount(11)
-  await page.getByTestId('beginnings').locator('li', { hasText: 'Collar and crown' }).getByRole('button', { name: 'Lay it on' }).click()
+  await page
+    .getByTestId('beginnings')
+    .locator('li', { hasText: 'Collar and crown' })
+    .getByRole('button', { name: 'Lay it on' })
+    .click()
   await expect(page.getByTestId('decorations')).toContainText('Torn ruffle')
   await undo(page)
   await expect(page.getByTestId('add-sweep')).toBeVisible()
@@ -190,7 +208,9 @@ test('an element touched on the stand opens its decoration and can be moved ther
   await expect.poll(async () => Math.round((await picked.boundingBox())!.x)).toBeLessThan(Math.round(box.x) - 10)
 })
 
-test('a bouquet says how many blooms a place takes; it is made fuller, pulled, shaped and counted alike outside', async ({ page }) => {
+test('a bouquet says how many blooms a place takes; it is made fuller, pulled, shaped and counted alike outside', async ({
+  page,
+}) => {
   await startOwnArrangement(page)
   await page.getByTestId('add-decoration').click()
   await page.getByTestId('add-bouquet').click()
@@ -216,7 +236,12 @@ test('a bouquet says how many blooms a place takes; it is made fuller, pulled, s
   const wide = await page.getByTestId('flat-pieces').innerText()
   await page.getByTestId('petal-shoulder').focus()
   await page.keyboard.press('Shift+ArrowRight')
-  await expect.poll(async () => { await settled(page); return page.getByTestId('flat-pieces').innerText() }).not.toBe(wide)
+  await expect
+    .poll(async () => {
+      await settled(page)
+      return page.getByTestId('flat-pieces').innerText()
+    })
+    .not.toBe(wide)
   await expect(page.getByTestId('assembly').getByRole('listitem')).toHaveCount(3)
 
   // Placed by itself it is no longer in the recipe; undo brings it back.

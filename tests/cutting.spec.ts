@@ -15,13 +15,26 @@ test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
   await expect(punched).toContainText(/\d+ strokes/)
   await page.getByTestId('way-collar').selectOption('template')
   await settled(page)
-  await expect(page.getByRole('region', { name: /template/ }).getByTestId('cut-sheet').first()).toBeVisible()
+  await expect(
+    page
+      .getByRole('region', { name: /template/ })
+      .getByTestId('cut-sheet')
+      .first(),
+  ).toBeVisible()
 
-  const pieces = Number(await page.getByTestId('tally-paper').innerText().then((text) => /(\d+) pieces/.exec(text)![1]))
+  const pieces = Number(
+    await page
+      .getByTestId('tally-paper')
+      .innerText()
+      .then((text) => /(\d+) pieces/.exec(text)![1]),
+  )
   const shown = await page.getByTestId('cut-sheet').locator('path').count()
   expect(shown).toBeGreaterThan(pieces / 3)
 
-  await page.getByRole('region', { name: /cutting machine/ }).getByText('Print or save these sheets').click()
+  await page
+    .getByRole('region', { name: /cutting machine/ })
+    .getByText('Print or save these sheets')
+    .click()
   const dxf = await downloaded(page, () => page.getByTestId('thinWafer-a4-machine-dxf').click())
   expect(dxf.name).toMatch(/^quillfinch-press-thinWafer-machine\.dxf$/i)
   const drawing = new DxfParser().parseSync(dxf.bytes.toString())!
@@ -34,19 +47,34 @@ test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
 
 test('a printed page measures what it says: 100 mm are 100 mm', async ({ page }) => {
   await openLeaf(page, 'cut')
-  await page.getByRole('region', { name: /cutting machine/ }).getByText('Print or save these sheets').click()
+  await page
+    .getByRole('region', { name: /cutting machine/ })
+    .getByText('Print or save these sheets')
+    .click()
   const pdf = await downloaded(page, () => page.getByTestId('thinWafer-a4-machine-pdf').click())
-  const ticks = printedPages(pdf.bytes).map(rulerTicksMm).find((marks) => marks.length > 0)
+  const ticks = printedPages(pdf.bytes)
+    .map(rulerTicksMm)
+    .find((marks) => marks.length > 0)
   expect(ticks).toHaveLength(11)
   ticks!.forEach((mm, at) => expect(Math.abs(mm - at * 10)).toBeLessThan(0.2))
 })
 
 test('own drawings are brought, cut beside the decorations, and a bad one changes nothing', async ({ page }) => {
   await openLeaf(page, 'cut')
-  const before = Number(await page.getByTestId('tally-paper').innerText().then((text) => /(\d+) pieces/.exec(text)![1]))
+  const before = Number(
+    await page
+      .getByTestId('tally-paper')
+      .innerText()
+      .then((text) => /(\d+) pieces/.exec(text)![1]),
+  )
   const own = page.getByTestId('own-pieces')
-  const bring = (name: string, content: string): Promise<void> => page.getByTestId('own-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(content) })
-  await bring('bunting.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><path d="M5 5h30v40l-15-10l-15 10z"/><path d="M60 20a15 15 0 1 0 .01 0zM60 28a7 7 0 1 1 -.01 0z"/></svg>')
+  const bring = (name: string, content: string): Promise<void> =>
+    page.getByTestId('own-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(content) })
+  await bring(
+    'bunting.svg',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><path d="M5 ' +
+      '5h30v40l-15-10l-15 10z"/><path d="M60 20a15 15 0 1 0 .01 0zM60 28a7 7 0 1 1 -.01 0z"/></svg>',
+  )
   await expect(own.getByTestId('own-piece')).toHaveCount(2)
   await fill(page, 'How many', '6', own.getByTestId('own-piece').first())
   await settled(page)
@@ -60,7 +88,9 @@ test('own drawings are brought, cut beside the decorations, and a bad one change
   await expect(page.getByTestId('tally-paper')).toContainText(`${before + 6} pieces`)
 })
 
-test('a rest that lies in the studio is measured by typed corners, or touched on a photograph, and used first', async ({ page }) => {
+test('a rest that lies in the studio is measured by typed corners, or touched on a photograph, and used first', async ({
+  page,
+}) => {
   await openLeaf(page, 'cut')
   await page.getByRole('button', { name: 'Measure a rest' }).click()
   const dialog = page.getByRole('dialog')
@@ -69,16 +99,30 @@ test('a rest that lies in the studio is measured by typed corners, or touched on
   await dialog.getByLabel(/Corners in order/).fill('0 0\n180 0\n180 120\n0 90')
   await dialog.getByRole('button', { name: 'Take into stock' }).click()
   await expect(page.getByRole('button', { name: 'rest, 180 mm × 120 mm, is used up' })).toBeVisible()
-  await expect(page.getByRole('region', { name: /template/ }).getByText(/^\s*rest: \d+ pieces/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('region', { name: /template/ }).getByText(/^\s*rest: \d+ pieces/)).toBeVisible({
+    timeout: 30_000,
+  })
 
   await page.getByRole('button', { name: 'Measure a rest' }).click()
-  await dialog.getByLabel('From a photograph').setInputFiles({ name: 'rest.png', mimeType: 'image/png', buffer: await page.screenshot() })
+  await dialog
+    .getByLabel('From a photograph')
+    .setInputFiles({ name: 'rest.png', mimeType: 'image/png', buffer: await page.screenshot() })
   const photograph = dialog.getByRole('button', { name: /Photograph/ })
   const { width, height } = (await photograph.boundingBox())!
-  for (const [x, y] of [[0.1, 0.1], [0.6, 0.1], [0.1, 0.3], [0.6, 0.3], [0.6, 0.8], [0.1, 0.8]]) await photograph.click({ position: { x: x! * width, y: y! * height } })
+  for (const [x, y] of [
+    [0.1, 0.1],
+    [0.6, 0.1],
+    [0.1, 0.3],
+    [0.6, 0.3],
+    [0.6, 0.8],
+    [0.1, 0.8],
+  ])
+    await photograph.click({ position: { x: x! * width, y: y! * height } })
   // Half of the picture's width is the ruler of 100 mm, and half of its height the other side.
-  const high = 100 * height / width
-  await expect(dialog.getByRole('figure')).toContainText(new RegExp(`100 mm × (${Math.floor(high)}|${Math.ceil(high)}) mm`))
+  const high = (100 * height) / width
+  await expect(dialog.getByRole('figure')).toContainText(
+    new RegExp(`100 mm × (${Math.floor(high)}|${Math.ceil(high)}) mm`),
+  )
   await dialog.getByRole('button', { name: 'Take into stock' }).click()
   await expect(page.getByRole('button', { name: /is used up/ })).toHaveCount(2)
 })
@@ -93,7 +137,9 @@ test('sheets are laid closer while they are looked at, and the tally follows', a
   await expect(page.getByRole('button', { name: 'Look for closer' }).first()).toBeVisible()
 })
 
-test('a piece is moved by keys, its sheet is locked by that, and a piece never goes where another lies', async ({ page }) => {
+test('a piece is moved by keys, its sheet is locked by that, and a piece never goes where another lies', async ({
+  page,
+}) => {
   await openLeaf(page, 'cut')
   const group = page.getByRole('region', { name: /cutting machine/ })
   // What is still searched would be laid anew under the hand.

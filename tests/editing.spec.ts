@@ -52,7 +52,11 @@ test('a wrong entry says what to do and changes nothing', async ({ page }) => {
 test('inches go in and come out', async ({ page }) => {
   await openLeaf(page, 'tiers')
   const bottom = page.getByRole('listitem').filter({ hasText: /^Bottom/ })
-  for (const [typed, shown] of [['8 in', '203 mm'], ['20.5 cm', '205 mm'], ['10 1/4"', '260 mm']] as const) {
+  for (const [typed, shown] of [
+    ['8 in', '203 mm'],
+    ['20.5 cm', '205 mm'],
+    ['10 1/4"', '260 mm'],
+  ] as const) {
     await bottom.getByLabel('Across').fill(typed)
     await bottom.getByLabel('Across').press('Enter')
     await expect(bottom.getByLabel('Across')).toHaveValue(shown)

@@ -7,7 +7,11 @@ import { downloaded, expect, fill, fromMenu, openLeaf, saved, startOwn, tally, t
 
 const run = promisify(execFile)
 
-test('from an empty studio to a start-by hour, files out, reload, and into a clean profile', async ({ page, browser, baseURL }) => {
+test('from an empty studio to a start-by hour, files out, reload, and into a clean profile', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await startOwn(page)
 
   await fill(page, 'Commission', 'Harbour Lights')
@@ -23,7 +27,10 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
 
   await turnTo(page, 'Tiers')
   await page.getByRole('button', { name: 'Add a tier on top' }).click()
-  const [top, bottom] = [page.getByRole('listitem').filter({ hasText: /^Top/ }), page.getByRole('listitem').filter({ hasText: /^Bottom/ })]
+  const [top, bottom] = [
+    page.getByRole('listitem').filter({ hasText: /^Top/ }),
+    page.getByRole('listitem').filter({ hasText: /^Bottom/ }),
+  ]
   await bottom.getByLabel('Across').fill('9 in')
   await bottom.getByLabel('Across').press('Enter')
   await expect(bottom.getByLabel('Across')).toHaveValue('229 mm')
@@ -76,8 +83,19 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await expect.poll(() => tally(other)).toEqual(figures)
   await clean.close()
 
-  const { stdout } = await run(process.execPath, ['scripts/plan.mjs', await named(file.path, file.name), '--now', '2026-11-24T09:00'])
-  for (const [name, label] of [['sails', 'sails'], ['discs', 'discs'], ['bath', 'bath'], ['handsOn', 'hands-on'], ['warnings', 'needs a look']] as const) {
+  const { stdout } = await run(process.execPath, [
+    'scripts/plan.mjs',
+    await named(file.path, file.name),
+    '--now',
+    '2026-11-24T09:00',
+  ])
+  for (const [name, label] of [
+    ['sails', 'sails'],
+    ['discs', 'discs'],
+    ['bath', 'bath'],
+    ['handsOn', 'hands-on'],
+    ['warnings', 'needs a look'],
+  ] as const) {
     expect(stdout).toMatch(new RegExp(`^${label}\\s+${figures[name].replace(/[.+]/g, '\\$&')}(\\s|$)`, 'm'))
   }
   const [day, clock] = figures.startBy.split(' ')
@@ -91,6 +109,12 @@ async function named(path: string, name: string): Promise<string> {
 }
 
 test('the command line refuses what is not a commission', async () => {
-  await expect(run(process.execPath, ['scripts/plan.mjs', 'package.json'])).rejects.toMatchObject({ code: 1, stderr: expect.stringContaining('not a Lamellon commission file') })
-  await expect(run(process.execPath, ['scripts/plan.mjs', 'nowhere.json'])).rejects.toMatchObject({ code: 1, stderr: expect.stringContaining('nowhere.json') })
+  await expect(run(process.execPath, ['scripts/plan.mjs', 'package.json'])).rejects.toMatchObject({
+    code: 1,
+    stderr: expect.stringContaining('not a Lamellon commission file'),
+  })
+  await expect(run(process.execPath, ['scripts/plan.mjs', 'nowhere.json'])).rejects.toMatchObject({
+    code: 1,
+    stderr: expect.stringContaining('nowhere.json'),
+  })
 })

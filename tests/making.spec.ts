@@ -1,5 +1,5 @@
 import { test as plain, expect, type Page } from '@playwright/test'
-import { downloaded, figureOf, openLeaf, settled, test, turnTo } from './studio'
+import { downloaded, figureOf, openLeaf, saved, settled, test, turnTo } from './studio'
 
 /** Hands that are slower than the plan begins with, all through. */
 const SLOWER = 1.4
@@ -10,7 +10,9 @@ const MINUTE_MS = 60_000
 class BenchClock {
   private at = Date.UTC(2026, 11, 2, 15, 45)
   constructor(private readonly page: Page) {}
-  async forward(minutes: number): Promise<void> { await this.to(this.at + minutes * MINUTE_MS) }
+  async forward(minutes: number): Promise<void> {
+    await this.to(this.at + minutes * MINUTE_MS)
+  }
   async to(moment: number): Promise<void> {
     this.at = Math.max(this.at, moment)
     await this.page.clock.setSystemTime(new Date(new Date(this.at).toISOString().slice(0, 19)))
@@ -18,14 +20,19 @@ class BenchClock {
 
   /** To the hour that the card in hand names, such as “Thu 17:10”. */
   async toCard(): Promise<void> {
-    const [, day, hour, minute] = (await this.page.getByTestId('step-now').innerText()).match(/(Wed|Thu|Fri|Sat) (\d\d):(\d\d)/) ?? []
+    const [, day, hour, minute] =
+      (await this.page.getByTestId('step-now').innerText()).match(/(Wed|Thu|Fri|Sat) (\d\d):(\d\d)/) ?? []
     if (day) await this.to(Date.UTC(2026, 11, DAYS[day]!, Number(hour), Number(minute)))
   }
 }
 
-const minutesIn = (text: string): number => { const [, hours = '0', minutes = '0'] = text.match(/(?:(\d+) h)? ?(?:(\d+)(?: min)?)? by hand/) ?? []; return Number(hours) * 60 + Number(minutes) }
+const minutesIn = (text: string): number => {
+  const [, hours = '0', minutes = '0'] = text.match(/(?:(\d+) h)? ?(?:(\d+)(?: min)?)? by hand/) ?? []
+  return Number(hours) * 60 + Number(minutes)
+}
 const current = (page: Page): Promise<string | null> => page.getByTestId('step-now').getAttribute('data-task')
-const timeOf = (page: Page, task: string): Promise<string> => page.getByTestId(`task-${task}`).locator('span').last().innerText()
+const timeOf = (page: Page, task: string): Promise<string> =>
+  page.getByTestId(`task-${task}`).locator('span').last().innerText()
 
 async function begin(page: Page): Promise<void> {
   await page.getByTestId('begin').click()
@@ -38,7 +45,9 @@ async function finish(page: Page, task: string | null): Promise<void> {
   await settled(page)
 }
 
-test('a whole job in simulated time: made, mended, late, delivered, reviewed; the next plan of the same cake is wiser', async ({ page }) => {
+test('a whole job in simulated time: made, mended, late, delivered, reviewed; the next plan of the same cake is wiser', async ({
+  page,
+}) => {
   test.setTimeout(420_000)
   const clock = new BenchClock(page)
   await openLeaf(page, 'make')
@@ -57,6 +66,7 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   await page.getByRole('button', { name: /^Soak/ }).click()
   await expect(page.getByTestId('timers').getByRole('timer')).toHaveText(/0:5\d|1:00/)
   await clock.forward(0.5)
+  await saved(page)
   await page.reload()
   await expect(page.getByTestId('timers')).toContainText('Soak')
   await expect(page.getByTestId('timers').getByRole('timer')).toHaveText(/0:[0-3]\d/)
@@ -64,7 +74,10 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   await expect(page.getByTestId('timers').getByRole('timer')).toHaveText(/over by|now/)
 
   // Two break: one more than there are spares of that size, so some are cut again.
-  const broken = page.getByTestId(/^count-sails/).last().getByTestId('broken')
+  const broken = page
+    .getByTestId(/^count-sails/)
+    .last()
+    .getByTestId('broken')
   await broken.click()
   await expect(page.getByTestId('shortages')).toBeHidden()
   await broken.click()
@@ -140,15 +153,27 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   // The same cake again: the plan goes by these hands and this room.
   await page.keyboard.press('h')
   await page.getByRole('button', { name: 'Copy Quillfinch Press' }).click()
-  await page.getByTestId('shelf').getByRole('button', { name: /^Quillfinch Press, copy/ }).or(page.getByTestId('shelf').getByRole('link', { name: /^Quillfinch Press, copy/ })).first().click()
+  await page
+    .getByTestId('shelf')
+    .getByRole('button', { name: /^Quillfinch Press, copy/ })
+    .or(page.getByTestId('shelf').getByRole('link', { name: /^Quillfinch Press, copy/ }))
+    .first()
+    .click()
   await turnTo(page, 'Make')
   await expect(page.getByTestId('standing')).toBeHidden()
   await settled(page)
-  const minutes = (text: string): number => { const [, hours = '0', rest = '0'] = text.match(/(?:(\d+) h)? ?(\d+)?/) ?? []; return Number(hours) * 60 + Number(rest) }
+  const minutes = (text: string): number => {
+    const [, hours = '0', rest = '0'] = text.match(/(?:(\d+) h)? ?(\d+)?/) ?? []
+    return Number(hours) * 60 + Number(rest)
+  }
   expect(minutes(await figureOf(page, 'handsOn'))).toBeGreaterThan(minutes(handsBefore) + 20)
   expect(await figureOf(page, 'sails')).toBe(sailsBefore)
   await turnTo(page, 'Dry')
-  await page.getByRole('main').getByRole('button', { name: /how it comes about/ }).first().click()
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /how it comes about/ })
+    .first()
+    .click()
   await expect(page.getByTestId('working-tree')).toContainText(/learned from \d+ of your trials/)
 })
 
@@ -171,7 +196,9 @@ test('a step is put down, left out with its reason, taken out of turn and opened
   expect(await timeOf(page, 'moths-cut')).toMatch(/\d\d:\d\d/)
 })
 
-test('trials replace starting values once there are enough, and one can be marked odd or forgotten', async ({ page }) => {
+test('trials replace starting values once there are enough, and one can be marked odd or forgotten', async ({
+  page,
+}) => {
   await openLeaf(page, 'learn')
   await expect(page.getByTestId('shrink mat')).toContainText('2 of 3 trials')
   const form = page.getByTestId('trial-form')
@@ -181,9 +208,15 @@ test('trials replace starting values once there are enough, and one can be marke
     await form.getByTestId('keep-trial').click()
   }
   await expect(page.getByTestId('shrink mat')).toContainText(/plans go by 4 trials/)
-  await page.getByTestId('ledger').getByRole('button', { name: /^Mark odd: Film on a mat, 200 mm to 180 mm/ }).click()
+  await page
+    .getByTestId('ledger')
+    .getByRole('button', { name: /^Mark odd: Film on a mat, 200 mm to 180 mm/ })
+    .click()
   await expect(page.getByTestId('shrink mat')).toContainText(/plans go by 3 trials/)
-  await page.getByTestId('ledger').getByRole('button', { name: /^Forget: Film on a mat, 200 mm to 182 mm/ }).click()
+  await page
+    .getByTestId('ledger')
+    .getByRole('button', { name: /^Forget: Film on a mat, 200 mm to 182 mm/ })
+    .click()
   await expect(page.getByTestId('shrink mat')).toContainText('2 of 3 trials')
   await form.getByLabel('After').fill('60 mm')
   await form.getByLabel('After').press('Enter')
@@ -204,9 +237,15 @@ test('shopping: ticked off, received into stock, off the list; stock out and in 
   const saved = await downloaded(page, () => page.getByTestId('stock-csv').click())
   const text = saved.bytes.toString()
   expect(text).toMatch(/^item,name,shelf,kind,onHand,pack,packPrice\n[\s\S]*sheet thinWafer a4/)
-  await page.getByTestId('stock-input').setInputFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer: Buffer.from(text.replace(/(sheet thinWafer a4.*,)25,25/, '$14,25')) })
+  await page.getByTestId('stock-input').setInputFiles({
+    name: 'stock.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text.replace(/(sheet thinWafer a4.*,)25,25/, '$14,25')),
+  })
   await expect(page.getByTestId('stock-sheet thinWafer a4').getByLabel('On hand')).toHaveValue('4')
-  await page.getByTestId('stock-input').setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('eggs;12') })
+  await page
+    .getByTestId('stock-input')
+    .setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('eggs;12') })
   await expect(page.getByTestId('stock').getByRole('alert')).toContainText('wrong.csv, line 1')
   await page.getByRole('tab', { name: 'To buy' }).click()
   await expect(wafer).toContainText('4 on hand')
@@ -222,9 +261,28 @@ plain.describe('with the network off', () => {
     await page.goto('/brief')
     await settled(page)
     await page.evaluate(() => navigator.serviceWorker.ready)
-    await expect(async () => { await page.reload(); expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true) }).toPass()
+    await expect(async () => {
+      await page.reload()
+      expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+    }).toPass()
     await context.setOffline(true)
-    for (const leaf of ['brief', 'tiers', 'arrange', 'cut', 'tint', 'dry', 'timetable', 'supply', 'make', 'deliver', 'learn', 'shelf', 'compare', 'gallery', 'beginnings']) {
+    for (const leaf of [
+      'brief',
+      'tiers',
+      'arrange',
+      'cut',
+      'tint',
+      'dry',
+      'timetable',
+      'supply',
+      'make',
+      'deliver',
+      'learn',
+      'shelf',
+      'compare',
+      'gallery',
+      'beginnings',
+    ]) {
       await page.goto(`/${leaf}`)
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
       await settled(page)
@@ -232,7 +290,7 @@ plain.describe('with the network off', () => {
     await page.goto('/make')
     await page.getByTestId('begin').click()
     await expect(page.getByTestId('done')).toBeVisible()
-    await page.waitForTimeout(500)
+    await saved(page)
     await page.reload()
     await expect(page.getByTestId('done')).toBeVisible()
     await page.goto('/deliver')

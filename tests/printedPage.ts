@@ -8,7 +8,11 @@ const DOTS_PER_INCH = 600
 const MM_PER_DOT = 25.4 / DOTS_PER_INCH
 const DARK = 128
 
-export type PrintedPage = { readonly width: number, readonly height: number, readonly isDark: (x: number, y: number) => boolean }
+export type PrintedPage = {
+  readonly width: number
+  readonly height: number
+  readonly isDark: (x: number, y: number) => boolean
+}
 
 /** Every page of a PDF in black and white, 600 dots to the inch. */
 export function printedPages(pdf: Buffer): readonly PrintedPage[] {
@@ -16,7 +20,10 @@ export function printedPages(pdf: Buffer): readonly PrintedPage[] {
   try {
     writeFileSync(join(folder, 'sheets.pdf'), pdf)
     execFileSync('pdftoppm', ['-r', String(DOTS_PER_INCH), '-gray', 'sheets.pdf', 'page'], { cwd: folder })
-    return readdirSync(folder).filter((name) => name.endsWith('.pgm')).sort().map((name) => pageOf(readFileSync(join(folder, name))))
+    return readdirSync(folder)
+      .filter((name) => name.endsWith('.pgm'))
+      .sort()
+      .map((name) => pageOf(readFileSync(join(folder, name))))
   } finally {
     rmSync(folder, { recursive: true, force: true })
   }
@@ -30,7 +37,7 @@ function pageOf(bytes: Buffer): PrintedPage {
   return { width, height, isDark: (x, y) => bytes[start + y * width + x]! < DARK }
 }
 
-type Run = { readonly y: number, readonly from: number, readonly to: number }
+type Run = { readonly y: number; readonly from: number; readonly to: number }
 
 /** Dark dots without a gap along every row. */
 function runsOf({ width, height, isDark }: PrintedPage): readonly Run[] {
@@ -51,7 +58,12 @@ function strokesAlong({ isDark }: PrintedPage, { y, from, to }: Run): readonly n
   const middles: number[] = []
   let began = -1
   for (let x = from; x <= to; x += 1) {
-    if (x < to && isDark(x, y)) { if (began < 0) began = x } else if (began >= 0) { middles.push((began + x - 1) / 2); began = -1 }
+    if (x < to && isDark(x, y)) {
+      if (began < 0) began = x
+    } else if (began >= 0) {
+      middles.push((began + x - 1) / 2)
+      began = -1
+    }
   }
   return middles
 }

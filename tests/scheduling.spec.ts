@@ -6,7 +6,9 @@ import { downloaded, expect, openLeaf, settled, test, turnTo } from './studio'
 const heading = (page: Page) => page.getByRole('main').getByRole('heading', { level: 1 })
 const work = (page: Page, task: string) => page.getByTestId('time-lanes').locator(`[data-task="${task}"]`).first()
 
-test('a damp spell in the forecast stops the plan, the leaf says so, a remedy is taken, and it goes', async ({ page }) => {
+test('a damp spell in the forecast stops the plan, the leaf says so, a remedy is taken, and it goes', async ({
+  page,
+}) => {
   await openLeaf(page, 'brief')
   await page.getByTestId('ask-forecast').click()
   await page.getByTestId('forecast').getByRole('button', { name: /damp/ }).first().click()
@@ -27,7 +29,9 @@ test('a damp spell in the forecast stops the plan, the leaf says so, a remedy is
   await expect(page.getByTestId('damp-day').first()).toBeAttached()
 })
 
-test('work is dragged and walked to another hour, stays there, is let go again; what does not go is said', async ({ page }) => {
+test('work is dragged and walked to another hour, stays there, is let go again; what does not go is said', async ({
+  page,
+}) => {
   await openLeaf(page, 'timetable')
   await settled(page)
   const before = await work(page, 'cut').getAttribute('aria-label')
@@ -56,22 +60,41 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
   await openLeaf(page, 'timetable')
   await settled(page)
   const file = await downloaded(page, () => page.getByTestId('save-calendar').click())
-  const events = new ICAL.Component(ICAL.parse(await readFile(file.path, 'utf8')) as string[]).getAllSubcomponents('vevent').map((each) => new ICAL.Event(each))
+  const events = new ICAL.Component(ICAL.parse(await readFile(file.path, 'utf8')) as string[])
+    .getAllSubcomponents('vevent')
+    .map((each) => new ICAL.Event(each))
   expect(events.length).toBeGreaterThan(20)
   const drape = events.find(({ uid }) => uid.startsWith('drape-1'))!
   const { year, month, day, hour, minute } = drape.startDate
   const two = (value: number): string => String(value).padStart(2, '0')
   const stamp = (minutes: number): string => `${year}${two(month)}${two(day)}T${two(hour)}${two(minutes)}00`
-  const busy = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//test//EN', 'BEGIN:VEVENT', 'UID:dentist', 'DTSTAMP:20260101T000000Z', `DTSTART:${stamp(minute)}`, `DURATION:PT1H`, 'SUMMARY:Dentist', 'END:VEVENT', 'END:VCALENDAR'].join('\r\n')
+  const busy = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//test//EN',
+    'BEGIN:VEVENT',
+    'UID:dentist',
+    'DTSTAMP:20260101T000000Z',
+    `DTSTART:${stamp(minute)}`,
+    `DURATION:PT1H`,
+    'SUMMARY:Dentist',
+    'END:VEVENT',
+    'END:VCALENDAR',
+  ].join('\r\n')
   const before = await work(page, 'drape-1').getAttribute('aria-label')
-  const bring = (): Promise<void> => page.getByTestId('busy-file').setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(busy) })
+  const bring = (): Promise<void> =>
+    page
+      .getByTestId('busy-file')
+      .setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(busy) })
   await bring()
   await bring()
   await settled(page)
   await expect(page.getByRole('button', { name: /Free again: Dentist/ })).toHaveCount(1)
   await expect(work(page, 'drape-1')).not.toHaveAttribute('aria-label', before!)
   await expect(page.getByTestId('busy')).toHaveCount(1)
-  await page.getByTestId('busy-file').setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from('nothing') })
+  await page
+    .getByTestId('busy-file')
+    .setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from('nothing') })
   await expect(page.getByRole('alert').filter({ hasText: 'no calendar' })).toContainText('What was here is kept')
   await page.getByRole('button', { name: /Free again: Dentist/ }).click()
   await settled(page)

@@ -10,7 +10,15 @@ for (const [theme, leaf] of ['light', 'dark'].flatMap((room) => PAGES.map((each)
     await openLeaf(page, leaf)
     await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
     const { violations } = await new AxeBuilder({ page }).analyze()
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).slice(0, 3).join(', ')}`)).toEqual([])
+    expect(
+      violations.map(
+        ({ id, nodes }) =>
+          `${id}: ${nodes
+            .map(({ target }) => target.join(' '))
+            .slice(0, 3)
+            .join(', ')}`,
+      ),
+    ).toEqual([])
   })
 }
 
@@ -29,7 +37,12 @@ test('every figure in the tally opens its working, down to what was typed or beg
     await figure.focus()
     await page.keyboard.press('Enter')
     await expect(page.getByTestId('working-sentence')).toHaveText(/\S+ = \S+/)
-    await expect(page.getByTestId('working-tree').getByText(/typed in|starting value|counted/).first()).toBeAttached()
+    await expect(
+      page
+        .getByTestId('working-tree')
+        .getByText(/typed in|starting value|counted/)
+        .first(),
+    ).toBeAttached()
     await page.keyboard.press('Escape')
     await expect(page.getByTestId('working-sentence')).toBeHidden()
   }
@@ -83,7 +96,7 @@ test('keys turn the leaves and ? lists them', async ({ page }) => {
 test('everything is allowed to come from here only', async ({ page, request }) => {
   const response = await request.get('/arrange')
   const policy = response.headers()['content-security-policy']
-  expect(policy).toContain('default-src \'self\'')
+  expect(policy).toContain("default-src 'self'")
   expect(policy).toMatch(/script-src 'self' 'sha256-/)
   expect(policy).not.toMatch(/script-src[^;]*'unsafe/)
   await openLeaf(page, 'dry')
@@ -102,12 +115,22 @@ test('a long list prints whole, over as many pages as it takes', async ({ page }
   await openLeaf(page, 'supply')
   await expect(page.getByTestId('shopping')).toBeVisible()
   await page.emulateMedia({ media: 'print' })
-  const { hidden, height } = await page.getByRole('main').evaluate((main) => ({ hidden: main.scrollHeight - main.clientHeight, height: document.documentElement.scrollHeight }))
+  const { hidden, height } = await page.getByRole('main').evaluate((main) => ({
+    hidden: main.scrollHeight - main.clientHeight,
+    height: document.documentElement.scrollHeight,
+  }))
   expect(hidden).toBeLessThanOrEqual(1)
   expect(height).toBeGreaterThan(900)
 })
 
-for (const [leaf, mark] of [['tint', 'dishes'], ['dry', 'at-75'], ['make', 'step-now'], ['supply', 'shopping'], ['deliver', 'paper-placing'], ['learn', 'trial-form']] as const) {
+for (const [leaf, mark] of [
+  ['tint', 'dishes'],
+  ['dry', 'at-75'],
+  ['make', 'step-now'],
+  ['supply', 'shopping'],
+  ['deliver', 'paper-placing'],
+  ['learn', 'trial-form'],
+] as const) {
   test(`${leaf} fits a phone at the bench`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 })
     await openLeaf(page, leaf)

@@ -6,7 +6,9 @@ const doses = (page: Page): Promise<string> => page.getByTestId('dishes').innerT
 /** The colour in the middle of something, as the screen has it. */
 async function middleColour(page: Page, of: Locator): Promise<string> {
   const { x, y, width, height } = (await of.boundingBox())!
-  const picture = await page.screenshot({ clip: { x: Math.round(x + width / 2), y: Math.round(y + height / 2), width: 1, height: 1 } })
+  const picture = await page.screenshot({
+    clip: { x: Math.round(x + width / 2), y: Math.round(y + height / 2), width: 1, height: 1 },
+  })
   return page.evaluate(async (base64) => {
     const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))
     const bitmap = await createImageBitmap(new Blob([bytes], { type: 'image/png' }))
@@ -18,7 +20,9 @@ async function middleColour(page: Page, of: Locator): Promise<string> {
   }, picture.toString('base64'))
 }
 
-test('a dipped strip changes the doses, an odd one does not, and a forgotten one is as if it had never been', async ({ page }) => {
+test('a dipped strip changes the doses, an odd one does not, and a forgotten one is as if it had never been', async ({
+  page,
+}) => {
   await openLeaf(page, 'tint')
   const before = await doses(page)
   const shelf = page.getByTestId('dye-shelf')
@@ -55,14 +59,17 @@ test('a strip is read from a photograph: first the bare one, then the dyed one',
     context.fillRect(100, 0, 100, 100)
     return canvas.toDataURL('image/png').split(',')[1]!
   })
-  await dialog.getByLabel('Take both from a photograph').setInputFiles({ name: 'strips.png', mimeType: 'image/png', buffer: Buffer.from(picture, 'base64') })
+  await dialog
+    .getByLabel('Take both from a photograph')
+    .setInputFiles({ name: 'strips.png', mimeType: 'image/png', buffer: Buffer.from(picture, 'base64') })
   const photograph = dialog.getByRole('button', { name: /Photograph/ })
   const { width, height } = (await photograph.boundingBox())!
   await photograph.click({ position: { x: width * 0.35, y: height / 2 } })
   await photograph.click({ position: { x: width * 0.65, y: height / 2 } })
   const near = async (label: string, hex: string): Promise<void> => {
     const value = await dialog.getByLabel(label, { exact: true }).inputValue()
-    for (const at of [1, 3, 5]) expect(Math.abs(parseInt(value.slice(at, at + 2), 16) - parseInt(hex.slice(at, at + 2), 16))).toBeLessThan(8)
+    for (const at of [1, 3, 5])
+      expect(Math.abs(parseInt(value.slice(at, at + 2), 16) - parseInt(hex.slice(at, at + 2), 16))).toBeLessThan(8)
   }
   await near('The bare strip', '#e8e4da')
   await near('The dyed strip', '#c86482')
@@ -110,9 +117,13 @@ test('labels of the dishes are printed, and a palette goes out and comes in agai
   expect(gpl.bytes.toString()).toContain('217  87  43\tpersimmon')
   await page.getByRole('button', { name: 'Remove persimmon' }).click()
   await expect(page.getByLabel('Colour of persimmon')).toHaveCount(0)
-  await page.getByTestId('palette-file').setInputFiles({ name: 'palette.gpl', mimeType: 'text/plain', buffer: gpl.bytes })
+  await page
+    .getByTestId('palette-file')
+    .setInputFiles({ name: 'palette.gpl', mimeType: 'text/plain', buffer: gpl.bytes })
   await expect(page.getByLabel('Colour of persimmon')).toHaveValue('#d9572b')
-  await page.getByTestId('palette-file').setInputFiles({ name: 'bad.css', mimeType: 'text/css', buffer: Buffer.from(':root { --a: red; }') })
+  await page
+    .getByTestId('palette-file')
+    .setInputFiles({ name: 'bad.css', mimeType: 'text/css', buffer: Buffer.from(':root { --a: red; }') })
   await expect(page.getByRole('alert').filter({ hasText: 'Line 1' })).toContainText('What was here is kept')
 })
 

@@ -10,29 +10,61 @@ const studio = useStudio()
 const route = useRoute()
 const list = ref<HTMLElement | null>(null)
 
-const edges: Readonly<Record<LeafState, string>> = { empty: 'bg-line', ready: 'bg-go', look: 'bg-look', stop: 'bg-stop' }
-const words: Readonly<Record<LeafState, string>> = { empty: 'empty', ready: 'ready', look: 'needs a look', stop: 'something stops the plan' }
+const edges: Readonly<Record<LeafState, string>> = {
+  empty: 'bg-line',
+  ready: 'bg-go',
+  look: 'bg-look',
+  stop: 'bg-stop',
+}
+const words: Readonly<Record<LeafState, string>> = {
+  empty: 'empty',
+  ready: 'ready',
+  look: 'needs a look',
+  stop: 'something stops the plan',
+}
 const stateOf = (leaf: (typeof LEAF_TABS)[number]['leaf']): LeafState => studio.plan?.leafStates[leaf] ?? 'empty'
 const isOpen = (leaf: string): boolean => route.path === `/${leaf}`
 
-watch(() => route.path, async () => {
-  await nextTick()
-  list.value?.querySelector('[aria-current="page"]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
-}, { immediate: true })
+watch(
+  () => route.path,
+  async () => {
+    await nextTick()
+    list.value?.querySelector('[aria-current="page"]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
   <nav aria-label="Leaves" class="min-w-0">
     <ul ref="list" class="flex items-end overflow-x-auto pt-2 pr-3 pl-1 [scrollbar-width:none]">
-      <li v-for="{ leaf, name } in LEAF_TABS" :key="leaf" class="-ml-1 min-w-max flex-1 first:ml-0" :class="isOpen(leaf) ? 'z-10' : ''">
+      <li
+        v-for="{ leaf, name } in LEAF_TABS"
+        :key="leaf"
+        class="-ml-1 min-w-max flex-1 first:ml-0"
+        :class="isOpen(leaf) ? 'z-10' : ''"
+      >
         <NuxtLink
           :to="`/${leaf}`"
-          class="relative block rounded-t-xl px-2 pb-2.5 text-center whitespace-nowrap transition-[padding,background] duration-150 focus-visible:-outline-offset-3"
-          :class="isOpen(leaf) ? 'bg-paper pt-4 text-[1rem] font-semibold' : 'bg-paper/55 pt-2.5 text-[0.9rem] text-ink-soft hover:bg-paper/90 hover:text-ink'"
-          :style="{ boxShadow: isOpen(leaf) ? '0 -6px 18px -8px rgb(70 40 30 / 0.22)' : 'inset -8px -8px 14px -12px rgb(70 40 30 / 0.22)' }"
+          class="relative block rounded-t-xl px-2 pb-2.5 text-center whitespace-nowrap"
+          :class="[
+            'transition-[padding,background] duration-150 focus-visible:-outline-offset-3',
+            isOpen(leaf)
+              ? 'bg-paper pt-4 text-[1rem] font-semibold'
+              : 'bg-paper/55 pt-2.5 text-[0.9rem] text-ink-soft hover:bg-paper/90 hover:text-ink',
+          ]"
+          :style="{
+            boxShadow: isOpen(leaf)
+              ? '0 -6px 18px -8px rgb(70 40 30 / 0.22)'
+              : 'inset -8px -8px 14px -12px rgb(70 40 30 / 0.22)',
+          }"
           :aria-current="isOpen(leaf) ? 'page' : undefined"
         >
-          <span class="absolute inset-x-3 top-1 h-[3px] rounded-full" :class="edges[stateOf(leaf)]" aria-hidden="true" />
+          <span
+            class="absolute inset-x-3 top-1 h-[3px] rounded-full"
+            :class="edges[stateOf(leaf)]"
+            aria-hidden="true"
+          />
           {{ name }}<span class="sr-only">, {{ words[stateOf(leaf)] }}</span>
         </NuxtLink>
       </li>

@@ -20,11 +20,13 @@ const when = computed(() => {
   if (!event?.ok) return ''
   const left = event.value - studio.now
   const days = Math.round(left / 1440)
-  const soon = left < 0 ? 'past' : left < 1440 ? `in ${printDuration(left)}` : days === 1 ? 'in 1 day' : `in ${days} days`
+  const soon =
+    left < 0 ? 'past' : left < 1440 ? `in ${printDuration(left)}` : days === 1 ? 'in 1 day' : `in ${days} days`
   return `${dateClockText(event.value)}, ${soon}`
 })
 
-const item = (active: boolean): string => `flex w-full items-center justify-between gap-4 rounded-lg px-3 py-2 text-left ${active ? 'bg-go-soft' : ''}`
+const item = (active: boolean): string =>
+  `flex w-full items-center justify-between gap-4 rounded-lg px-3 py-2 text-left ${active ? 'bg-go-soft' : ''}`
 </script>
 
 <template>
@@ -32,43 +34,109 @@ const item = (active: boolean): string => `flex w-full items-center justify-betw
     <div class="min-w-0">
       <Menu as="div" class="relative">
         <MenuButton class="flex max-w-full items-center gap-1.5 text-left" data-testid="studio-menu">
-          <span class="font-display truncate text-[1.5rem] leading-tight font-semibold">{{ studio.commission?.brief.name ?? 'Lamellon' }}</span>
-          <ChevronDown class="size-5 shrink-0 text-ink-soft" aria-hidden="true" /><span class="sr-only">, studio menu</span>
+          <span class="font-display truncate text-[1.5rem] leading-tight font-semibold">{{
+            studio.commission?.brief.name ?? 'Lamellon'
+          }}</span>
+          <ChevronDown class="size-5 shrink-0 text-ink-soft" aria-hidden="true" /><span class="sr-only"
+            >, studio menu</span
+          >
         </MenuButton>
         <MenuItems class="sheet absolute left-0 z-30 mt-2 w-72 rounded-2xl p-2">
-          <MenuItem v-for="each in studio.listed.filter(({ archived }) => !archived).slice(0, 6)" :key="each.id" v-slot="{ active }">
+          <MenuItem
+            v-for="each in studio.listed.filter(({ archived }) => !archived).slice(0, 6)"
+            :key="each.id"
+            v-slot="{ active }"
+          >
             <button type="button" :class="item(active)" @click="studio.open(each.id)">
-              <span class="truncate" :class="each.id === studio.commission?.id ? 'font-semibold' : ''">{{ each.name }}</span>
+              <span class="truncate" :class="each.id === studio.commission?.id ? 'font-semibold' : ''">{{
+                each.name
+              }}</span>
               <span class="shrink-0 text-[0.8rem] text-ink-soft">{{ each.eventAt.slice(0, 10) }}</span>
             </button>
           </MenuItem>
           <div class="my-1 border-t border-line" />
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="router.push('/shelf')">The shelf, all commissions<span class="text-ink-soft">h</span></button></MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="studio.startNew()">New commission</button></MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="files.choose()">Open a file…</button></MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="files.saveCommission()">Save to a file</button></MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="studio.openDemo()">Open the demo</button></MenuItem>
-          <MenuItem v-if="studio.commission" v-slot="{ active }"><button type="button" :class="item(active)" @click="files.askRemove()">Remove this commission…</button></MenuItem>
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="router.push('/shelf')">
+              The shelf, all commissions<span class="text-ink-soft">h</span>
+            </button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="studio.startNew()">New commission</button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="files.choose()">Open a file…</button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="files.saveCommission()">
+              Save to a file
+            </button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="studio.openDemo()">Open the demo</button></MenuItem
+          >
+          <MenuItem v-if="studio.commission" v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="files.askRemove()">
+              Remove this commission…
+            </button></MenuItem
+          >
           <div class="my-1 border-t border-line" />
           <MenuItem v-slot="{ active }">
-            <button type="button" :class="item(active)" @click="preferences.units = preferences.units === 'metric' ? 'imperial' : 'metric'">
-              Units<span class="text-ink-soft">{{ preferences.units === 'metric' ? 'mm, °C, ml' : 'in, °F, fl oz' }}</span>
+            <button
+              type="button"
+              :class="item(active)"
+              @click="preferences.units = preferences.units === 'metric' ? 'imperial' : 'metric'"
+            >
+              Units<span class="text-ink-soft">{{
+                preferences.units === 'metric' ? 'mm, °C, ml' : 'in, °F, fl oz'
+              }}</span>
             </button>
           </MenuItem>
           <MenuItem v-slot="{ active }">
-            <button type="button" :class="item(active)" @click="preferences.theme = preferences.theme === 'light' ? 'dark' : 'light'">
+            <button
+              type="button"
+              :class="item(active)"
+              @click="preferences.theme = preferences.theme === 'light' ? 'dark' : 'light'"
+            >
               Room<span class="text-ink-soft">{{ preferences.theme === 'light' ? 'daylight' : 'dark' }}</span>
             </button>
           </MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="router.push('/stand-ins')">Sensor and forecast stand-ins</button></MenuItem>
-          <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="emit('keys')">Keys<span class="text-ink-soft">?</span></button></MenuItem>
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="router.push('/stand-ins')">
+              Sensor and forecast stand-ins
+            </button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="emit('keys')">
+              Keys<span class="text-ink-soft">?</span>
+            </button></MenuItem
+          >
         </MenuItems>
       </Menu>
       <p class="truncate text-[0.9rem] text-ink-soft">{{ when }}</p>
     </div>
     <div class="no-print flex shrink-0 gap-1">
-      <button type="button" class="button min-h-9 px-2.5" :disabled="!studio.canUndo" :class="studio.canUndo ? '' : 'opacity-40'" :aria-label="studio.canUndo ? `Undo: ${studio.undoLabel}` : 'Nothing to undo'" data-testid="undo" @click="studio.undo()"><Undo2 class="size-4.5" aria-hidden="true" /></button>
-      <button type="button" class="button min-h-9 px-2.5" :disabled="!studio.canRedo" :class="studio.canRedo ? '' : 'opacity-40'" :aria-label="studio.canRedo ? `Redo: ${studio.redoLabel}` : 'Nothing to redo'" data-testid="redo" @click="studio.redo()"><Redo2 class="size-4.5" aria-hidden="true" /></button>
+      <button
+        type="button"
+        class="button min-h-9 px-2.5"
+        :disabled="!studio.canUndo"
+        :class="studio.canUndo ? '' : 'opacity-40'"
+        :aria-label="studio.canUndo ? `Undo: ${studio.undoLabel}` : 'Nothing to undo'"
+        data-testid="undo"
+        @click="studio.undo()"
+      >
+        <Undo2 class="size-4.5" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="button min-h-9 px-2.5"
+        :disabled="!studio.canRedo"
+        :class="studio.canRedo ? '' : 'opacity-40'"
+        :aria-label="studio.canRedo ? `Redo: ${studio.redoLabel}` : 'Nothing to redo'"
+        data-testid="redo"
+        @click="studio.redo()"
+      >
+        <Redo2 class="size-4.5" aria-hidden="true" />
+      </button>
     </div>
   </header>
 </template>

@@ -1,7 +1,7 @@
 import type { Leaf } from '#core/care'
 
 /** The leaves as the tabs show them, in the order of the work; `key` is the key that turns to it. */
-export const LEAF_TABS: readonly { readonly leaf: Leaf, readonly name: string, readonly key: string }[] = [
+export const LEAF_TABS: readonly { readonly leaf: Leaf; readonly name: string; readonly key: string }[] = [
   { leaf: 'brief', name: 'Brief', key: '1' },
   { leaf: 'tiers', name: 'Tiers', key: '2' },
   { leaf: 'arrange', name: 'Arrange', key: '3' },

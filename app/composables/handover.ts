@@ -16,7 +16,11 @@ export function useHandover() {
   const shopping = computed(() => shoppingList(needs.value, (item) => stockOf(workshop.value, item), studio.reserved))
   const quote = computed(() => quoteOf(plan.value, shopping.value, workshop.value.prices, workshop.value.pricing))
   return {
-    placings, packing, needs, shopping, quote,
+    placings,
+    packing,
+    needs,
+    shopping,
+    quote,
     pack: computed(() => handoverPack(about.value, placings.value, packing.value, commission.value.bench)),
     shoppingSheet: computed(() => shoppingPaper(about.value, shopping.value)),
     quoteSheet: computed(() => quotePaper(about.value, quote.value)),

@@ -8,7 +8,8 @@ export function usePlanned() {
   const studio = useStudio()
   const option = computed<Option>(() => chosenOption(studio.commission!))
   /** Changes the option that is chosen. */
-  const editOption = (label: string, change: (option: Option) => void, merge = ''): void => studio.edit(label, ({ commission }) => change(chosenOption(commission)), merge)
+  const editOption = (label: string, change: (option: Option) => void, merge = ''): void =>
+    studio.edit(label, ({ commission }) => change(chosenOption(commission)), merge)
   return {
     studio,
     commission: computed<Commission>(() => studio.commission!),
@@ -19,9 +20,16 @@ export function usePlanned() {
     decoration: computed<SailSweep | null>(() => option.value.decorations[0] ?? null),
     cautionsOn: (leaf: string) => computed(() => studio.plan!.cautions.filter((caution) => caution.leaf === leaf)),
     editOption,
-    editCake: (label: string, change: (cake: Cake) => void, merge = ''): void => editOption(label, ({ cake }) => change(cake), merge),
+    editCake: (label: string, change: (cake: Cake) => void, merge = ''): void =>
+      editOption(label, ({ cake }) => change(cake), merge),
     /** Changes the decoration, when there is one. */
     editDecoration: (label: string, change: (decoration: SailSweep) => void, merge = ''): void =>
-      editOption(label, ({ decorations }) => { if (decorations[0]) change(decorations[0]) }, merge),
+      editOption(
+        label,
+        ({ decorations }) => {
+          if (decorations[0]) change(decorations[0])
+        },
+        merge,
+      ),
   }
 }

@@ -8,9 +8,17 @@ import { useStudio } from '~/stores/studio'
 
 const TURN_DEG = 15
 
-const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.isContentEditable || (target instanceof HTMLInputElement && target.type !== 'range') || target instanceof HTMLSelectElement || target instanceof HTMLTextAreaElement)
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    (target instanceof HTMLInputElement && target.type !== 'range') ||
+    target instanceof HTMLSelectElement ||
+    target instanceof HTMLTextAreaElement)
 
-/** The keys that work everywhere. While somebody types in a field only those with Ctrl or Cmd do, and undo is left to the field. */
+/**
+ * The keys that work everywhere. While somebody types in a field only those with Ctrl or Cmd do, and undo is left to
+ * the field.
+ */
 export function useStudioKeys(showKeys: () => void): void {
   const router = useRouter()
   const studio = useStudio()
@@ -19,7 +27,7 @@ export function useStudioKeys(showKeys: () => void): void {
   const { dimensionsShown, toggleTape } = useStandTools()
 
   const withCommand: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
-    z: (event) => event.shiftKey ? studio.redo() : studio.undo(),
+    z: (event) => (event.shiftKey ? studio.redo() : studio.undo()),
     y: () => studio.redo(),
     s: () => void files.saveCommission(),
     o: () => files.choose(),
@@ -28,7 +36,9 @@ export function useStudioKeys(showKeys: () => void): void {
     '[': () => turnBy(-TURN_DEG),
     ']': () => turnBy(TURN_DEG),
     '?': showKeys,
-    'd': () => { dimensionsShown.value = !dimensionsShown.value },
+    'd': () => {
+      dimensionsShown.value = !dimensionsShown.value
+    },
     't': toggleTape,
     'c': () => void router.push('/compare'),
     'h': () => void router.push('/shelf'),

@@ -3,24 +3,42 @@ import type { Patch } from 'immer'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 import type { Commission, Workshop } from '#core/plan'
 
-/** A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are taken back. */
-export type KeptCommission = { id: string, revision: number, savedAt: number, undone: number, archived: 0 | 1, commission: Commission }
+/**
+ * A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are
+ * taken back.
+ */
+export type KeptCommission = {
+  id: string
+  revision: number
+  savedAt: number
+  undone: number
+  archived: 0 | 1
+  commission: Commission
+}
 
 /** A commission that was deleted, with its history, until the next one is. */
-export type RemovedCommission = { id: string, kept: KeptCommission, edits: KeptEdit[] }
+export type RemovedCommission = { id: string; kept: KeptCommission; edits: KeptEdit[] }
 
-export type KeptWorkshop = { id: 'workshop', revision: number, workshop: Workshop }
+export type KeptWorkshop = { id: 'workshop'; revision: number; workshop: Workshop }
 
 /** One edit, as what to do and how to take it back. */
-export type KeptEdit = { id?: number, commissionId: string, label: string, patches: Patch[], inverse: Patch[] }
+export type KeptEdit = { id?: number; commissionId: string; label: string; patches: Patch[]; inverse: Patch[] }
 
 async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
   for (const name of ['commissions', 'workshop', 'edits', 'removed']) {
-    await transaction.table(name).toCollection().modify((kept: Record<string, unknown>) => { Object.assign(kept, change(kept)) })
+    await transaction
+      .table(name)
+      .toCollection()
+      .modify((kept: Record<string, unknown>) => {
+        Object.assign(kept, change(kept))
+      })
   }
 }
 
-/** The studio's data in this browser. Versions are only ever added, so that every studio can be opened by every later Lamellon. */
+/**
+ * The studio's data in this browser. Versions are only ever added, so that every studio can be opened by every later
+ * Lamellon.
+ */
 export class StudioDatabase extends Dexie {
   commissions!: EntityTable<KeptCommission, 'id'>
   workshop!: EntityTable<KeptWorkshop, 'id'>
@@ -31,14 +49,32 @@ export class StudioDatabase extends Dexie {
     super(name)
     this.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
     // Edits of version 1 speak of a commission that is built otherwise; they cannot be taken back any more.
-    this.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' }).upgrade(async (transaction) => {
-      await transaction.table('commissions').toCollection().modify((kept: { commission: unknown, undone: number }) => { Object.assign(kept, { commission: commissionFrom1(kept.commission), undone: 0, archived: 0 }) })
-      await transaction.table('workshop').toCollection().modify((kept: { workshop: unknown }) => { kept.workshop = workshopFrom1(kept.workshop) })
-      await transaction.table('edits').clear()
-    })
+    this.version(2)
+      .stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+      .upgrade(async (transaction) => {
+        await transaction
+          .table('commissions')
+          .toCollection()
+          .modify((kept: { commission: unknown; undone: number }) => {
+            Object.assign(kept, { commission: commissionFrom1(kept.commission), undone: 0, archived: 0 })
+          })
+        await transaction
+          .table('workshop')
+          .toCollection()
+          .modify((kept: { workshop: unknown }) => {
+            kept.workshop = workshopFrom1(kept.workshop)
+          })
+        await transaction.table('edits').clear()
+      })
     // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
-    this.version(3).stores({}).upgrade((transaction) => bringUp(transaction, from2))
-    this.version(4).stores({}).upgrade((transaction) => bringUp(transaction, from3))
-    this.version(5).stores({}).upgrade((transaction) => bringUp(transaction, from4))
+    this.version(3)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from2))
+    this.version(4)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from3))
+    this.version(5)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from4))
   }
 }

@@ -5,7 +5,17 @@ import { demoCommission, demoWorkshop } from '#core/demo'
 import { freshBench } from '#core/ledger'
 import { commissionSchema } from '#core/plan'
 import { StudioDatabase } from './database'
-import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Save } from './keeping'
+import {
+  addCommission,
+  archiveCommission,
+  forgetEdits,
+  listCommissions,
+  openCommission,
+  removeCommission,
+  restoreCommission,
+  saveEdit,
+  type Save,
+} from './keeping'
 
 const commission = demoCommission(0)
 const workshop = demoWorkshop()
@@ -13,26 +23,49 @@ let database: StudioDatabase
 let count = 0
 
 beforeEach(async () => {
-  database = new StudioDatabase(`test-${count += 1}`)
+  database = new StudioDatabase(`test-${(count += 1)}`)
   await addCommission(database, commission, 1)
 })
 
-const [next, patches, inverse] = produceWithPatches({ commission, workshop }, (draft) => { draft.commission.brief.driveMin = 75 })
-const save = (change: Partial<Save> = {}): Save => ({ ...next, revision: 1, workshopRevision: 0, edit: { commissionId: commission.id, label: 'drive', patches, inverse }, undone: 0, now: 2, ...change })
+const [next, patches, inverse] = produceWithPatches({ commission, workshop }, (draft) => {
+  draft.commission.brief.driveMin = 75
+})
+const save = (change: Partial<Save> = {}): Save => ({
+  ...next,
+  revision: 1,
+  workshopRevision: 0,
+  edit: { commissionId: commission.id, label: 'drive', patches, inverse },
+  undone: 0,
+  now: 2,
+  ...change,
+})
 
 describe('keeping a commission', () => {
-  it('opens what was added, with the starting workshop and no history', async () => expect(await openCommission(database, commission.id, workshop)).toEqual({ commission, workshop, revision: 1, workshopRevision: 0, edits: [], undone: 0 }))
-  it('knows nothing of an id it never saw', async () => expect(await openCommission(database, 'nobody', workshop)).toBeNull())
+  it('opens what was added, with the starting workshop and no history', async () =>
+    expect(await openCommission(database, commission.id, workshop)).toEqual({
+      commission,
+      workshop,
+      revision: 1,
+      workshopRevision: 0,
+      edits: [],
+      undone: 0,
+    }))
+  it('knows nothing of an id it never saw', async () =>
+    expect(await openCommission(database, 'nobody', workshop)).toBeNull())
   it('keeps an edit with how to take it back', async () => {
     expect(await saveEdit(database, save())).toMatchObject({ edit: { label: 'drive' } })
     const opened = (await openCommission(database, commission.id, workshop))!
     expect(opened.commission.brief.driveMin).toBe(75)
     expect(opened.revision).toBe(2)
-    expect(applyPatches({ commission: opened.commission, workshop: opened.workshop }, opened.edits[0]!.inverse).commission).toEqual(commission)
+    expect(
+      applyPatches({ commission: opened.commission, workshop: opened.workshop }, opened.edits[0]!.inverse).commission,
+    ).toEqual(commission)
   })
   it('keeps nothing of an edit when another tab saved first', async () => {
     await saveEdit(database, save())
-    const late = produceWithPatches({ commission, workshop }, (draft) => { draft.commission.brief.driveMin = 5 })[0]
+    const late = produceWithPatches({ commission, workshop }, (draft) => {
+      draft.commission.brief.driveMin = 5
+    })[0]
     expect(await saveEdit(database, save(late))).toEqual({ code: 'changed-elsewhere' })
     const opened = (await openCommission(database, commission.id, workshop))!
     expect([opened.commission.brief.driveMin, opened.edits.length, opened.revision]).toEqual([75, 1, 2])
@@ -83,15 +116,31 @@ describe('a studio of the second version', () => {
     expect(cutting.plies).toBeGreaterThan(0)
     const { tools, remnants, ...olderWorkshop } = workshop
     expect([tools.marginMm, remnants.length]).toEqual([5, 0])
-    const older = { ...commission, options: commission.options.map(({ keptSheets, paperwork, ...option }) => ({ ...option, paperwork: paperwork.slice(keptSheets.length, 1).map(() => decoration) })) }
-    await second.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    const older = {
+      ...commission,
+      options: commission.options.map(({ keptSheets, paperwork, ...option }) => ({
+        ...option,
+        paperwork: paperwork.slice(keptSheets.length, 1).map(() => decoration),
+      })),
+    }
+    await second
+      .table('commissions')
+      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
     await second.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
-    await second.table('edits').put({ commissionId: commission.id, label: 'take out', patches: [], inverse: [{ op: 'add', path: ['commission', 'options', 0, 'paperwork', 0], value: decoration }] })
+    await second.table('edits').put({
+      commissionId: commission.id,
+      label: 'take out',
+      patches: [],
+      inverse: [{ op: 'add', path: ['commission', 'options', 0, 'paperwork', 0], value: decoration }],
+    })
     second.close()
 
     const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
-    expect(opened).toMatchObject({ workshop: { tools, remnants: [] }, edits: [{ inverse: [{ value: { cutting: { way: 'boxes' } } }] }] })
+    expect(opened).toMatchObject({
+      workshop: { tools, remnants: [] },
+      edits: [{ inverse: [{ value: { cutting: { way: 'boxes' } } }] }],
+    })
   })
 })
 
@@ -103,15 +152,33 @@ describe('a studio of the third version', () => {
     third.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
     third.version(3).stores({})
     const plain = { way: 'template', plies: 2 }
-    const older = { ...commission, options: commission.options.map(({ ownPieces, paperwork, ...option }) => ({ ...option, paperwork: paperwork.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })) })) }
-    await third.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    const older = {
+      ...commission,
+      options: commission.options.map(({ ownPieces, paperwork, ...option }) => ({
+        ...option,
+        paperwork: paperwork.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })),
+      })),
+    }
+    await third
+      .table('commissions')
+      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
     await third.table('workshop').put({ id: 'workshop', revision: 2, workshop })
-    await third.table('edits').put({ commissionId: commission.id, label: 'way of cutting', patches: [], inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'paperwork', 0, 'cutting'], value: plain }] })
+    await third.table('edits').put({
+      commissionId: commission.id,
+      label: 'way of cutting',
+      patches: [],
+      inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'paperwork', 0, 'cutting'], value: plain }],
+    })
     third.close()
 
     const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
-    expect(opened).toMatchObject({ commission: { options: [{ ownPieces: [], paperwork: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}] }, edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }] })
+    expect(opened).toMatchObject({
+      commission: {
+        options: [{ ownPieces: [], paperwork: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}],
+      },
+      edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }],
+    })
   })
 })
 
@@ -124,14 +191,31 @@ describe('a studio of the fourth version', () => {
     fourth.version(4).stores({})
     const { bench, ...older } = commission
     const { pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs, ...olderWorkshop } = workshop
-    await fourth.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
+    await fourth
+      .table('commissions')
+      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
     await fourth.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
-    await fourth.table('edits').put({ commissionId: commission.id, label: 'another cake', patches: [], inverse: [{ op: 'replace', path: ['commission'], value: older }] })
+    await fourth.table('edits').put({
+      commissionId: commission.id,
+      label: 'another cake',
+      patches: [],
+      inverse: [{ op: 'replace', path: ['commission'], value: older }],
+    })
     fourth.close()
 
     const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
     expect(opened.commission.bench).toEqual(freshBench())
-    expect(opened.workshop).toEqual({ ...olderWorkshop, pricing, stock: [], pieceBoxes, room, learnFrom, shrinkTrials: [], dryingTrials: [], runs: [] })
+    expect(opened.workshop).toEqual({
+      ...olderWorkshop,
+      pricing,
+      stock: [],
+      pieceBoxes,
+      room,
+      learnFrom,
+      shrinkTrials: [],
+      dryingTrials: [],
+      runs: [],
+    })
     expect([bench.tasks, stock, shrinkTrials, dryingTrials, runs].every((each) => Array.isArray(each))).toBe(true)
     expect(opened.edits[0]!.inverse[0]).toMatchObject({ value: { bench: freshBench() } })
   })
@@ -145,14 +229,30 @@ describe('a studio of the first version', () => {
     const { options, chosen, ...kept } = commission
     const { fridgeC, prices, ...olderWorkshop } = workshop
     expect([options.length, chosen, fridgeC, prices.hour]).toEqual([2, 'a', 4, 25])
-    const older = { ...kept, cake: { boardDiameterMm: 300, boardThicknessMm: 10, tiers: [{ id: 'one', diameterMm: 220, heightMm: 100, covering: 'fondant', colour: null }] }, decorations: [] }
+    const older = {
+      ...kept,
+      cake: {
+        boardDiameterMm: 300,
+        boardThicknessMm: 10,
+        tiers: [{ id: 'one', diameterMm: 220, heightMm: 100, covering: 'fondant', colour: null }],
+      },
+      decorations: [],
+    }
     await first.table('commissions').put({ id: commission.id, revision: 4, savedAt: 7, undone: 1, commission: older })
     await first.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
     await first.table('edits').put({ commissionId: commission.id, label: 'drive', patches: [], inverse: [] })
     first.close()
 
     const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
-    expect(commissionSchema.parse(opened.commission).options).toMatchObject([{ cake: { board: { acrossMm: 300 }, tiers: [{ shape: { kind: 'round', acrossMm: 220 } }] } }])
-    expect(opened).toMatchObject({ revision: 4, workshopRevision: 2, undone: 0, edits: [], workshop: { fridgeC: 4, prices: workshop.prices } })
+    expect(commissionSchema.parse(opened.commission).options).toMatchObject([
+      { cake: { board: { acrossMm: 300 }, tiers: [{ shape: { kind: 'round', acrossMm: 220 } }] } },
+    ])
+    expect(opened).toMatchObject({
+      revision: 4,
+      workshopRevision: 2,
+      undone: 0,
+      edits: [],
+      workshop: { fridgeC: 4, prices: workshop.prices },
+    })
   })
 })

@@ -7,9 +7,22 @@ enablePatches()
 /** How far back edits can be taken back. */
 const KEPT_EDITS = 300
 
-export type Opened = { readonly commission: Commission, readonly workshop: Workshop, readonly revision: number, readonly workshopRevision: number, readonly edits: readonly KeptEdit[], readonly undone: number }
+export type Opened = {
+  readonly commission: Commission
+  readonly workshop: Workshop
+  readonly revision: number
+  readonly workshopRevision: number
+  readonly edits: readonly KeptEdit[]
+  readonly undone: number
+}
 
-export type Listed = { readonly id: string, readonly name: string, readonly eventAt: string, readonly savedAt: number, readonly archived: boolean }
+export type Listed = {
+  readonly id: string
+  readonly name: string
+  readonly eventAt: string
+  readonly savedAt: number
+  readonly archived: boolean
+}
 
 /** Somebody else, most likely another tab, saved since this one read. */
 export type Conflict = { readonly code: 'changed-elsewhere' }
@@ -28,16 +41,33 @@ export type Save = {
 /** All commissions, last saved first. */
 export async function listCommissions(database: StudioDatabase): Promise<readonly Listed[]> {
   const kept = await database.commissions.orderBy('savedAt').reverse().toArray()
-  return kept.map(({ id, savedAt, archived, commission }) => ({ id, savedAt, archived: archived === 1, name: commission.brief.name, eventAt: commission.brief.eventAt }))
+  return kept.map(({ id, savedAt, archived, commission }) => ({
+    id,
+    savedAt,
+    archived: archived === 1,
+    name: commission.brief.name,
+    eventAt: commission.brief.eventAt,
+  }))
 }
 
 /** A commission with the workshop and its history; null when there is none of that id. */
-export async function openCommission(database: StudioDatabase, id: string, startingWorkshop: Workshop): Promise<Opened | null> {
+export async function openCommission(
+  database: StudioDatabase,
+  id: string,
+  startingWorkshop: Workshop,
+): Promise<Opened | null> {
   const kept = await database.commissions.get(id)
   if (!kept) return null
   const workshop = await database.workshop.get('workshop')
   const edits = await database.edits.where('commissionId').equals(id).sortBy('id')
-  return { commission: kept.commission, workshop: workshop?.workshop ?? startingWorkshop, revision: kept.revision, workshopRevision: workshop?.revision ?? 0, edits, undone: kept.undone }
+  return {
+    commission: kept.commission,
+    workshop: workshop?.workshop ?? startingWorkshop,
+    revision: kept.revision,
+    workshopRevision: workshop?.revision ?? 0,
+    edits,
+    undone: kept.undone,
+  }
 }
 
 /** Puts a new commission into the studio. */
@@ -62,7 +92,7 @@ export async function removeCommission(database: StudioDatabase, id: string): Pr
 export async function restoreCommission(database: StudioDatabase): Promise<string | null> {
   return database.transaction('rw', database.commissions, database.edits, database.removed, async () => {
     const [removed] = await database.removed.toArray()
-    if (!removed || await database.commissions.get(removed.id)) return null
+    if (!removed || (await database.commissions.get(removed.id))) return null
     await database.commissions.put(removed.kept)
     await database.edits.bulkPut(removed.edits)
     await database.removed.clear()
@@ -76,14 +106,24 @@ export async function archiveCommission(database: StudioDatabase, id: string, ar
 }
 
 /** Saves an edit whole, or, when another tab saved first, nothing at all. */
-export async function saveEdit(database: StudioDatabase, save: Save): Promise<{ readonly edit: KeptEdit | null } | Conflict> {
+export async function saveEdit(
+  database: StudioDatabase,
+  save: Save,
+): Promise<{ readonly edit: KeptEdit | null } | Conflict> {
   return database.transaction('rw', database.commissions, database.workshop, database.edits, async () => {
     const { commission, workshop, revision, workshopRevision, now } = save
     const before = await database.commissions.get(commission.id)
     const keptRevision = before?.revision ?? 0
     const keptWorkshop = (await database.workshop.get('workshop'))?.revision ?? 0
     if (keptRevision !== revision || keptWorkshop !== workshopRevision) return { code: 'changed-elsewhere' as const }
-    await database.commissions.put({ id: commission.id, revision: revision + 1, savedAt: now, undone: save.undone, archived: before?.archived ?? 0, commission })
+    await database.commissions.put({
+      id: commission.id,
+      revision: revision + 1,
+      savedAt: now,
+      undone: save.undone,
+      archived: before?.archived ?? 0,
+      commission,
+    })
     await database.workshop.put({ id: 'workshop', revision: workshopRevision + 1, workshop })
     return { edit: save.edit ? await recordEdit(database, commission.id, save.edit) : null }
   })
@@ -100,4 +140,4 @@ async function recordEdit(database: StudioDatabase, commissionId: string, edit: 
 
 /** Forgets edits that were taken back, when a new one is made instead. */
 export const forgetEdits = (database: StudioDatabase, edits: readonly KeptEdit[]): Promise<void> =>
-  database.edits.bulkDelete(edits.flatMap(({ id }) => id === undefined ? [] : [id]))
+  database.edits.bulkDelete(edits.flatMap(({ id }) => (id === undefined ? [] : [id])))

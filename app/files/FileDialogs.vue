@@ -9,7 +9,9 @@ const { waiting, refused, removing, input, read } = useFiles()
 const withWorkshop = ref(true)
 const MOST_LINES = 8
 
-watch(waiting, () => { withWorkshop.value = true })
+watch(waiting, () => {
+  withWorkshop.value = true
+})
 
 const isOpen = computed(() => waiting.value !== null || refused.value !== null || removing.value)
 
@@ -41,7 +43,15 @@ async function remove(): Promise<void> {
 
 <template>
   <div>
-    <input ref="input" type="file" accept=".json,application/json" class="hidden" aria-label="Commission file" data-testid="file-input" @change="chosen">
+    <input
+      ref="input"
+      type="file"
+      accept=".json,application/json"
+      class="hidden"
+      aria-label="Commission file"
+      data-testid="file-input"
+      @change="chosen"
+    />
     <Dialog :open="isOpen" class="fixed inset-0 z-40" @close="close">
       <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
       <div class="fixed inset-0 flex items-center justify-center p-4">
@@ -49,36 +59,70 @@ async function remove(): Promise<void> {
           <template v-if="refused">
             <DialogTitle class="text-2xl">Not opened</DialogTitle>
             <p class="mt-1 text-ink-soft">{{ refused.name }}</p>
-            <p class="mt-3 rounded-xl bg-stop-soft px-4 py-3 break-words" data-testid="file-refused">{{ refused.sentence }}</p>
+            <p class="mt-3 rounded-xl bg-stop-soft px-4 py-3 break-words" data-testid="file-refused">
+              {{ refused.sentence }}
+            </p>
             <p class="mt-3 text-ink-soft">Nothing in the studio has changed.</p>
-            <div class="mt-5 flex justify-end"><button type="button" class="button button-go" @click="close">Close</button></div>
+            <div class="mt-5 flex justify-end">
+              <button type="button" class="button button-go" @click="close">Close</button>
+            </div>
           </template>
           <template v-else-if="waiting">
-            <DialogTitle class="text-2xl">{{ waiting.preview.isNew ? 'Add this commission?' : 'Change this commission?' }}</DialogTitle>
-            <p class="mt-1">{{ waiting.file.commission.brief.name }}, {{ waiting.file.commission.brief.eventAt.replace('T', ' ') }}, {{ waiting.file.commission.options.length === 1 ? '1 option' : `${waiting.file.commission.options.length} options` }}</p>
+            <DialogTitle class="text-2xl">{{
+              waiting.preview.isNew ? 'Add this commission?' : 'Change this commission?'
+            }}</DialogTitle>
+            <p class="mt-1">
+              {{ waiting.file.commission.brief.name }}, {{ waiting.file.commission.brief.eventAt.replace('T', ' ') }},
+              {{
+                waiting.file.commission.options.length === 1
+                  ? '1 option'
+                  : `${waiting.file.commission.options.length} options`
+              }}
+            </p>
             <template v-if="!waiting.preview.isNew">
-              <p v-if="waiting.preview.commission.length === 0" class="mt-3 text-ink-soft">It is the same as the one in the studio.</p>
+              <p v-if="waiting.preview.commission.length === 0" class="mt-3 text-ink-soft">
+                It is the same as the one in the studio.
+              </p>
               <ul v-else class="mt-3 text-[0.92rem]">
-                <li v-for="line in waiting.preview.commission.slice(0, MOST_LINES)" :key="line.what">{{ line.what }}: <s class="text-ink-soft">{{ line.from }}</s> {{ line.to }}</li>
-                <li v-if="waiting.preview.commission.length > MOST_LINES" class="text-ink-soft">and {{ waiting.preview.commission.length - MOST_LINES }} more</li>
+                <li v-for="line in waiting.preview.commission.slice(0, MOST_LINES)" :key="line.what">
+                  {{ line.what }}: <s class="text-ink-soft">{{ line.from }}</s> {{ line.to }}
+                </li>
+                <li v-if="waiting.preview.commission.length > MOST_LINES" class="text-ink-soft">
+                  and {{ waiting.preview.commission.length - MOST_LINES }} more
+                </li>
               </ul>
             </template>
             <fieldset v-if="waiting.preview.workshop.length > 0" class="mt-4 rounded-xl bg-paper-deep px-4 py-3">
-              <label class="flex gap-2.5"><input v-model="withWorkshop" type="checkbox" class="mt-1 size-4 accent-(--go)"><span>Take over its workshop too, for all commissions here</span></label>
+              <label class="flex gap-2.5"
+                ><input v-model="withWorkshop" type="checkbox" class="mt-1 size-4 accent-(--go)" /><span
+                  >Take over its workshop too, for all commissions here</span
+                ></label
+              >
               <ul class="mt-1 pl-6 text-[0.88rem] text-ink-soft">
-                <li v-for="line in waiting.preview.workshop.slice(0, MOST_LINES)" :key="line.what">{{ line.what }}: {{ line.from }} → {{ line.to }}</li>
-                <li v-if="waiting.preview.workshop.length > MOST_LINES">and {{ waiting.preview.workshop.length - MOST_LINES }} more</li>
+                <li v-for="line in waiting.preview.workshop.slice(0, MOST_LINES)" :key="line.what">
+                  {{ line.what }}: {{ line.from }} → {{ line.to }}
+                </li>
+                <li v-if="waiting.preview.workshop.length > MOST_LINES">
+                  and {{ waiting.preview.workshop.length - MOST_LINES }} more
+                </li>
               </ul>
             </fieldset>
             <div class="mt-5 flex justify-end gap-2">
               <button type="button" class="button" @click="close">Leave it</button>
-              <button type="button" class="button button-go" data-testid="take-file" @click="take">{{ waiting.preview.isNew ? 'Add it' : 'Change it' }}</button>
+              <button type="button" class="button button-go" data-testid="take-file" @click="take">
+                {{ waiting.preview.isNew ? 'Add it' : 'Change it' }}
+              </button>
             </div>
           </template>
           <template v-else-if="removing">
             <DialogTitle class="text-2xl">Remove “{{ studio.commission?.brief.name }}”?</DialogTitle>
-            <p class="mt-2">It goes from this browser with its history. Save it to a file first if you may want it again.</p>
-            <div class="mt-5 flex justify-end gap-2"><button type="button" class="button" @click="close">Keep it</button><button type="button" class="button bg-stop-soft" @click="remove">Remove</button></div>
+            <p class="mt-2">
+              It goes from this browser with its history. Save it to a file first if you may want it again.
+            </p>
+            <div class="mt-5 flex justify-end gap-2">
+              <button type="button" class="button" @click="close">Keep it</button
+              ><button type="button" class="button bg-stop-soft" @click="remove">Remove</button>
+            </div>
           </template>
         </DialogPanel>
       </div>

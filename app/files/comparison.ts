@@ -1,11 +1,18 @@
 import type { Commission, Workshop } from '#core/plan'
 
 /** A line of the preview: what changes, from what to what. */
-export type ChangedLine = { readonly what: string, readonly from: string, readonly to: string }
+export type ChangedLine = { readonly what: string; readonly from: string; readonly to: string }
 
-const words = (path: readonly string[]): string => path
-  .map((part) => part.replace(/(Mm|Min|Deg|C)$/, '').replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase())
-  .map((part) => /^\d+$/.test(part) ? String(Number(part) + 1) : part).join(' ')
+const words = (path: readonly string[]): string =>
+  path
+    .map((part) =>
+      part
+        .replace(/(Mm|Min|Deg|C)$/, '')
+        .replace(/([a-z])([A-Z])/g, '$1 $2')
+        .toLowerCase(),
+    )
+    .map((part) => (/^\d+$/.test(part) ? String(Number(part) + 1) : part))
+    .join(' ')
 
 const LONGEST = 60
 
@@ -21,18 +28,38 @@ export function changedLines(before: unknown, after: unknown, path: readonly str
   if (Object.is(before, after)) return []
   if (typeof before === 'object' && before !== null && typeof after === 'object' && after !== null) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])]
-    return keys.flatMap((key) => changedLines((before as Record<string, unknown>)[key], (after as Record<string, unknown>)[key], [...path, key]))
+    return keys.flatMap((key) =>
+      changedLines((before as Record<string, unknown>)[key], (after as Record<string, unknown>)[key], [...path, key]),
+    )
   }
   if (typeof before === 'object' || typeof after === 'object') {
-    return [{ what: words(path), from: before === undefined || before === null ? 'none' : 'there', to: after === undefined || after === null ? 'none' : 'there' }]
+    return [
+      {
+        what: words(path),
+        from: before === undefined || before === null ? 'none' : 'there',
+        to: after === undefined || after === null ? 'none' : 'there',
+      },
+    ]
   }
   return [{ what: words(path), from: plain(before), to: plain(after) }]
 }
 
-export type Preview = { readonly isNew: boolean, readonly commission: readonly ChangedLine[], readonly workshop: readonly ChangedLine[] }
+export type Preview = {
+  readonly isNew: boolean
+  readonly commission: readonly ChangedLine[]
+  readonly workshop: readonly ChangedLine[]
+}
 
-/** What opening a file would change: against the commission of the same id, if the studio has one, and against the workshop. */
-export const previewOf = (kept: Commission | null, keptWorkshop: Workshop, commission: Commission, workshop: Workshop): Preview => ({
+/**
+ * What opening a file would change: against the commission of the same id, if the studio has one, and against the
+ * workshop.
+ */
+export const previewOf = (
+  kept: Commission | null,
+  keptWorkshop: Workshop,
+  commission: Commission,
+  workshop: Workshop,
+): Preview => ({
   isNew: kept === null,
   commission: kept ? changedLines(kept, commission) : [],
   workshop: changedLines(keptWorkshop, workshop),

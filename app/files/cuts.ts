@@ -5,7 +5,12 @@ import { download, fileNameFor } from './download'
 const OVERCUT_MM = 1
 
 /** Sheets as a DXF drawing at true size. */
-export async function saveDrawing(sheets: readonly CutSheet[], size: SheetSize, name: string, ending: string): Promise<void> {
+export async function saveDrawing(
+  sheets: readonly CutSheet[],
+  size: SheetSize,
+  name: string,
+  ending: string,
+): Promise<void> {
   const { writeDxf } = await import('#core/format/cuts')
   download(writeDxf(sheets, size), fileNameFor(name, `${ending}.dxf`), 'image/vnd.dxf')
 }

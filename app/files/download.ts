@@ -10,6 +10,10 @@ export function download(content: string | Uint8Array, name: string, type: strin
 
 /** A file name made from a commission's name: lower case, words joined. */
 export function fileNameFor(name: string, ending: string): string {
-  const plain = name.normalize('NFKD').replace(/[^\p{Letter}\p{Number}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase()
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[^\p{Letter}\p{Number}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase()
   return `${plain || 'commission'}${ending}`
 }

@@ -4,10 +4,10 @@ import { useStudio } from '~/stores/studio'
 import { previewOf, type Preview } from './comparison'
 import { download, fileNameFor } from './download'
 
-type Waiting = { readonly name: string, readonly file: CommissionFile, readonly preview: Preview }
+type Waiting = { readonly name: string; readonly file: CommissionFile; readonly preview: Preview }
 
 const waiting = shallowRef<Waiting | null>(null)
-const refused = shallowRef<{ readonly name: string, readonly sentence: string } | null>(null)
+const refused = shallowRef<{ readonly name: string; readonly sentence: string } | null>(null)
 const removing = ref(false)
 const input = shallowRef<HTMLInputElement | null>(null)
 
@@ -23,17 +23,31 @@ export function useFiles() {
       return
     }
     const kept = await studio.peek(result.value.commission.id)
-    waiting.value = { name: file.name, file: result.value, preview: previewOf(kept, studio.workshop!, result.value.commission, result.value.workshop) }
+    waiting.value = {
+      name: file.name,
+      file: result.value,
+      preview: previewOf(kept, studio.workshop!, result.value.commission, result.value.workshop),
+    }
   }
 
   return {
-    waiting, refused, removing, input, read,
+    waiting,
+    refused,
+    removing,
+    input,
+    read,
     choose: (): void => input.value?.click(),
-    askRemove: (): void => { removing.value = true },
+    askRemove: (): void => {
+      removing.value = true
+    },
     async saveCommission(): Promise<void> {
       if (!studio.state) return
       const { writeCommissionFile } = await import('#core/format/commissionFile')
-      download(writeCommissionFile(studio.state), fileNameFor(studio.state.commission.brief.name, '.lamellon.json'), 'application/json')
+      download(
+        writeCommissionFile(studio.state),
+        fileNameFor(studio.state.commission.brief.name, '.lamellon.json'),
+        'application/json',
+      )
     },
   }
 }

@@ -16,31 +16,58 @@ const shown = useBeginnings()
 /** One window for all, so that they stand at the same scale. */
 const view = computed(() => {
   const windows = shown.value.map(({ commission, plan }) => standWindow(commission, plan))
-  const [left, top, bottom] = [Math.min(...windows.map((each) => each.left)), Math.min(...windows.map((each) => each.top)), Math.max(...windows.map((each) => each.top + each.height))]
+  const [left, top, bottom] = [
+    Math.min(...windows.map((each) => each.left)),
+    Math.min(...windows.map((each) => each.top)),
+    Math.max(...windows.map((each) => each.top + each.height)),
+  ]
   return { left, top, width: -2 * left, height: bottom - top }
 })
 
 function layOn({ point }: ShownBeginning): void {
-  editOption(point.name.toLowerCase(), (each) => { Object.assign(each, point.on(each.cake)) })
+  editOption(point.name.toLowerCase(), (each) => {
+    Object.assign(each, point.on(each.cake))
+  })
   choose('sails')
   void router.push('/arrange')
 }
 
 const sheetsOf = ({ plan }: ShownBeginning): string => {
   const sheets = plan.paperwork.reduce((sum, each) => sum + each.sheets.value, 0)
-  return [plan.discs.length > 0 ? `${plan.discs.length} discs` : '', sheets > 0 ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : ''].filter(Boolean).join(', ')
+  return [
+    plan.discs.length > 0 ? `${plan.discs.length} discs` : '',
+    sheets > 0 ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 </script>
 
 <template>
   <div>
-    <LeafHeading title="Beginnings">Composed on your own tiers. Lay one on, then pull, shuffle and pin it into yours. It takes the place of what is on the cake; undo brings that back.</LeafHeading>
+    <LeafHeading title="Beginnings"
+      >Composed on your own tiers. Lay one on, then pull, shuffle and pin it into yours. It takes the place of what is
+      on the cake; undo brings that back.</LeafHeading
+    >
     <ul class="grid grid-cols-2 gap-x-5 gap-y-6 md:grid-cols-3 xl:grid-cols-4" data-testid="beginnings">
       <li v-for="each in shown" :key="each.point.id" class="flex flex-col">
-        <CakeStill class="rounded-2xl bg-paper-deep/60" :scene="sceneOf(each.option, each.plan)" :view="view" :says="`${each.point.name} on your tiers`" />
+        <CakeStill
+          class="rounded-2xl bg-paper-deep/60"
+          :scene="sceneOf(each.option, each.plan)"
+          :view="view"
+          :says="`${each.point.name} on your tiers`"
+        />
         <h2 class="part-title mt-1.5">{{ each.point.name }}</h2>
         <p class="flex-1 text-[0.88rem] text-ink-soft">{{ each.point.say }}</p>
-        <p class="mt-1 flex items-center justify-between gap-2"><span class="text-[0.86rem]">{{ sheetsOf(each) }}</span><button type="button" class="button min-h-9 px-3 text-[0.88rem]" @click="layOn(each)">Lay it on</button></p>
+        <p class="mt-1 flex items-center justify-between gap-2">
+          <span class="text-[0.86rem]">{{ sheetsOf(each) }}</span><button
+            type="button"
+            class="button min-h-9 px-3 text-[0.88rem]"
+            @click="layOn(each)"
+          >
+            Lay it on
+          </button>
+        </p>
       </li>
     </ul>
     <p v-if="shown.length === 0" role="status" class="text-ink-soft">Laying them on your tiers…</p>

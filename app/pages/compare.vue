@@ -31,46 +31,94 @@ const PICTURE_PX = 300
 const perPixel = computed(() => view.value.height / PICTURE_PX)
 
 function choose(id: string, name: string): void {
-  studio.edit(`choose ${name}`, (draft) => { draft.commission.chosen = id })
+  studio.edit(`choose ${name}`, (draft) => {
+    draft.commission.chosen = id
+  })
   void router.push('/tiers')
 }
 </script>
 
 <template>
   <div>
-    <LeafHeading title="Options, side by side">The same scale, the same box, the same workshop. What differs is marked.</LeafHeading>
+    <LeafHeading title="Options, side by side"
+      >The same scale, the same box, the same workshop. What differs is marked.</LeafHeading
+    >
     <p v-if="planned.length === 0" role="status" class="text-ink-soft">Working them out…</p>
     <div v-else class="overflow-x-auto">
       <table class="w-full border-separate border-spacing-x-3" data-testid="compare-table">
         <thead>
           <tr>
             <td class="w-36" />
-            <th v-for="{ option, plan } in planned" :key="option.id" scope="col" class="min-w-52 align-bottom font-normal">
-              <svg class="mx-auto h-64 w-full" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" role="img" :aria-label="`${option.name}: ${option.cake.tiers.length} tiers`">
-                <CakePicture :scene="sceneOf(option, plan)" :turn-deg="turnDeg" :per-pixel="perPixel" :mark="`option-${option.id}`">
+            <th
+              v-for="{ option, plan } in planned"
+              :key="option.id"
+              scope="col"
+              class="min-w-52 align-bottom font-normal"
+            >
+              <svg
+                class="mx-auto h-64 w-full"
+                :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`"
+                role="img"
+                :aria-label="`${option.name}: ${option.cake.tiers.length} tiers`"
+              >
+                <CakePicture
+                  :scene="sceneOf(option, plan)"
+                  :turn-deg="turnDeg"
+                  :per-pixel="perPixel"
+                  :mark="`option-${option.id}`"
+                >
                   <template #behind>
                     <rect
-                      :x="-box.widthMm / 2" :y="option.cake.board.thicknessMm - box.heightMm" :width="box.widthMm" :height="box.heightMm" rx="2" :stroke-width="1.2 * perPixel" :stroke-dasharray="`${2 * perPixel} ${5 * perPixel}`"
-                      :stroke="plan.fit.fits ? 'var(--ink-soft)' : 'var(--stop)'" fill="var(--paper)" fill-opacity="0.25"
+                      :x="-box.widthMm / 2"
+                      :y="option.cake.board.thicknessMm - box.heightMm"
+                      :width="box.widthMm"
+                      :height="box.heightMm"
+                      rx="2"
+                      :stroke-width="1.2 * perPixel"
+                      :stroke-dasharray="`${2 * perPixel} ${5 * perPixel}`"
+                      :stroke="plan.fit.fits ? 'var(--ink-soft)' : 'var(--stop)'"
+                      fill="var(--paper)"
+                      fill-opacity="0.25"
                     />
                   </template>
                 </CakePicture>
               </svg>
               <span class="font-display mt-1 block text-[1.25rem] font-semibold">{{ option.name }}</span>
-              <span class="text-[0.9rem]" :class="plan.fit.fits ? 'text-go' : 'font-semibold text-stop'">{{ plan.fit.fits ? 'fits the box' : 'does not fit the box' }}</span>
+              <span class="text-[0.9rem]" :class="plan.fit.fits ? 'text-go' : 'font-semibold text-stop'">{{
+                plan.fit.fits ? 'fits the box' : 'does not fit the box'
+              }}</span>
             </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.name">
             <th scope="row" class="py-1 text-left text-[0.9rem] font-normal text-ink-soft">{{ row.name }}</th>
-            <td v-for="(figure, at) in row.figures" :key="at" class="rounded-lg px-3 py-1 text-center" :class="row.differs ? 'bg-look-soft' : ''"><FigureLink v-if="figure" :working="figure" /><span v-else>{{ row.words[at] }}</span></td>
+            <td
+              v-for="(figure, at) in row.figures"
+              :key="at"
+              class="rounded-lg px-3 py-1 text-center"
+              :class="row.differs ? 'bg-look-soft' : ''"
+            >
+              <FigureLink v-if="figure" :working="figure" /><span v-else>{{ row.words[at] }}</span>
+            </td>
           </tr>
           <tr>
             <td />
             <td v-for="{ option } in planned" :key="option.id" class="pt-3 text-center">
-              <span v-if="option.id === commission.chosen" class="inline-flex items-center gap-1.5 font-semibold text-go"><Check class="size-4.5" aria-hidden="true" />chosen</span>
-              <button v-else type="button" class="button button-go" :data-testid="`choose-${option.id}`" @click="choose(option.id, option.name)">Choose this</button>
+              <span
+                v-if="option.id === commission.chosen"
+                class="inline-flex items-center gap-1.5 font-semibold text-go"
+                ><Check class="size-4.5" aria-hidden="true" />chosen</span
+              >
+              <button
+                v-else
+                type="button"
+                class="button button-go"
+                :data-testid="`choose-${option.id}`"
+                @click="choose(option.id, option.name)"
+              >
+                Choose this
+              </button>
             </td>
           </tr>
         </tbody>

@@ -19,7 +19,11 @@ const view = computed(() => {
   const margin = window.width * 0.24
   return { ...window, left: window.left - margin, width: window.width + 2 * margin }
 })
-const sides = [{ name: 'front', turn: 0 }, { name: 'right', turn: -90 }, { name: 'back', turn: 180 }] as const
+const sides = [
+  { name: 'front', turn: 0 },
+  { name: 'right', turn: -90 },
+  { name: 'back', turn: 180 },
+] as const
 /** The drawing is of the cake alone. */
 const NO_BOX = { widthMm: 0, depthMm: 0, heightMm: 0 }
 const PICTURE_PX = 330
@@ -29,20 +33,44 @@ const printPage = (): void => window.print()
 <template>
   <div>
     <div class="flex items-start justify-between gap-4">
-      <LeafHeading :title="`${commission.brief.name}: ${option.name}`">{{ length(plan.finished.wide.value) }} wide, {{ length(plan.finished.deep.value) }} deep, {{ length(plan.finished.high.value) }} high with its board. Widths are as seen at each foot.</LeafHeading>
-      <button type="button" class="button button-go no-print" @click="printPage"><Printer class="size-4.5" aria-hidden="true" />Print</button>
+      <LeafHeading :title="`${commission.brief.name}: ${option.name}`"
+        >{{ length(plan.finished.wide.value) }} wide, {{ length(plan.finished.deep.value) }} deep,
+        {{ length(plan.finished.high.value) }} high with its board. Widths are as seen at each foot.</LeafHeading
+      >
+      <button type="button" class="button button-go no-print" @click="printPage">
+        <Printer class="size-4.5" aria-hidden="true" />Print
+      </button>
     </div>
     <div class="grid grid-cols-3 gap-2" data-testid="drawing">
       <figure v-for="{ name, turn } in sides" :key="name">
-        <svg class="w-full" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" role="img" :aria-label="`The cake from the ${name}`"><CakePicture :scene="scene" :turn-deg="turn" :per-pixel="view.height / PICTURE_PX" :mark="name" dimensions /></svg>
+        <svg
+          class="w-full"
+          :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`"
+          role="img"
+          :aria-label="`The cake from the ${name}`"
+        >
+          <CakePicture :scene="scene" :turn-deg="turn" :per-pixel="view.height / PICTURE_PX" :mark="name" dimensions />
+        </svg>
         <figcaption class="text-center text-[0.88rem] text-ink-soft">{{ name }}</figcaption>
       </figure>
     </div>
     <table class="mt-4 w-full text-[0.92rem]">
-      <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">tier, from the top</th><th class="font-normal">shape</th><th class="font-normal">high</th><th class="font-normal">round its foot</th><th class="font-normal">covered with</th></tr></thead>
+      <thead class="text-left text-[0.8rem] text-ink-soft">
+        <tr>
+          <th class="font-normal">tier, from the top</th>
+          <th class="font-normal">shape</th>
+          <th class="font-normal">high</th>
+          <th class="font-normal">round its foot</th>
+          <th class="font-normal">covered with</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="index in cake.tiers.map((_, at) => cake.tiers.length - 1 - at)" :key="cake.tiers[index]!.id">
-          <td class="py-0.5">{{ index + 1 }}</td><td>{{ definitionOf(cake.tiers[index]!.shape.kind).name }}</td><td>{{ length(cake.tiers[index]!.heightMm) }}</td><td>{{ length(plan.arrangement.stack[index]?.perimeterMm ?? 0) }}</td><td>{{ coveringOf(cake.tiers[index]!.covering).name }}</td>
+          <td class="py-0.5">{{ index + 1 }}</td>
+          <td>{{ definitionOf(cake.tiers[index]!.shape.kind).name }}</td>
+          <td>{{ length(cake.tiers[index]!.heightMm) }}</td>
+          <td>{{ length(plan.arrangement.stack[index]?.perimeterMm ?? 0) }}</td>
+          <td>{{ coveringOf(cake.tiers[index]!.covering).name }}</td>
         </tr>
       </tbody>
     </table>

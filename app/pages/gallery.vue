@@ -18,33 +18,62 @@ const studio = useStudio()
 const VIEW = { left: -135, top: -222, width: 270, height: 262 }
 const MOST_PIECES = 2
 const SWEEPS = { whole: 360, half: 180, quarter: 90 } as const
-const portions = PORTIONS.map((portion) => ({ portion, path: pathData(flipMove(sector({ x: 0, y: 0 }, 50, 90 - SWEEPS[portion] / 2, SWEEPS[portion]), 0, 0)) }))
-const piecesOf = ({ cutList }: Plan, portion: (typeof PORTIONS)[number]): number => cutList.pieces.filter((piece) => piece.portion === portion).length
+const portions = PORTIONS.map((portion) => ({
+  portion,
+  path: pathData(flipMove(sector({ x: 0, y: 0 }, 50, 90 - SWEEPS[portion] / 2, SWEEPS[portion]), 0, 0)),
+}))
+const piecesOf = ({ cutList }: Plan, portion: (typeof PORTIONS)[number]): number =>
+  cutList.pieces.filter((piece) => piece.portion === portion).length
 
-type Shown = { readonly id: string, readonly name: string, readonly commission: Commission, readonly plan: Plan }
+type Shown = { readonly id: string; readonly name: string; readonly commission: Commission; readonly plan: Plan }
 const shown = shallowRef<readonly Shown[]>([])
 
-const round: Cake = { board: { outline: 'round', acrossMm: 250, thicknessMm: 10 }, tiers: [{ ...roundTier('tier', 190, 120), colour: '#efe6d8' }] }
-const square: Cake = { ...round, tiers: [{ ...round.tiers[0]!, shape: { kind: 'square', sideMm: 160, cornerMm: 3 }, turnDeg: 28 }] }
+const round: Cake = {
+  board: { outline: 'round', acrossMm: 250, thicknessMm: 10 },
+  tiers: [{ ...roundTier('tier', 190, 120), colour: '#efe6d8' }],
+}
+const square: Cake = {
+  ...round,
+  tiers: [{ ...round.tiers[0]!, shape: { kind: 'square', sideMm: 160, cornerMm: 3 }, turnDeg: 28 }],
+}
 
 /** What shows a technique best: few elements in front, or the whole band. */
-const ARRANGED: Readonly<Partial<Record<TechniqueId, { readonly kind?: CompositionKind, readonly composition: object, readonly parameters?: object }>>> = {
-  formedSail: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.2 } },
-  panSail: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.1 } },
+const ARRANGED: Readonly<
+  Partial<
+    Record<TechniqueId, { readonly kind?: CompositionKind; readonly composition: object; readonly parameters?: object }>
+  >
+> = {
+  formedSail: {
+    kind: 'cluster',
+    composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.2 },
+  },
+  panSail: {
+    kind: 'cluster',
+    composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.1 },
+  },
   steamedSpire: { composition: { spanDeg: 160 }, parameters: { seenMm: 84, widthMm: 26 } },
   gatheredFan: { kind: 'band', composition: { fromMm: 10, toMm: 80, overlap: 0.15 } },
   formedWrap: { composition: { fromMm: 0, toMm: 110 }, parameters: { heightMm: 100 } },
   flatPanel: { composition: { fromMm: 0, toMm: 110 }, parameters: { panelHeightMm: 90, panelLengthMm: 140 } },
   boxPanels: { composition: { fromMm: 0, toMm: 120 } },
-  castMesh: { kind: 'cluster', composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 80, overlap: 0.1 } },
+  castMesh: {
+    kind: 'cluster',
+    composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 80, overlap: 0.1 },
+  },
   layeredWings: { composition: { upMm: 18, apartDeg: 14 }, parameters: { seenMm: 84 } },
   butterfly: { composition: { count: 5, middleDeg: 0, spanDeg: 120 }, parameters: { seenMm: 52 } },
   fabricBow: { composition: { upMm: 8 } },
   silhouette: { kind: 'crown', composition: { count: 3, spanDeg: 110, reach: 0.5 } },
-  openBloom: { composition: { on: 'side', middleDeg: 0, upMm: 62, wideMm: 120, highMm: 60, overlap: 0, taper: 0.6 }, parameters: { acrossMm: 58 } },
+  openBloom: {
+    composition: { on: 'side', middleDeg: 0, upMm: 62, wideMm: 120, highMm: 60, overlap: 0, taper: 0.6 },
+    parameters: { acrossMm: 58 },
+  },
   cuppedBloom: { kind: 'pair', composition: { upMm: 40, apartDeg: 60 }, parameters: { acrossMm: 74 } },
   mouldedBloom: { kind: 'pair', composition: { upMm: 40, apartDeg: 60 }, parameters: { acrossMm: 66 } },
-  bud: { composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 120, highMm: 60, overlap: 0 }, parameters: { acrossMm: 26 } },
+  bud: {
+    composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 120, highMm: 60, overlap: 0 },
+    parameters: { acrossMm: 26 },
+  },
   floretDome: { kind: 'single', composition: { upMm: 28, middleDeg: 0 }, parameters: { acrossMm: 84 } },
   fillerSprig: { kind: 'scatter', composition: { count: 4, middleDeg: 0, spanDeg: 100 }, parameters: { lengthMm: 84 } },
   patchedLeaf: { kind: 'pair', composition: { upMm: 4, apartDeg: 50 }, parameters: { lengthMm: 104 } },
@@ -57,14 +86,26 @@ function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
   const base = newCommission(`gallery-${technique}`, studio.now)
   const cake = technique === 'boxPanels' ? square : round
   const changed = technique === 'soakedSail' ? null : ARRANGED[technique]
-  const decoration = technique === 'soakedSail' ? null : startingPaperwork(technique, technique, cake.tiers, changed?.kind)
+  const decoration =
+    technique === 'soakedSail' ? null : startingPaperwork(technique, technique, cake.tiers, changed?.kind)
   return {
     ...base,
-    options: [{
-      ...base.options[0]!, cake,
-      decorations: technique === 'soakedSail' ? [startingSweep(150)] : [],
-      paperwork: decoration ? [{ ...decoration, parameters: { ...decoration.parameters, ...changed?.parameters }, composition: { ...decoration.composition, ...changed?.composition } } as typeof decoration] : [],
-    }],
+    options: [
+      {
+        ...base.options[0]!,
+        cake,
+        decorations: technique === 'soakedSail' ? [startingSweep(150)] : [],
+        paperwork: decoration
+          ? [
+              {
+                ...decoration,
+                parameters: { ...decoration.parameters, ...changed?.parameters },
+                composition: { ...decoration.composition, ...changed?.composition },
+              } as typeof decoration,
+            ]
+          : [],
+      },
+    ],
   }
 }
 
@@ -83,15 +124,42 @@ onMounted(async () => {
     <LeafHeading title="Every technique">On a tier and flat, as it begins.</LeafHeading>
     <ul class="grid grid-cols-2 gap-x-4 gap-y-5 md:grid-cols-3" data-testid="gallery">
       <li v-for="each in shown" :key="each.id" :data-technique="each.id">
-        <CakeStill class="rounded-2xl bg-paper-deep/60" :scene="sceneOf(chosenOption(each.commission), each.plan)" :view="VIEW" :turn-deg="12" :says="each.name" />
+        <CakeStill
+          class="rounded-2xl bg-paper-deep/60"
+          :scene="sceneOf(chosenOption(each.commission), each.plan)"
+          :view="VIEW"
+          :turn-deg="12"
+          :says="each.name"
+        />
         <h2 class="part-title mt-1">{{ each.name }}</h2>
-        <div class="grid grid-cols-2 justify-items-center gap-x-1"><template v-if="each.id === soakedSail.id"><figure v-for="{ portion, path } in portions.filter((one) => piecesOf(each.plan, one.portion) > 0)" :key="portion" class="grid justify-items-center gap-1 text-[0.86rem]"><svg class="h-16 w-24" viewBox="-54 -54 108 108" role="img" :aria-label="`${portion} disc, flat`"><path :d="path" fill="#d9572b" fill-opacity="0.3" stroke="var(--ink)" stroke-width="1.5" /></svg><figcaption>{{ piecesOf(each.plan, portion) }} {{ portion }}</figcaption></figure></template>
-          <FlatPiece v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []" :key="at" :piece="piece" :colour="piece.colour" /></div>
+        <div class="grid grid-cols-2 justify-items-center gap-x-1">
+          <template v-if="each.id === soakedSail.id"
+            ><figure
+              v-for="{ portion, path } in portions.filter((one) => piecesOf(each.plan, one.portion) > 0)"
+              :key="portion"
+              class="grid justify-items-center gap-1 text-[0.86rem]"
+            >
+              <svg class="h-16 w-24" viewBox="-54 -54 108 108" role="img" :aria-label="`${portion} disc, flat`">
+                <path :d="path" fill="#d9572b" fill-opacity="0.3" stroke="var(--ink)" stroke-width="1.5" />
+              </svg>
+              <figcaption>{{ piecesOf(each.plan, portion) }} {{ portion }}</figcaption>
+            </figure></template
+          >
+          <FlatPiece
+            v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []"
+            :key="at"
+            :piece="piece"
+            :colour="piece.colour"
+          />
+        </div>
       </li>
     </ul>
     <h2 class="leaf-title mt-8 mb-3">Plants to make after</h2>
     <ul class="grid grid-cols-4 gap-4" data-testid="plants">
-      <li v-for="{ id, name, mesh, colour } in plants" :key="id"><MeshStill class="rounded-2xl bg-paper-deep" :mesh="mesh" :colour="colour" :says="name" /><h3 class="mt-1 text-center text-[0.92rem]">{{ name }}</h3></li>
+      <li v-for="{ id, name, mesh, colour } in plants" :key="id">
+        <MeshStill class="rounded-2xl bg-paper-deep" :mesh="mesh" :colour="colour" :says="name" />
+        <h3 class="mt-1 text-center text-[0.92rem]">{{ name }}</h3>
+      </li>
     </ul>
   </div>
 </template>

@@ -12,8 +12,13 @@ const print = (): void => window.print()
 <template>
   <div>
     <div class="flex items-start justify-between gap-4">
-      <LeafHeading title="What your own trials say">Each replaces a starting value once there are enough of them. One that went wrong counts less by itself; mark it odd and it does not count at all.</LeafHeading>
-      <button type="button" class="button no-print shrink-0" @click="print"><Printer class="size-4.5" aria-hidden="true" />Print</button>
+      <LeafHeading title="What your own trials say"
+        >Each replaces a starting value once there are enough of them. One that went wrong counts less by itself; mark
+        it odd and it does not count at all.</LeafHeading
+      >
+      <button type="button" class="button no-print shrink-0" @click="print">
+        <Printer class="size-4.5" aria-hidden="true" />Print
+      </button>
     </div>
     <div class="grid gap-x-9 gap-y-7 xl:grid-cols-[1fr_20rem]">
       <div class="grid min-w-0 content-start gap-7"><ReviewSection /><KnownList /></div>

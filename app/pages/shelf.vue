@@ -14,29 +14,45 @@ const { studio } = usePlanned()
 const router = useRouter()
 const showArchived = ref(false)
 const removedName = ref('')
-const known = shallowRef<Readonly<Record<string, { readonly commission: Commission, readonly plan: Plan }>>>({})
+const known = shallowRef<Readonly<Record<string, { readonly commission: Commission; readonly plan: Plan }>>>({})
 
-const momentOf = (eventAt: string): number => { const moment = parseMoment(eventAt); return moment.ok ? moment.value : 0 }
+const momentOf = (eventAt: string): number => {
+  const moment = parseMoment(eventAt)
+  return moment.ok ? moment.value : 0
+}
 /** What is to come first, the soonest on top; what is past below. */
-const shelf = computed(() => studio.listed.filter(({ archived }) => archived === showArchived.value).map((each) => ({ ...each, event: momentOf(each.eventAt) })).sort((one, other) => {
-  const [onePast, otherPast] = [one.event < studio.now, other.event < studio.now]
-  return onePast !== otherPast ? Number(onePast) - Number(otherPast) : onePast ? other.event - one.event : one.event - other.event
-}))
+const shelf = computed(() =>
+  studio.listed
+    .filter(({ archived }) => archived === showArchived.value)
+    .map((each) => ({ ...each, event: momentOf(each.eventAt) }))
+    .sort((one, other) => {
+      const [onePast, otherPast] = [one.event < studio.now, other.event < studio.now]
+      return onePast !== otherPast
+        ? Number(onePast) - Number(otherPast)
+        : onePast
+          ? other.event - one.event
+          : one.event - other.event
+    }),
+)
 const archivedCount = computed(() => studio.listed.filter(({ archived }) => archived).length)
 
 let asked = 0
-watch(() => studio.listed, async (listed) => {
-  const mine = asked += 1
-  for (const { id } of listed) {
-    const commission = await studio.peek(id)
-    if (!commission || mine !== asked) continue
-    const plan = await studio.planOf(commission)
-    if (mine === asked) known.value = { ...known.value, [id]: { commission, plan } }
-  }
-}, { immediate: true })
+watch(
+  () => studio.listed,
+  async (listed) => {
+    const mine = (asked += 1)
+    for (const { id } of listed) {
+      const commission = await studio.peek(id)
+      if (!commission || mine !== asked) continue
+      const plan = await studio.planOf(commission)
+      if (mine === asked) known.value = { ...known.value, [id]: { commission, plan } }
+    }
+  },
+  { immediate: true },
+)
 
 const attention = (plan: Plan) => plan.cautions.filter(({ severity }) => severity !== 'note')
-const left = (event: number): string => event < studio.now ? 'past' : `in ${printDuration(event - studio.now)}`
+const left = (event: number): string => (event < studio.now ? 'past' : `in ${printDuration(event - studio.now)}`)
 
 async function open(id: string): Promise<void> {
   await studio.open(id)
@@ -62,31 +78,105 @@ async function bringBack(): Promise<void> {
 <template>
   <div>
     <div class="flex flex-wrap items-start justify-between gap-3">
-      <LeafHeading :title="showArchived ? 'Archive' : 'The shelf'">{{ showArchived ? 'Put away, with everything in it.' : 'All commissions, the soonest first, with what needs a look.' }}</LeafHeading>
+      <LeafHeading :title="showArchived ? 'Archive' : 'The shelf'">{{
+        showArchived
+          ? 'Put away, with everything in it.'
+          : 'All commissions, the soonest first, with what needs a look.'
+      }}</LeafHeading>
       <div class="flex gap-2">
-        <button v-if="archivedCount > 0 || showArchived" type="button" class="button" @click="showArchived = !showArchived">{{ showArchived ? 'Back to the shelf' : `Archive (${archivedCount})` }}</button>
-        <button type="button" class="button button-go" @click="begin"><Plus class="size-4.5" aria-hidden="true" />New commission</button>
+        <button
+          v-if="archivedCount > 0 || showArchived"
+          type="button"
+          class="button"
+          @click="showArchived = !showArchived"
+        >
+          {{ showArchived ? 'Back to the shelf' : `Archive (${archivedCount})` }}
+        </button>
+        <button type="button" class="button button-go" @click="begin">
+          <Plus class="size-4.5" aria-hidden="true" />New commission
+        </button>
       </div>
     </div>
-    <p v-if="removedName" role="status" class="mb-3 flex gap-3 rounded-xl bg-look-soft px-4 py-2">“{{ removedName }}” was deleted. <button type="button" class="figure-link" data-testid="bring-back" @click="bringBack">Bring it back</button></p>
+    <p v-if="removedName" role="status" class="mb-3 flex gap-3 rounded-xl bg-look-soft px-4 py-2">
+      “{{ removedName }}” was deleted.
+      <button type="button" class="figure-link" data-testid="bring-back" @click="bringBack">Bring it back</button>
+    </p>
     <p v-if="shelf.length === 0" class="text-ink-soft">Nothing here.</p>
     <ul class="grid gap-3" data-testid="shelf">
-      <li v-for="each in shelf" :key="each.id" class="grid grid-cols-[6.5rem_1fr_auto] items-start gap-x-5 rounded-2xl bg-paper-deep/70 px-4 py-3">
+      <li
+        v-for="each in shelf"
+        :key="each.id"
+        class="grid grid-cols-[6.5rem_1fr_auto] items-start gap-x-5 rounded-2xl bg-paper-deep/70 px-4 py-3"
+      >
         <button type="button" class="h-28" :aria-label="`Open ${each.name}`" @click="open(each.id)">
-          <svg v-if="known[each.id]" class="h-full w-full" :viewBox="Object.values(standWindow(known[each.id]!.commission, known[each.id]!.plan)).join(' ')" aria-hidden="true">
-            <CakePicture :scene="sceneOf(chosenOption(known[each.id]!.commission), known[each.id]!.plan)" :turn-deg="0" :per-pixel="4" :mark="`shelf-${each.id}`" />
+          <svg
+            v-if="known[each.id]"
+            class="h-full w-full"
+            :viewBox="Object.values(standWindow(known[each.id]!.commission, known[each.id]!.plan)).join(' ')"
+            aria-hidden="true"
+          >
+            <CakePicture
+              :scene="sceneOf(chosenOption(known[each.id]!.commission), known[each.id]!.plan)"
+              :turn-deg="0"
+              :per-pixel="4"
+              :mark="`shelf-${each.id}`"
+            />
           </svg>
         </button>
         <div class="min-w-0">
-          <h2 class="font-display text-[1.25rem] font-semibold"><button type="button" class="hover:text-go" @click="open(each.id)">{{ each.name }}</button><span v-if="each.id === studio.commission?.id" class="font-text ml-2 text-[0.82rem] font-normal text-go">open</span></h2>
-          <p class="text-[0.94rem] text-ink-soft">{{ dateClockText(each.event) }}, {{ left(each.event) }}<template v-if="known[each.id]?.plan.timetable.ok && known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')?.working">; start by <b class="text-ink">{{ dayClockText(known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')!.working!.value) }}</b></template></p>
+          <h2 class="font-display text-[1.25rem] font-semibold">
+            <button type="button" class="hover:text-go" @click="open(each.id)">{{ each.name }}</button><span
+              v-if="each.id === studio.commission?.id"
+              class="font-text ml-2 text-[0.82rem] font-normal text-go"
+              >open</span
+            >
+          </h2>
+          <p class="text-[0.94rem] text-ink-soft">
+            {{ dateClockText(each.event) }}, {{ left(each.event)
+            }}<template
+              v-if="
+                known[each.id]?.plan.timetable.ok &&
+                known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')?.working
+              "
+              >; start by
+              <b class="text-ink">{{
+                dayClockText(known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')!.working!.value)
+              }}</b></template
+            >
+          </p>
           <CautionList v-if="known[each.id]" class="mt-2" :cautions="attention(known[each.id]!.plan).slice(0, 2)" />
-          <p v-if="known[each.id] && attention(known[each.id]!.plan).length > 2" class="mt-1 text-[0.85rem] text-ink-soft">and {{ attention(known[each.id]!.plan).length - 2 }} more</p>
+          <p
+            v-if="known[each.id] && attention(known[each.id]!.plan).length > 2"
+            class="mt-1 text-[0.85rem] text-ink-soft"
+          >
+            and {{ attention(known[each.id]!.plan).length - 2 }} more
+          </p>
         </div>
         <div class="flex gap-1">
-          <button type="button" class="button min-h-9 px-2.5" :aria-label="`Copy ${each.name}`" @click="studio.copy(each.id)"><Copy class="size-4" aria-hidden="true" /></button>
-          <button type="button" class="button min-h-9 px-2.5" :aria-label="each.archived ? `Take ${each.name} out of the archive` : `Archive ${each.name}`" @click="studio.archive(each.id, !each.archived)"><component :is="each.archived ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" /></button>
-          <button type="button" class="button min-h-9 px-2.5" :aria-label="`Delete ${each.name}`" @click="remove(each.id, each.name)"><Trash2 class="size-4" aria-hidden="true" /></button>
+          <button
+            type="button"
+            class="button min-h-9 px-2.5"
+            :aria-label="`Copy ${each.name}`"
+            @click="studio.copy(each.id)"
+          >
+            <Copy class="size-4" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="button min-h-9 px-2.5"
+            :aria-label="each.archived ? `Take ${each.name} out of the archive` : `Archive ${each.name}`"
+            @click="studio.archive(each.id, !each.archived)"
+          >
+            <component :is="each.archived ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="button min-h-9 px-2.5"
+            :aria-label="`Delete ${each.name}`"
+            @click="remove(each.id, each.name)"
+          >
+            <Trash2 class="size-4" aria-hidden="true" />
+          </button>
         </div>
       </li>
     </ul>

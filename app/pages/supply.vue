@@ -18,16 +18,38 @@ const TABS = ['To buy', 'Stock'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.paperwork.length === 0"><LeafHeading title="Nothing to buy yet">Lay something on the cake in Arrange, and the shopping list writes itself, net of what is on the shelf.</LeafHeading></div>
+  <div v-if="!decoration && plan.paperwork.length === 0">
+    <LeafHeading title="Nothing to buy yet"
+      >Lay something on the cake in Arrange, and the shopping list writes itself, net of what is on the
+      shelf.</LeafHeading
+    >
+  </div>
   <div v-else>
     <div class="mb-3 flex flex-wrap items-start justify-between gap-4">
-      <LeafHeading class="mb-0!" :title="toBuy.length === 0 ? 'All on the shelf' : `${toBuy.length} things to buy`">In whole packs, net of stock and of what other commissions keep<template v-if="cost > 0">; about {{ cost.toFixed(2) }} for what has a price</template>.</LeafHeading>
+      <LeafHeading class="mb-0!" :title="toBuy.length === 0 ? 'All on the shelf' : `${toBuy.length} things to buy`"
+        >In whole packs, net of stock and of what other commissions keep<template v-if="cost > 0"
+          >; about {{ cost.toFixed(2) }} for what has a price</template
+        >.</LeafHeading
+      >
       <PaperTools :papers="[shoppingSheet]" ending="shopping" title="Shopping list" />
     </div>
     <div class="grid gap-x-10 gap-y-6 xl:grid-cols-[1fr_22rem]">
       <TabGroup as="div" class="min-w-0">
-        <TabList class="no-print mb-3 flex gap-1.5"><Tab v-for="tab in TABS" :key="tab" v-slot="{ selected }" as="template"><button type="button" class="rounded-full px-4 py-2 font-semibold" :class="selected ? 'bg-go-soft shadow-[inset_0_0_0_1.5px_var(--go)]' : 'bg-paper-deep'">{{ tab }}</button></Tab></TabList>
-        <TabPanels><TabPanel><ShoppingSection /></TabPanel><TabPanel class="grid gap-6"><StockSection /><EquipmentSection /></TabPanel></TabPanels>
+        <TabList class="no-print mb-3 flex gap-1.5"
+          ><Tab v-for="tab in TABS" :key="tab" v-slot="{ selected }" as="template"
+            ><button
+              type="button"
+              class="rounded-full px-4 py-2 font-semibold"
+              :class="selected ? 'bg-go-soft shadow-[inset_0_0_0_1.5px_var(--go)]' : 'bg-paper-deep'"
+            >
+              {{ tab }}
+            </button></Tab
+          ></TabList
+        >
+        <TabPanels
+          ><TabPanel><ShoppingSection /></TabPanel
+          ><TabPanel class="grid gap-6"><StockSection /><EquipmentSection /></TabPanel
+        ></TabPanels>
       </TabGroup>
       <QuoteSection class="no-print" />
     </div>

@@ -22,25 +22,39 @@ const LEAST_ACROSS_MM = 60
 const NARROWER_MM = 60
 
 /** Top tier first, as it stands. The plan may be one edit behind. */
-const standing = computed(() => cake.value.tiers.flatMap((tier, index) => {
-  const seen = plan.value.arrangement.stack[index]
-  const facts = plan.value.cake.tiers[index]
-  return seen && facts ? [{ tier, index, seen, facts }] : []
-}).reverse())
-const nameOf = (index: number): string => index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
+const standing = computed(() =>
+  cake.value.tiers
+    .flatMap((tier, index) => {
+      const seen = plan.value.arrangement.stack[index]
+      const facts = plan.value.cake.tiers[index]
+      return seen && facts ? [{ tier, index, seen, facts }] : []
+    })
+    .reverse(),
+)
+const nameOf = (index: number): string =>
+  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
-const setTier = (index: number, label: string, change: (tier: Tier) => void): void => editCake(label, ({ tiers }) => change(tiers[index]!), `${label} ${index}`)
+const setTier = (index: number, label: string, change: (tier: Tier) => void): void =>
+  editCake(label, ({ tiers }) => change(tiers[index]!), `${label} ${index}`)
 
 function addTier(): void {
   editCake('add a tier', ({ tiers }) => {
     const below = tiers.at(-1)!
     const number = tiers.reduce((most, { id }) => Math.max(most, Number(/\d+$/.exec(id)?.[0] ?? 0)), tiers.length) + 1
     const acrossMm = Math.max(LEAST_ACROSS_MM, Math.round(2 * extentMm(below.shape).sideways) - NARROWER_MM)
-    tiers.push({ ...JSON.parse(JSON.stringify(below)), id: `tier-${number}`, shape: roundShape(acrossMm), spacer: null })
+    tiers.push({
+      ...JSON.parse(JSON.stringify(below)),
+      id: `tier-${number}`,
+      shape: roundShape(acrossMm),
+      spacer: null,
+    })
   })
 }
 
-const removeTier = (index: number): void => editCake('remove a tier', ({ tiers }) => { tiers.splice(index, 1) })
+const removeTier = (index: number): void =>
+  editCake('remove a tier', ({ tiers }) => {
+    tiers.splice(index, 1)
+  })
 
 function moveTier(index: number, by: 1 | -1): void {
   editCake('move a tier', ({ tiers }) => {
@@ -53,22 +67,67 @@ function moveTier(index: number, by: 1 | -1): void {
 <template>
   <div class="grid gap-5">
     <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-1">
-      <LeafHeading title="The cake, tier by tier" class="mb-0!">Sizes over the covering, at the foot; from the top down as it stands.</LeafHeading>
+      <LeafHeading title="The cake, tier by tier" class="mb-0!"
+        >Sizes over the covering, at the foot; from the top down as it stands.</LeafHeading
+      >
       <OptionTabs />
     </div>
     <ol class="grid gap-3">
-      <li v-for="{ tier, index, seen, facts } in standing" :key="tier.id" :data-testid="`tier-${index + 1}`" @pointerenter="lit.hover('tier', index)" @pointerleave="lit.leave()">
+      <li
+        v-for="{ tier, index, seen, facts } in standing"
+        :key="tier.id"
+        :data-testid="`tier-${index + 1}`"
+        @pointerenter="lit.hover('tier', index)"
+        @pointerleave="lit.leave()"
+      >
         <TierCard
-          :tier="tier" :standing="seen" :facts="facts" :name="nameOf(index)" :is-top="index === cake.tiers.length - 1" :is-bottom="index === 0"
-          @change="(label, change) => setTier(index, label, change)" @move="(by) => moveTier(index, by)" @remove="removeTier(index)"
+          :tier="tier"
+          :standing="seen"
+          :facts="facts"
+          :name="nameOf(index)"
+          :is-top="index === cake.tiers.length - 1"
+          :is-bottom="index === 0"
+          @change="(label, change) => setTier(index, label, change)"
+          @move="(by) => moveTier(index, by)"
+          @remove="removeTier(index)"
         />
       </li>
     </ol>
     <div class="flex flex-wrap items-end gap-6">
-      <button type="button" class="button button-go" :disabled="cake.tiers.length >= MOST_TIERS" @click="addTier"><Plus class="size-4.5" aria-hidden="true" />Add a tier on top</button>
-      <label class="block w-28 text-[0.8rem] text-ink-soft">Board<select class="field-input text-ink" :value="cake.board.outline" @change="editCake('board', ({ board }) => { board.outline = ($event.target as HTMLSelectElement).value as 'round' | 'square' })"><option value="round">Round</option><option value="square">Square</option></select></label>
-      <QuantityField v-for="key in (['acrossMm', 'thicknessMm'] as const)" :key="key" class="w-36" :schema="boardSchema.shape[key]" hide-help :model-value="cake.board[key]" @update:model-value="(value) => editCake('board', ({ board }) => { board[key] = value })" />
-      <NuxtLink to="/drawing" class="button" data-testid="print-drawing"><Printer class="size-4.5" aria-hidden="true" />Drawing with dimensions</NuxtLink>
+      <button type="button" class="button button-go" :disabled="cake.tiers.length >= MOST_TIERS" @click="addTier">
+        <Plus class="size-4.5" aria-hidden="true" />Add a tier on top
+      </button>
+      <label class="block w-28 text-[0.8rem] text-ink-soft"
+        >Board<select
+          class="field-input text-ink"
+          :value="cake.board.outline"
+          @change="
+            editCake('board', ({ board }) => {
+              board.outline = ($event.target as HTMLSelectElement).value as 'round' | 'square'
+            })
+          "
+        >
+          <option value="round">Round</option>
+          <option value="square">Square</option>
+        </select></label
+      >
+      <QuantityField
+        v-for="key in ['acrossMm', 'thicknessMm'] as const"
+        :key="key"
+        class="w-36"
+        :schema="boardSchema.shape[key]"
+        hide-help
+        :model-value="cake.board[key]"
+        @update:model-value="
+          (value) =>
+            editCake('board', ({ board }) => {
+              board[key] = value
+            })
+        "
+      />
+      <NuxtLink to="/drawing" class="button" data-testid="print-drawing"
+        ><Printer class="size-4.5" aria-hidden="true" />Drawing with dimensions</NuxtLink
+      >
     </div>
     <BoxFitSection />
     <CautionList :cautions="cautions" class="max-w-3xl" />

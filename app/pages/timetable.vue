@@ -23,71 +23,180 @@ const { studio, commission, workshop, plan, option, editOption, cautionsOn } = u
 const cautions = cautionsOn('timetable')
 const dryCautions = cautionsOn('dry')
 
-const timetable = computed(() => plan.value.timetable.ok ? plan.value.timetable.value : null)
+const timetable = computed(() => (plan.value.timetable.ok ? plan.value.timetable.value : null))
 const startBy = computed(() => plan.value.tally.find(({ id }) => id === 'startBy')?.working ?? null)
-const standing = computed(() => timetable.value ? standingWords(timetable.value) : null)
-const agenda = computed(() => timetable.value ? agendaOf(timetable.value.slots) : [])
+const standing = computed(() => (timetable.value ? standingWords(timetable.value) : null))
+const agenda = computed(() => (timetable.value ? agendaOf(timetable.value.slots) : []))
 const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
 const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
 const stopping = computed(() => [...cautions.value, ...dryCautions.value.filter(({ severity }) => severity === 'stop')])
 
 /** Closer looks are taken while the timetable is looked at. */
-onMounted(() => { studio.isThorough = true })
-onBeforeUnmount(() => { studio.isThorough = false })
+onMounted(() => {
+  studio.isThorough = true
+})
+onBeforeUnmount(() => {
+  studio.isThorough = false
+})
 
 const chosen = ref<Slot | null>(null)
 /** The slot that is looked at, as it is now. */
-const noted = computed(() => timetable.value?.slots.find(({ id }) => id === chosen.value?.id) ?? timetable.value?.slots.find(({ task }) => task !== null && task === chosen.value?.task) ?? null)
-const put = (task: string, at: number): void => editOption('put work at an hour', ({ pins }) => { pins[task] = at }, `pin ${task}`)
+const noted = computed(
+  () =>
+    timetable.value?.slots.find(({ id }) => id === chosen.value?.id) ??
+    timetable.value?.slots.find(({ task }) => task !== null && task === chosen.value?.task) ??
+    null,
+)
+const put = (task: string, at: number): void =>
+  editOption(
+    'put work at an hour',
+    ({ pins }) => {
+      pins[task] = at
+    },
+    `pin ${task}`,
+  )
 const pinned = computed(() => Object.keys(option.value.pins).length)
-const readyEarlier = (minutes: number): void => studio.edit('ready earlier', ({ workshop: { pace } }) => { pace.aheadMin = Math.min(MOST_AHEAD_MIN, pace.aheadMin + minutes) })
+const readyEarlier = (minutes: number): void =>
+  studio.edit('ready earlier', ({ workshop: { pace } }) => {
+    pace.aheadMin = Math.min(MOST_AHEAD_MIN, pace.aheadMin + minutes)
+  })
 const MOST_AHEAD_MIN = paceSchema.shape.aheadMin.maxValue!
 const print = (): void => window.print()
 
 async function saveCalendar(): Promise<void> {
   if (!timetable.value) return
   const { writeCalendar } = await import('#core/format/calendar')
-  download(writeCalendar(timetable.value.slots, commission.value.id, commission.value.brief.name, studio.now), fileNameFor(commission.value.brief.name, '.ics'), 'text/calendar')
+  download(
+    writeCalendar(timetable.value.slots, commission.value.id, commission.value.brief.name, studio.now),
+    fileNameFor(commission.value.brief.name, '.ics'),
+    'text/calendar',
+  )
 }
 </script>
 
 <template>
   <div>
-    <LeafHeading v-if="timetable && startBy" :title="`Start by ${dateText(timetable.startBy)}, ${clockText(timetable.startBy)}`">
-      The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
+    <LeafHeading
+      v-if="timetable && startBy"
+      :title="`Start by ${dateText(timetable.startBy)}, ${clockText(timetable.startBy)}`"
+    >
+      The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on
+      {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
     </LeafHeading>
-    <LeafHeading v-else :title="plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{ plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'As it stands the work cannot be ready in time. What stops it:' : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.' }}</LeafHeading>
-    <p v-if="standing" class="mb-3 max-w-3xl rounded-xl px-4 py-2" :class="standing.safe ? 'bg-go-soft' : 'bg-stop-soft'" data-testid="standing">{{ standing.words }}</p>
+    <LeafHeading
+      v-else
+      :title="
+        plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'
+      "
+      >{{
+        plan.arrangement.sails.length + plan.paperwork.length > 0
+          ? 'As it stands the work cannot be ready in time. What stops it:'
+          : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.'
+      }}</LeafHeading
+    >
+    <p
+      v-if="standing"
+      class="mb-3 max-w-3xl rounded-xl px-4 py-2"
+      :class="standing.safe ? 'bg-go-soft' : 'bg-stop-soft'"
+      data-testid="standing"
+    >
+      {{ standing.words }}
+    </p>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
     <template v-if="timetable">
-      <TimeLanes class="no-print" :timetable="timetable" :hours="workshop.hours" :busy="[...workshop.busy, ...studio.others]" :now="studio.now" :chosen="noted?.task ?? null" @choose="chosen = $event" @pin="put" />
+      <TimeLanes
+        class="no-print"
+        :timetable="timetable"
+        :hours="workshop.hours"
+        :busy="[...workshop.busy, ...studio.others]"
+        :now="studio.now"
+        :chosen="noted?.task ?? null"
+        @choose="chosen = $event"
+        @pin="put"
+      />
       <SlotNote v-if="noted" class="no-print" :work="noted" :timetable="timetable" />
-      <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.</p>
-      <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">{{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put {{ pinned === 1 ? 'it' : 'them' }}. <button type="button" class="figure-link" @click="editOption('let all move', (each) => { each.pins = {} })">let all move</button></p>
+      <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">
+        Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.
+      </p>
+      <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">
+        {{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put
+        {{ pinned === 1 ? 'it' : 'them' }}.
+        <button
+          type="button"
+          class="figure-link"
+          @click="
+            editOption('let all move', (each) => {
+              each.pins = {}
+            })
+          "
+        >
+          let all move
+        </button>
+      </p>
     </template>
-    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]"><RiskNote v-if="timetable" :timetable="timetable" @ahead="readyEarlier" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" /></div>
+    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
+      <RiskNote v-if="timetable" :timetable="timetable" @ahead="readyEarlier" /><WhatIfs
+        :class="timetable ? '' : 'lg:col-span-2'"
+      />
+    </div>
     <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
-      <section v-if="timetable" class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
+      <section
+        v-if="timetable"
+        class="grid content-start gap-4 sm:grid-cols-2"
+        aria-label="Work day by day"
+        data-testid="agenda"
+      >
         <div v-for="{ day, slots } in agenda" :key="day">
           <h2 class="part-title mb-1">{{ dateText(day) }}</h2>
           <ol>
-            <li v-for="slot in slots" :key="slot.id" class="grid grid-cols-[3.4rem_1fr_auto] gap-x-2 py-0.5 text-[0.94rem]">
-              <span class="font-semibold">{{ clockText(slot.from) }}</span><span>{{ slot.name }}</span><span class="text-ink-soft">{{ slot.to > slot.from ? printDuration(slot.to - slot.from) : '' }}</span>
+            <li
+              v-for="slot in slots"
+              :key="slot.id"
+              class="grid grid-cols-[3.4rem_1fr_auto] gap-x-2 py-0.5 text-[0.94rem]"
+            >
+              <span class="font-semibold">{{ clockText(slot.from) }}</span><span>{{ slot.name }}</span
+              ><span class="text-ink-soft">{{ slot.to > slot.from ? printDuration(slot.to - slot.from) : '' }}</span>
             </li>
           </ol>
         </div>
       </section>
       <p v-else />
       <aside class="no-print grid content-start gap-6" aria-label="Hours and pace">
-        <div v-if="timetable" class="flex flex-wrap gap-2"><button type="button" class="button button-go" data-testid="save-calendar" @click="saveCalendar"><CalendarDays class="size-4.5" aria-hidden="true" />Save for a calendar</button><button type="button" class="button" @click="print"><Printer class="size-4.5" aria-hidden="true" />Print the days</button></div>
+        <div v-if="timetable" class="flex flex-wrap gap-2">
+          <button type="button" class="button button-go" data-testid="save-calendar" @click="saveCalendar">
+            <CalendarDays class="size-4.5" aria-hidden="true" />Save for a calendar</button
+          ><button type="button" class="button" @click="print">
+            <Printer class="size-4.5" aria-hidden="true" />Print the days
+          </button>
+        </div>
         <HoursEditor />
         <BusySection />
         <details>
           <summary class="font-display text-[1.05rem] font-semibold">Your pace and prices</summary>
           <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>
           <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
-            <QuantityField v-for="key in paces" :key="key" :schema="paceSchema.shape[key]" :model-value="workshop.pace[key]" @update:model-value="studio.edit('pace', (draft) => { draft.workshop.pace[key] = $event })" />
-            <QuantityField v-for="key in prices" :key="key" :schema="pricesSchema.shape[key]" :model-value="workshop.prices[key]" @update:model-value="studio.edit('prices', (draft) => { draft.workshop.prices[key] = $event })" />
+            <QuantityField
+              v-for="key in paces"
+              :key="key"
+              :schema="paceSchema.shape[key]"
+              :model-value="workshop.pace[key]"
+              @update:model-value="
+                studio.edit('pace', (draft) => {
+                  draft.workshop.pace[key] = $event
+                })
+              "
+            />
+            <QuantityField
+              v-for="key in prices"
+              :key="key"
+              :schema="pricesSchema.shape[key]"
+              :model-value="workshop.prices[key]"
+              @update:model-value="
+                studio.edit('prices', (draft) => {
+                  draft.workshop.prices[key] = $event
+                })
+              "
+            />
           </div>
         </details>
       </aside>

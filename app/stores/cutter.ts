@@ -5,7 +5,7 @@ import { machineReportSchema, type MachineJob, type MachineOrder, type MachineRe
 const ASK_EVERY_MS = 700
 
 /** Pieces of a sheet, by number. */
-type OnSheet = { readonly cut: readonly number[], readonly spoiled: readonly number[] }
+type OnSheet = { readonly cut: readonly number[]; readonly spoiled: readonly number[] }
 
 /** The cutting machine: what it was sent, what it says, and which pieces of which sheet are cut. */
 export const useCutter = defineStore('cutter', () => {
@@ -21,7 +21,10 @@ export const useCutter = defineStore('cutter', () => {
 
   async function ask(method: 'GET' | 'PUT' | 'POST', body?: unknown): Promise<boolean> {
     try {
-      const response = await fetch('/api/cutter', { method, ...body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } })
+      const response = await fetch('/api/cutter', {
+        method,
+        ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      })
       if (response.status === 503) throw new Error('lost')
       const answer: unknown = await response.json()
       isLost.value = false
@@ -43,7 +46,13 @@ export const useCutter = defineStore('cutter', () => {
     report.value = next
     if (sheet.value === null || next.status === 'empty') return
     const spoiled = next.status === 'fault' ? next.begun : []
-    sheets.value = { ...sheets.value, [sheet.value]: { cut: [...new Set([...before.cut, ...next.cut])], spoiled: [...new Set([...before.spoiled, ...spoiled])] } }
+    sheets.value = {
+      ...sheets.value,
+      [sheet.value]: {
+        cut: [...new Set([...before.cut, ...next.cut])],
+        spoiled: [...new Set([...before.spoiled, ...spoiled])],
+      },
+    }
   }
 
   /** Sends a sheet, or what is left of it. */
@@ -51,7 +60,7 @@ export const useCutter = defineStore('cutter', () => {
     before = sheets.value[name] ?? { cut: [], spoiled: [] }
     const last = sheet.value
     sheet.value = name
-    if (!await ask('PUT', job)) sheet.value = last
+    if (!(await ask('PUT', job))) sheet.value = last
   }
 
   const tell = (order: MachineOrder): Promise<boolean> => ask('POST', { order })
@@ -74,5 +83,16 @@ export const useCutter = defineStore('cutter', () => {
     }
   }
 
-  return { report, problem, isLost, sheet, sheets, send, tell, startAgain, look, isBusy: computed(() => report.value?.status === 'running' || report.value?.status === 'paused') }
+  return {
+    report,
+    problem,
+    isLost,
+    sheet,
+    sheets,
+    send,
+    tell,
+    startAgain,
+    look,
+    isBusy: computed(() => report.value?.status === 'running' || report.value?.status === 'paused'),
+  }
 })

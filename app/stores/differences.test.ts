@@ -3,14 +3,35 @@ import type { TallyFigure } from '#core/plan'
 import { typed, type WorkingKind } from '#core/quantity'
 import { differenceOf, differencesBetween } from './differences'
 
-const figure = (value: number | null, kind: WorkingKind = 'count'): TallyFigure => ({ id: 'sails', label: 'sails', working: value === null ? null : typed('sails', value, kind, 'Arrange'), beside: '', none: 'none' })
+const figure = (value: number | null, kind: WorkingKind = 'count'): TallyFigure => ({
+  id: 'sails',
+  label: 'sails',
+  working: value === null ? null : typed('sails', value, kind, 'Arrange'),
+  beside: '',
+  none: 'none',
+})
 
 describe('differences in the tally', () => {
-  it.each([[9, 11, 'count', '+2'], [11, 9, 'count', '−2'], [300, 335, 'duration', '+35 min'], [592, 573, 'volume', '−19 ml'], [6000, 5820, 'moment', '3 h earlier'], [5820, 6000, 'moment', '3 h later']] as const)('from %d to %d of %s is “%s”', (before, after, kind, text) =>
-    expect(differenceOf(figure(before, kind), figure(after, kind), 'metric')?.text).toBe(text))
+  it.each([
+    [9, 11, 'count', '+2'],
+    [11, 9, 'count', '−2'],
+    [300, 335, 'duration', '+35 min'],
+    [592, 573, 'volume', '−19 ml'],
+    [6000, 5820, 'moment', '3 h earlier'],
+    [5820, 6000, 'moment', '3 h later'],
+  ] as const)('from %d to %d of %s is “%s”', (before, after, kind, text) =>
+    expect(differenceOf(figure(before, kind), figure(after, kind), 'metric')?.text).toBe(text),
+  )
   it('says nothing of what reads the same, or has no figure', () => {
     expect(differenceOf(figure(592.1, 'volume'), figure(592.3, 'volume'), 'metric')).toBeNull()
     expect(differenceOf(figure(null), figure(3), 'metric')).toBeNull()
   })
-  it('leaves out figures that did not change', () => expect(differencesBetween([figure(3), { ...figure(4), id: 'discs' }], [figure(3), { ...figure(6), id: 'discs' }], 'metric')).toEqual({ discs: { text: '+2', direction: 'up' } }))
+  it('leaves out figures that did not change', () =>
+    expect(
+      differencesBetween(
+        [figure(3), { ...figure(4), id: 'discs' }],
+        [figure(3), { ...figure(6), id: 'discs' }],
+        'metric',
+      ),
+    ).toEqual({ discs: { text: '+2', direction: 'up' } }))
 })

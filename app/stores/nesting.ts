@@ -16,7 +16,12 @@ const KEPT_LAYOUTS = 24
 const SEED = 1
 
 type Search = NonNullable<CutGroup['search']>
-type Progress = { readonly spentMs: number, readonly untilMs: number, readonly first: NestMeasure, readonly now: NestMeasure }
+type Progress = {
+  readonly spentMs: number
+  readonly untilMs: number
+  readonly first: NestMeasure
+  readonly now: NestMeasure
+}
 
 /**
  * Searches for closer layouts in the background, one job after the other, in a worker of its own.
@@ -31,10 +36,18 @@ export const useNesting = defineStore('nesting', () => {
   let worker: Worker | null = null
   let remote: Remote<NestWorker> | null = null
 
-  const jobs = computed<readonly Search[]>(() => studio.plan?.groups.flatMap(({ search }) => search ? [search] : []) ?? [])
-  const isDone = ({ key }: Search): boolean => { const each = progress.value[key]; return each !== undefined && each.spentMs >= each.untilMs }
+  const jobs = computed<readonly Search[]>(
+    () => studio.plan?.groups.flatMap(({ search }) => (search ? [search] : [])) ?? [],
+  )
+  const isDone = ({ key }: Search): boolean => {
+    const each = progress.value[key]
+    return each !== undefined && each.spentMs >= each.untilMs
+  }
 
-  /** Once what was found is planned and drawn: until then the search leaves the machine to the page, which would otherwise answer late where cores are few. */
+  /**
+   * Once what was found is planned and drawn: until then the search leaves the machine to the page, which would
+   * otherwise answer late where cores are few.
+   */
   async function isShown(): Promise<void> {
     await nextTick()
     await until(() => studio.isPlanning).toBe(false)
@@ -57,21 +70,43 @@ export const useNesting = defineStore('nesting', () => {
   async function search(job: Search): Promise<void> {
     underWay.value = job.key
     worker = new Worker(new URL('../workers/nest.ts', import.meta.url), { type: 'module' })
-    const own = remote = wrap<NestWorker>(worker)
+    const own = (remote = wrap<NestWorker>(worker))
     const isOurs = (): boolean => remote === own
     const first = await own.begin(job.job, SEED)
     if (!isOurs()) return
-    if (!first) { note(job.key, { spentMs: SEARCH_MS, untilMs: SEARCH_MS, first: { sheets: 0, paperMm2: 0, piecesMm2: 0 }, now: { sheets: 0, paperMm2: 0, piecesMm2: 0 } }); stop(); return }
+    if (!first) {
+      note(job.key, {
+        spentMs: SEARCH_MS,
+        untilMs: SEARCH_MS,
+        first: { sheets: 0, paperMm2: 0, piecesMm2: 0 },
+        now: { sheets: 0, paperMm2: 0, piecesMm2: 0 },
+      })
+      stop()
+      return
+    }
     const before = progress.value[job.key]
-    let state: Progress = { spentMs: before?.spentMs ?? 0, untilMs: before?.untilMs ?? SEARCH_MS, first: before?.first ?? first.measure, now: first.measure }
+    let state: Progress = {
+      spentMs: before?.spentMs ?? 0,
+      untilMs: before?.untilMs ?? SEARCH_MS,
+      first: before?.first ?? first.measure,
+      now: first.measure,
+    }
     if (!before) studio.nest({ [job.key]: first.layout })
     note(job.key, state)
     while (state.spentMs < (progress.value[job.key]?.untilMs ?? 0)) {
       const better = await own.improve(SLICE_MS)
       if (!isOurs()) return
       const known = progress.value[job.key]?.now ?? state.now
-      const helps = better !== null && (better.measure.sheets < known.sheets || (better.measure.sheets === known.sheets && better.measure.paperMm2 < known.paperMm2))
-      state = { ...state, untilMs: progress.value[job.key]!.untilMs, spentMs: state.spentMs + SLICE_MS, now: helps ? better.measure : known }
+      const helps =
+        better !== null &&
+        (better.measure.sheets < known.sheets ||
+          (better.measure.sheets === known.sheets && better.measure.paperMm2 < known.paperMm2))
+      state = {
+        ...state,
+        untilMs: progress.value[job.key]!.untilMs,
+        spentMs: state.spentMs + SLICE_MS,
+        now: helps ? better.measure : known,
+      }
       note(job.key, state)
       if (!helps) continue
       studio.nest({ [job.key]: better.layout })

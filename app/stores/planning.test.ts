@@ -3,25 +3,55 @@ import { demoCommission, demoWorkshop } from '#core/demo'
 import type { Plan, PlanInputs } from '#core/plan'
 import { planner } from './planning'
 
-type Asked = { readonly inputs: PlanInputs, readonly known?: number, readonly answer: (plan: Plan, since?: number) => void, readonly fail: (reason: unknown) => void }
+type Asked = {
+  readonly inputs: PlanInputs
+  readonly known?: number
+  readonly answer: (plan: Plan, since?: number) => void
+  readonly fail: (reason: unknown) => void
+}
 const asked: Asked[] = []
 
 vi.mock('comlink', () => ({
   wrap: () => ({
-    derive: (inputs: PlanInputs) => new Promise((resolve, reject) => { asked.push({ inputs, answer: resolve, fail: reject }) }),
-    deriveChanges: (inputs: PlanInputs, known: number) => new Promise((resolve, reject) => {
-      asked.push({ inputs, known, answer: (changes, since = 0) => resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }), fail: reject })
-    }),
+    derive: (inputs: PlanInputs) =>
+      new Promise((resolve, reject) => {
+        asked.push({ inputs, answer: resolve, fail: reject })
+      }),
+    deriveChanges: (inputs: PlanInputs, known: number) =>
+      new Promise((resolve, reject) => {
+        asked.push({
+          inputs,
+          known,
+          answer: (changes, since = 0) =>
+            resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }),
+          fail: reject,
+        })
+      }),
   }),
 }))
 
-const inputsAt = (now: number): PlanInputs => ({ commission: demoCommission(0), workshop: demoWorkshop(), now, units: 'metric' })
+const inputsAt = (now: number): PlanInputs => ({
+  commission: demoCommission(0),
+  workshop: demoWorkshop(),
+  now,
+  units: 'metric',
+})
 const planNamed = (name: string): Plan => ({ name }) as unknown as Plan
-const settled = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve, 0) })
+const settled = (): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve, 0)
+  })
 
 beforeEach(() => {
   asked.length = 0
-  vi.stubGlobal('Worker', class { postMessage(): void { /* nothing listens */ } })
+  vi.stubGlobal(
+    'Worker',
+    class {
+      postMessage(): void {
+        /* nothing listens */
+      }
+    },
+  )
 })
 
 afterEach(() => vi.unstubAllGlobals())
@@ -74,7 +104,13 @@ describe('asking for plans', () => {
     const received = vi.fn()
     const { once } = planner(received, vi.fn())
     const inputs = inputsAt(1)
-    inputs.commission.brief.photos.push({ id: 'a', name: 'a', dataUrl: 'data:image/png;base64,AA==', widthPx: 1, heightPx: 1 })
+    inputs.commission.brief.photos.push({
+      id: 'a',
+      name: 'a',
+      dataUrl: 'data:image/png;base64,AA==',
+      widthPx: 1,
+      heightPx: 1,
+    })
     const answer = once(inputs)
     expect(asked[0]!.inputs.commission.brief).toMatchObject({ photos: [], notes: '' })
     asked[0]!.answer(planNamed('beside'))

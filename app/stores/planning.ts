@@ -3,21 +3,40 @@ import { withChanges, type Plan, type PlanInputs } from '#core/plan'
 import type { PlanWorker, Taken, Tried } from '~/workers/plan'
 
 /** Pictures and notes have no part in a plan and would only be copied to the worker. */
-const withoutPictures = (inputs: PlanInputs): PlanInputs => ({ ...inputs, commission: { ...inputs.commission, brief: { ...inputs.commission.brief, photos: [], notes: '' }, bench: { ...inputs.commission.bench, photos: [] } } })
+const withoutPictures = (inputs: PlanInputs): PlanInputs => ({
+  ...inputs,
+  commission: {
+    ...inputs.commission,
+    brief: { ...inputs.commission.brief, photos: [], notes: '' },
+    bench: { ...inputs.commission.bench, photos: [] },
+  },
+})
 
 /**
- * Asks the worker for plans, one at a time: while it is busy only the newest question waits, so edits are never blocked and old answers never arrive late.
+ * Asks the worker for plans, one at a time: while it is busy only the newest question waits, so edits are never
+ * blocked and old answers never arrive late.
  *
- * `once` asks beside that, for a plan that is not the one shown; `tried` for its hour to start alone, `taken` for what it takes of the studio.
+ * `once` asks beside that, for a plan that is not the one shown; `tried` for its hour to start alone, `taken` for
+ * what it takes of the studio.
  *
  * @param receive called with each answer
  * @param failed called when the worker could not answer
  */
-export function planner(receive: (plan: Plan) => void, failed: (reason: unknown) => void): { readonly ask: (inputs: PlanInputs) => void, readonly once: (inputs: PlanInputs) => Promise<Plan>, readonly tried: (inputs: PlanInputs) => Promise<Tried>, readonly taken: (inputs: PlanInputs) => Promise<Taken> } {
-  const remote: Remote<PlanWorker> = wrap(new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }))
+export function planner(
+  receive: (plan: Plan) => void,
+  failed: (reason: unknown) => void,
+): {
+  readonly ask: (inputs: PlanInputs) => void
+  readonly once: (inputs: PlanInputs) => Promise<Plan>
+  readonly tried: (inputs: PlanInputs) => Promise<Tried>
+  readonly taken: (inputs: PlanInputs) => Promise<Taken>
+} {
+  const remote: Remote<PlanWorker> = wrap(
+    new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }),
+  )
   let busy = false
   /** The last plan that came, shown or not, and its number. */
-  let known: { readonly plan: Plan, readonly number: number } | null = null
+  let known: { readonly plan: Plan; readonly number: number } | null = null
   let waiting: PlanInputs | null = null
   const ask = async (inputs: PlanInputs): Promise<void> => {
     if (busy) {
@@ -39,5 +58,10 @@ export function planner(receive: (plan: Plan) => void, failed: (reason: unknown)
       void ask(next)
     }
   }
-  return { ask: (inputs) => void ask(withoutPictures(inputs)), once: async (inputs) => remote.derive(withoutPictures(inputs)), tried: async (inputs) => remote.tried(withoutPictures(inputs)), taken: async (inputs) => remote.taken(withoutPictures(inputs)) }
+  return {
+    ask: (inputs) => void ask(withoutPictures(inputs)),
+    once: async (inputs) => remote.derive(withoutPictures(inputs)),
+    tried: async (inputs) => remote.tried(withoutPictures(inputs)),
+    taken: async (inputs) => remote.taken(withoutPictures(inputs)),
+  }
 }

@@ -4,18 +4,36 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
-import { newCommission, type Commission, type Nested, type Plan, type PlanInputs, type TallyId, type Workshop } from '#core/plan'
+import {
+  newCommission,
+  type Commission,
+  type Nested,
+  type Plan,
+  type PlanInputs,
+  type TallyId,
+  type Workshop,
+} from '#core/plan'
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
 import { StudioDatabase, type KeptEdit } from '~/database/database'
-import { addCommission, archiveCommission, forgetEdits, listCommissions, openCommission, removeCommission, restoreCommission, saveEdit, type Listed } from '~/database/keeping'
+import {
+  addCommission,
+  archiveCommission,
+  forgetEdits,
+  listCommissions,
+  openCommission,
+  removeCommission,
+  restoreCommission,
+  saveEdit,
+  type Listed,
+} from '~/database/keeping'
 import { differencesBetween, type Difference } from './differences'
 import { planner } from './planning'
 import type { Tried } from '~/workers/plan'
 import { usePreferences } from './preferences'
 
 /** What an edit may change. */
-export type Studio = { commission: Commission, workshop: Workshop }
+export type Studio = { commission: Commission; workshop: Workshop }
 
 const DEMO_ID = 'quillfinch-press'
 const DIFFERENCE_SHOWN_MS = 6000
@@ -52,6 +70,8 @@ export const useStudio = defineStore('studio', () => {
   let workshopRevision = 0
   let lastEdit = { merge: '', at: 0 }
   let saving = Promise.resolve()
+  /** Edits that do not lie in the database yet. */
+  const unsaved = ref(0)
   let differenceTimer = 0
   let editedSincePlan = false
   /** Layouts that searches have found; the last ones are kept. */
@@ -63,7 +83,14 @@ export const useStudio = defineStore('studio', () => {
   const isThorough = ref(false)
   let isThoroughAsked = false
   let closerTimer = 0
-  const question = (walks?: number): PlanInputs => ({ ...state.value!, now: now.value, units: preferences.units, nested: nested.value, others: others.value.map(({ from, to }) => ({ from, to })), ...walks !== undefined && { walks } })
+  const question = (walks?: number): PlanInputs => ({
+    ...state.value!,
+    now: now.value,
+    units: preferences.units,
+    nested: nested.value,
+    others: others.value.map(({ from, to }) => ({ from, to })),
+    ...(walks !== undefined && { walks }),
+  })
   function lookCloser(): void {
     if (!isThorough.value || isThoroughAsked || isPlanning.value || !state.value) return
     isThoroughAsked = true
@@ -74,18 +101,21 @@ export const useStudio = defineStore('studio', () => {
   const others = shallowRef<readonly OtherHours[]>([])
   /** How much of each item other commissions keep, those whose events are before this one's. */
   const reserved = shallowRef<ReadonlyMap<string, number>>(new Map())
-  const { ask, once, tried, taken } = planner((answer) => {
-    if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
-    editedSincePlan = false
-    plan.value = answer
-    isPlanning.value = false
-    // Edits that follow one another are not kept waiting by a closer look.
-    window.clearTimeout(closerTimer)
-    closerTimer = window.setTimeout(lookCloser, CLOSER_AFTER_MS)
-  }, (reason) => {
-    isPlanning.value = false
-    notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
-  })
+  const { ask, once, tried, taken } = planner(
+    (answer) => {
+      if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
+      editedSincePlan = false
+      plan.value = answer
+      isPlanning.value = false
+      // Edits that follow one another are not kept waiting by a closer look.
+      window.clearTimeout(closerTimer)
+      closerTimer = window.setTimeout(lookCloser, CLOSER_AFTER_MS)
+    },
+    (reason) => {
+      isPlanning.value = false
+      notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
+    },
+  )
 
   watch([state, now, () => preferences.units, nested], () => {
     if (!state.value) return
@@ -93,31 +123,57 @@ export const useStudio = defineStore('studio', () => {
     isThoroughAsked = false
     ask(question())
   })
-  watch(isThorough, () => { if (!isPlanning.value) lookCloser() })
+  watch(isThorough, () => {
+    if (!isPlanning.value) lookCloser()
+  })
 
   /** Takes closer layouts into the plan. */
   function nest(found: Nested): void {
-    const kept = Object.entries(nested.value).filter(([key]) => !(key in found)).slice(1 - MOST_LAYOUTS)
+    const kept = Object.entries(nested.value)
+      .filter(([key]) => !(key in found))
+      .slice(1 - MOST_LAYOUTS)
     nested.value = { ...Object.fromEntries(kept), ...found }
   }
 
   function showDifferences(before: Plan, after: Plan): void {
     differences.value = differencesBetween(before.tally, after.tally, preferences.units)
     window.clearTimeout(differenceTimer)
-    differenceTimer = window.setTimeout(() => { differences.value = {} }, DIFFERENCE_SHOWN_MS)
+    differenceTimer = window.setTimeout(() => {
+      differences.value = {}
+    }, DIFFERENCE_SHOWN_MS)
   }
 
-  /** Hours that other commissions of these weeks take, as they are planned now, and what those before this one keep of the stock. */
-  async function takenByOthers({ id, brief }: Commission, workshop: Workshop): Promise<{ readonly hours: readonly OtherHours[], readonly kept: ReadonlyMap<string, number> }> {
+  /**
+   * Hours that other commissions of these weeks take, as they are planned now, and what those before this one keep of
+   * the stock.
+   */
+  async function takenByOthers(
+    { id, brief }: Commission,
+    workshop: Workshop,
+  ): Promise<{ readonly hours: readonly OtherHours[]; readonly kept: ReadonlyMap<string, number> }> {
     const eventAt = parseMoment(brief.eventAt)
-    const near = listed.value.filter((each) => { const at = parseMoment(each.eventAt); return each.id !== id && !each.archived && at.ok && eventAt.ok && Math.abs(at.value - eventAt.value) < WEEKS_SHARED * 7 * MINUTES_PER_DAY })
-    const found = await Promise.all(near.map(async (each) => {
-      const commission = await peek(each.id)
-      if (!commission || commission.bench.handedOver) return { hours: [], needs: [] }
-      const { hours, needs } = await taken({ commission, workshop, now: now.value, units: preferences.units })
-      const isBefore = each.eventAt < brief.eventAt || (each.eventAt === brief.eventAt && each.id < id)
-      return { hours: hours.map((stretch): OtherHours => ({ ...stretch, name: each.name })), needs: isBefore ? needs : [] }
-    }))
+    const near = listed.value.filter((each) => {
+      const at = parseMoment(each.eventAt)
+      return (
+        each.id !== id &&
+        !each.archived &&
+        at.ok &&
+        eventAt.ok &&
+        Math.abs(at.value - eventAt.value) < WEEKS_SHARED * 7 * MINUTES_PER_DAY
+      )
+    })
+    const found = await Promise.all(
+      near.map(async (each) => {
+        const commission = await peek(each.id)
+        if (!commission || commission.bench.handedOver) return { hours: [], needs: [] }
+        const { hours, needs } = await taken({ commission, workshop, now: now.value, units: preferences.units })
+        const isBefore = each.eventAt < brief.eventAt || (each.eventAt === brief.eventAt && each.id < id)
+        return {
+          hours: hours.map((stretch): OtherHours => ({ ...stretch, name: each.name })),
+          needs: isBefore ? needs : [],
+        }
+      }),
+    )
     const kept = new Map<string, number>()
     for (const [item, amount] of found.flatMap(({ needs }) => needs)) kept.set(item, (kept.get(item) ?? 0) + amount)
     return { hours: found.flatMap(({ hours }) => hours), kept }
@@ -155,9 +211,9 @@ export const useStudio = defineStore('studio', () => {
     tabs.onmessage = ({ data }: MessageEvent<{ id: string }>) => {
       if (state.value && (data.id === state.value.commission.id || data.id === '')) void open(state.value.commission.id)
     }
-    if (preferences.lastCommission && await open(preferences.lastCommission)) return
+    if (preferences.lastCommission && (await open(preferences.lastCommission))) return
     const latest = (await listCommissions(database)).find(({ archived }) => !archived)
-    if (latest && await open(latest.id)) return
+    if (latest && (await open(latest.id))) return
     await openDemo()
   }
 
@@ -165,7 +221,7 @@ export const useStudio = defineStore('studio', () => {
   async function openDemo(): Promise<void> {
     if (await open(DEMO_ID)) return
     const finished = lanternRow(now.value)
-    if (!await openCommission(database, finished.id, demoWorkshop(now.value))) {
+    if (!(await openCommission(database, finished.id, demoWorkshop(now.value)))) {
       await addCommission(database, finished, Date.now() - 1)
       await archiveCommission(database, finished.id, true)
     }
@@ -179,9 +235,12 @@ export const useStudio = defineStore('studio', () => {
     await open(id)
   }
 
-  /** Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back. */
+  /**
+   * Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back.
+   */
   async function take(file: CommissionFile, withWorkshop: boolean): Promise<void> {
-    if (!await openCommission(database, file.commission.id, demoWorkshop())) await addCommission(database, file.commission, Date.now())
+    if (!(await openCommission(database, file.commission.id, demoWorkshop())))
+      await addCommission(database, file.commission, Date.now())
     await open(file.commission.id)
     edit('open file', (studio) => {
       studio.commission = file.commission
@@ -192,16 +251,31 @@ export const useStudio = defineStore('studio', () => {
 
   /** The plan of a commission with this workshop, beside the one that is shown. */
   /** What would come of a change, without making it. */
-  const attempt = (change: (draft: { commission: Commission, workshop: Workshop }) => void): Promise<Tried> => tried({ ...question(THOROUGH_WALKS), ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change) })
+  const attempt = (change: (draft: { commission: Commission; workshop: Workshop }) => void): Promise<Tried> =>
+    tried({
+      ...question(THOROUGH_WALKS),
+      ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change),
+    })
   const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
 
-  const refreshList = async (): Promise<void> => { listed.value = await listCommissions(database) }
+  const refreshList = async (): Promise<void> => {
+    listed.value = await listCommissions(database)
+  }
 
   /** Puts a copy of a commission beside it, with a name that says so; nothing was done of it yet. */
   async function copy(id: string): Promise<void> {
     const original = await peek(id)
     if (!original) return
-    await addCommission(database, { ...original, bench: freshBench(), id: crypto.randomUUID(), brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` } }, Date.now())
+    await addCommission(
+      database,
+      {
+        ...original,
+        bench: freshBench(),
+        id: crypto.randomUUID(),
+        brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` },
+      },
+      Date.now(),
+    )
     await refreshList()
   }
 
@@ -217,7 +291,8 @@ export const useStudio = defineStore('studio', () => {
   }
 
   /** A commission as the studio keeps it, without opening it. */
-  const peek = async (id: string): Promise<Commission | null> => (await openCommission(database, id, demoWorkshop()))?.commission ?? null
+  const peek = async (id: string): Promise<Commission | null> =>
+    (await openCommission(database, id, demoWorkshop()))?.commission ?? null
 
   async function remove(id: string): Promise<void> {
     await removeCommission(database, id)
@@ -235,12 +310,19 @@ export const useStudio = defineStore('studio', () => {
    */
   function edit(label: string, recipe: (studio: Studio) => void, merge = ''): void {
     if (!state.value) return
-    const [next, patches, inverse] = produceWithPatches(state.value, (draft) => { recipe(draft as Studio) })
+    const [next, patches, inverse] = produceWithPatches(state.value, (draft) => {
+      recipe(draft as Studio)
+    })
     if (patches.length === 0) return
     const at = Date.now()
     const kept = edits.value.slice(0, edits.value.length - undone.value)
     const last = kept.at(-1)
-    const goesOn = merge !== '' && merge === lastEdit.merge && at - lastEdit.at < SAME_EDIT_MS && undone.value === 0 && last !== undefined
+    const goesOn =
+      merge !== '' &&
+      merge === lastEdit.merge &&
+      at - lastEdit.at < SAME_EDIT_MS &&
+      undone.value === 0 &&
+      last !== undefined
     const made: KeptEdit = goesOn
       ? { ...last, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] }
       : { commissionId: state.value.commission.id, label, patches, inverse }
@@ -256,21 +338,38 @@ export const useStudio = defineStore('studio', () => {
     editedSincePlan = true
     state.value = next
     const undoneNow = undone.value
-    saving = saving.then(async () => {
-      if (forgotten.length > 0) await forgetEdits(database, forgotten)
-      const edit = savedEdit === null ? null : edits.value[savedEdit] ?? null
-      const saved = await saveEdit(database, { ...next, revision, workshopRevision, edit, undone: undoneNow, now: Date.now() })
-      if ('code' in saved) {
-        notice.value = 'This commission was changed in another tab; that version is shown now, and the last edit here was not kept.'
-        saving = Promise.resolve()
-        await open(next.commission.id)
-        return
-      }
-      revision += 1
-      workshopRevision += 1
-      if (saved.edit && savedEdit !== null) edits.value = edits.value.map((each, at) => at === savedEdit ? { ...each, id: saved.edit!.id } : each)
-      tabs.postMessage({ id: next.commission.id })
-    }).catch((reason: unknown) => { notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.` })
+    unsaved.value += 1
+    saving = saving
+      .then(async () => {
+        if (forgotten.length > 0) await forgetEdits(database, forgotten)
+        const edit = savedEdit === null ? null : (edits.value[savedEdit] ?? null)
+        const saved = await saveEdit(database, {
+          ...next,
+          revision,
+          workshopRevision,
+          edit,
+          undone: undoneNow,
+          now: Date.now(),
+        })
+        if ('code' in saved) {
+          notice.value =
+            'This commission was changed in another tab; that version is shown now, and the last edit here was not kept.'
+          saving = Promise.resolve()
+          await open(next.commission.id)
+          return
+        }
+        revision += 1
+        workshopRevision += 1
+        if (saved.edit && savedEdit !== null)
+          edits.value = edits.value.map((each, at) => (at === savedEdit ? { ...each, id: saved.edit!.id } : each))
+        tabs.postMessage({ id: next.commission.id })
+      })
+      .catch((reason: unknown) => {
+        notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.`
+      })
+      .finally(() => {
+        unsaved.value -= 1
+      })
   }
 
   const canUndo = computed(() => edits.value.length > undone.value)
@@ -293,11 +392,39 @@ export const useStudio = defineStore('studio', () => {
   }
 
   return {
-    state, plan, isPlanning, listed, differences, notice, now, canUndo, canRedo,
+    state,
+    plan,
+    isPlanning,
+    unsaved,
+    listed,
+    differences,
+    notice,
+    now,
+    canUndo,
+    canRedo,
     commission: computed(() => state.value?.commission ?? null),
     workshop: computed(() => state.value?.workshop ?? null),
     undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    others, reserved, isThorough, attempt, nest, begin, tick, open, openDemo, startNew, take, peek, planOf, copy, archive, bringBack, remove, edit, undo, redo,
+    others,
+    reserved,
+    isThorough,
+    attempt,
+    nest,
+    begin,
+    tick,
+    open,
+    openDemo,
+    startNew,
+    take,
+    peek,
+    planOf,
+    copy,
+    archive,
+    bringBack,
+    remove,
+    edit,
+    undo,
+    redo,
   }
 })

@@ -5,7 +5,7 @@ import { startNesting, type NestJob, type NestLayout, type NestMeasure, type Nes
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
 z.config({ jitless: true })
 
-export type NestAnswer = { readonly layout: NestLayout, readonly measure: NestMeasure }
+export type NestAnswer = { readonly layout: NestLayout; readonly measure: NestMeasure }
 
 let nesting: Nesting | null = null
 

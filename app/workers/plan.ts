@@ -10,15 +10,18 @@ z.config({ jitless: true })
 const planner = createPlanner()
 
 /** What comes of a plan that is only tried. */
-export type Tried = { readonly startBy: number | null, readonly chance: number | null, readonly problem: string }
+export type Tried = { readonly startBy: number | null; readonly chance: number | null; readonly problem: string }
 
 /** Hours of hands, and how much of each item. */
-export type Taken = { readonly hours: readonly Stretch[], readonly needs: readonly (readonly [item: string, amount: number])[] }
+export type Taken = {
+  readonly hours: readonly Stretch[]
+  readonly needs: readonly (readonly [item: string, amount: number])[]
+}
 
 /** What changed since the answer of that number, or the whole plan; and this answer's own number. */
-export type Answer = { readonly changes: PlanChanges, readonly since: number, readonly number: number }
+export type Answer = { readonly changes: PlanChanges; readonly since: number; readonly number: number }
 
-let last: { readonly plan: Plan, readonly number: number } | null = null
+let last: { readonly plan: Plan; readonly number: number } | null = null
 
 const worker = {
   derive: (inputs: PlanInputs): Plan => planner(inputs),
@@ -28,16 +31,27 @@ const worker = {
     const { timetable } = plan
     const boxes = packingOf(plan, inputs.commission, inputs.workshop.pieceBoxes).boxes.length
     return {
-      hours: timetable.ok ? timetable.value.slots.filter((slot) => slot.hands && slot.state !== 'done').map(({ from, to }) => ({ from, to })) : [],
-      needs: needsOf(plan, inputs.commission, inputs.workshop.prices, boxes).map(({ item, amount }) => [item, amount.value] as const),
+      hours: timetable.ok
+        ? timetable.value.slots
+            .filter((slot) => slot.hands && slot.state !== 'done')
+            .map(({ from, to }) => ({ from, to }))
+        : [],
+      needs: needsOf(plan, inputs.commission, inputs.workshop.prices, boxes).map(
+        ({ item, amount }) => [item, amount.value] as const,
+      ),
     }
   },
   /** Only when to start, and how likely that holds: a whole plan is much to hand over. */
   tried(inputs: PlanInputs): Tried {
     const { timetable, cautions } = planner(inputs)
-    return timetable.ok ? { startBy: timetable.value.startBy, chance: timetable.value.risk?.chance.value ?? null, problem: '' } : { startBy: null, chance: null, problem: cautions.find(({ severity }) => severity === 'stop')?.say ?? '' }
+    return timetable.ok
+      ? { startBy: timetable.value.startBy, chance: timetable.value.risk?.chance.value ?? null, problem: '' }
+      : { startBy: null, chance: null, problem: cautions.find(({ severity }) => severity === 'stop')?.say ?? '' }
   },
-  /** @param known the number of the last answer that is still known; 0 for none. Only what changed is handed over: copying a whole plan would make the page wait. */
+  /**
+   * @param known the number of the last answer that is still known; 0 for none. Only what changed is handed over:
+   * copying a whole plan would make the page wait.
+   */
   deriveChanges(inputs: PlanInputs, known: number): Answer {
     const plan = planner(inputs)
     const before = last?.number === known ? last : null

@@ -1,23 +1,39 @@
-/** How much paper nesting takes, beside what people would use instead. Prints figures; checks only that every layout can be cut. */
+/**
+ * How much paper nesting takes, beside what people would use instead. Prints figures; checks only that every layout
+ * can be cut.
+ */
 import { faultSentence, faultsOf, startNesting, type NestJob } from '../../core/cut'
 import { packBoxes, stripsByHand, type PaperTaken } from './boundingBoxes'
 import { benchJobs } from './jobs'
 
 const AFTER_S = [1, 5, 30]
 
-const areaOf = ({ outline }: NestJob['parts'][number]): number => Math.abs(outline.reduce((sum, [x, y], at) => { const [nextX, nextY] = outline[(at + 1) % outline.length]!; return sum + x * nextY - nextX * y }, 0)) / 2
+const areaOf = ({ outline }: NestJob['parts'][number]): number =>
+  Math.abs(
+    outline.reduce((sum, [x, y], at) => {
+      const [nextX, nextY] = outline[(at + 1) % outline.length]!
+      return sum + x * nextY - nextX * y
+    }, 0),
+  ) / 2
 
 /** The paper that the pieces alone would take, if nothing were lost. */
-export const areaBoundMm2 = (job: NestJob): number => job.parts.reduce((sum, part) => sum + part.quantity * areaOf(part), 0)
+export const areaBoundMm2 = (job: NestJob): number =>
+  job.parts.reduce((sum, part) => sum + part.quantity * areaOf(part), 0)
 
-const text = (taken: PaperTaken | null, piecesMm2: number): string => taken ? `${String(taken.sheets).padStart(2)} ${(100 * piecesMm2 / taken.paperMm2).toFixed(1).padStart(5)} %` : '       –'
+const text = (taken: PaperTaken | null, piecesMm2: number): string =>
+  taken
+    ? `${String(taken.sheets).padStart(2)} ${((100 * piecesMm2) / taken.paperMm2).toFixed(1).padStart(5)} %`
+    : '       –'
 
 type Sink = { write: (line: string) => unknown }
 
 /** Runs every job for the longest time and prints a line each: sheets, and share of the paper used. */
 export function nestBench(output: Sink, only: string, longestS: number): void {
   const times = AFTER_S.filter((seconds) => seconds <= longestS)
-  output.write(`${'job'.padEnd(26)} pieces  least  by hand    boxes      first (ms)         ${times.map((seconds) => `after ${seconds} s`.padEnd(11)).join('')}\n`)
+  output.write(
+    `${'job'.padEnd(26)} pieces  least  by hand    boxes      first (ms)         ` +
+      `${times.map((seconds) => `after ${seconds} s`.padEnd(11)).join('')}\n`,
+  )
   const sums = { boxesMm2: 0, oursMm2: 0, moreSheets: 0 }
   for (const { job, fewestSheets } of benchJobs()) {
     if (!job.name.includes(only)) continue
@@ -42,10 +58,27 @@ export function nestBench(output: Sink, only: string, longestS: number): void {
     }
     const pieces = job.parts.reduce((sum, { quantity }) => sum + quantity, 0)
     const least = fewestSheets === undefined ? Math.ceil(piecesMm2 / paperOf(job)) : fewestSheets
-    output.write(`${job.name.padEnd(26)} ${String(pieces).padStart(6)}  ${String(least).padStart(5)}  ${text(stripsByHand(job), piecesMm2)}  ${text(boxes, piecesMm2)}  ${text(first.measure, piecesMm2)} (${first.ms.toFixed(0)})`.padEnd(84) + later.map((measure) => text(measure, piecesMm2).padEnd(11)).join('') + '\n')
+    output.write(
+      `${job.name.padEnd(26)} ${String(pieces).padStart(6)}  ${String(least).padStart(5)}  ` +
+        `${text(stripsByHand(job), piecesMm2)}  ${text(boxes, piecesMm2)}  ` +
+        `${text(first.measure, piecesMm2)} (${first.ms.toFixed(0)})`.padEnd(84) +
+        later.map((measure) => text(measure, piecesMm2).padEnd(11)).join('') +
+        '\n',
+    )
   }
-  output.write(`After ${Math.min(5, longestS)} s, over all jobs that boxes can do: ${(100 * (1 - sums.oursMm2 / sums.boxesMm2)).toFixed(1)} % less paper than boxes; more sheets than boxes in ${sums.moreSheets} jobs.\n`)
-  output.write('Sheets, and share of the paper used, counting whole sheets and the used part of the emptiest. “least” is the area bound in sheets of the first kind, or the sheets that were cut up.\n')
+  output.write(
+    `After ${Math.min(5, longestS)} s, over all jobs that boxes can do: ${(100 * (1 - sums.oursMm2 / sums.boxesMm2)).toFixed(1)} ` +
+      `% less paper than boxes; more sheets than boxes in ${sums.moreSheets} jobs.\n`,
+  )
+  output.write(
+    'Sheets, and share of the paper used, counting whole sheets and the used part of the emptiest. “least” ' +
+      'is the area bound in sheets of the first kind, or the sheets that were cut up.\n',
+  )
 }
 
-const paperOf = ({ sheets: [sheet] }: NestJob): number => sheet!.shape === 'rect' ? sheet!.width * sheet!.height : sheet!.shape === 'disc' ? Math.PI * sheet!.diameter ** 2 / 4 : Infinity
+const paperOf = ({ sheets: [sheet] }: NestJob): number =>
+  sheet!.shape === 'rect'
+    ? sheet!.width * sheet!.height
+    : sheet!.shape === 'disc'
+      ? (Math.PI * sheet!.diameter ** 2) / 4
+      : Infinity

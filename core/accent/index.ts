@@ -1,2 +1,11 @@
-export { accentMesh, accentOf, accentSchema, followed, startingAccent, type AccentId, type Anchor, type FollowingAccent } from './follow'
+export {
+  accentMesh,
+  accentOf,
+  accentSchema,
+  followed,
+  startingAccent,
+  type AccentId,
+  type Anchor,
+  type FollowingAccent,
+} from './follow'
 export { ACCENTS } from './kinds'

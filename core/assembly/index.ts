@@ -1,1 +1,1 @@
-export { cutWires, type WireCuts, type WireDemand, type WirePattern } from './wireCuts'
+export { cutWires, type WireCuts, type WireDemand } from './wireCuts'

@@ -1,18 +1,30 @@
 /** Wire is sold in stock lengths; which lengths are cut from which wire, so that the fewest are opened. */
 
 /** Pieces of wire alike. */
-export type WireDemand = { readonly name: string, readonly lengthMm: number, readonly count: number }
+export type WireDemand = { readonly name: string; readonly lengthMm: number; readonly count: number }
 
 /** Stock wires that are cut alike: which pieces come off one, and of how many wires. */
-export type WirePattern = { readonly pieces: readonly { readonly name: string, readonly lengthMm: number }[], readonly wires: number, readonly leftMm: number }
+type WirePattern = {
+  readonly pieces: readonly { readonly name: string; readonly lengthMm: number }[]
+  readonly wires: number
+  readonly leftMm: number
+}
 
-/** How wires are cut. `fewest` says whether fewer are proved impossible; `tooLong` names what no stock wire gives, to be joined. */
-export type WireCuts = { readonly patterns: readonly WirePattern[], readonly wires: number, readonly fewest: boolean, readonly tooLong: readonly WireDemand[] }
+/**
+ * How wires are cut. `fewest` says whether fewer are proved impossible; `tooLong` names what no stock wire gives, to
+ * be joined.
+ */
+export type WireCuts = {
+  readonly patterns: readonly WirePattern[]
+  readonly wires: number
+  readonly fewest: boolean
+  readonly tooLong: readonly WireDemand[]
+}
 
 /** Searching stops after so many steps; the best found by then stands. */
 const MOST_STEPS = 2_000
 
-type Open = { readonly counts: number[], leftMm: number }
+type Open = { readonly counts: number[]; leftMm: number }
 
 /** First the longest, each off the wire on which it leaves least. */
 function bestFit(lengths: readonly number[], counts: readonly number[], stockMm: number): Open[] {
@@ -21,7 +33,7 @@ function bestFit(lengths: readonly number[], counts: readonly number[], stockMm:
     for (let each = 0; each < counts[kind]!; each += 1) {
       let best: Open | null = null
       for (const wire of wires) if (wire.leftMm >= length - 1e-9 && (!best || wire.leftMm < best.leftMm)) best = wire
-      if (!best) wires.push(best = { counts: lengths.map(() => 0), leftMm: stockMm })
+      if (!best) wires.push((best = { counts: lengths.map(() => 0), leftMm: stockMm }))
       best.counts[kind]! += 1
       best.leftMm -= length
     }
@@ -30,7 +42,11 @@ function bestFit(lengths: readonly number[], counts: readonly number[], stockMm:
 }
 
 /** Ways to cut one wire that leave no room for another piece of those wanted, the longest pieces first. */
-function fullCuts(lengths: readonly number[], counts: readonly number[], stockMm: number): readonly (readonly number[])[] {
+function fullCuts(
+  lengths: readonly number[],
+  counts: readonly number[],
+  stockMm: number,
+): readonly (readonly number[])[] {
   const found: number[][] = []
   const cut = lengths.map(() => 0)
   const fill = (kind: number, leftMm: number): void => {
@@ -56,7 +72,12 @@ function leastWires(lengths: readonly number[], counts: readonly number[], stock
 }
 
 /** Tries for fewer wires than are known to do. Depth first over full cuts, each wire at least as full as it can be. */
-function search(lengths: readonly number[], counts: readonly number[], stockMm: number, known: readonly Open[]): { readonly wires: readonly Open[], readonly proved: boolean } {
+function search(
+  lengths: readonly number[],
+  counts: readonly number[],
+  stockMm: number,
+  known: readonly Open[],
+): { readonly wires: readonly Open[]; readonly proved: boolean } {
   let best: readonly Open[] = known
   let steps = 0
   const least = leastWires(lengths, counts, stockMm)
@@ -77,7 +98,10 @@ function search(lengths: readonly number[], counts: readonly number[], stockMm: 
     // Some wire has to give the longest piece that is left: it may as well be the next.
     for (const cut of fullCuts(lengths, left, stockMm)) {
       if (cut[longest] === 0) continue
-      chosen.push({ counts: [...cut], leftMm: stockMm - cut.reduce((sum, count, kind) => sum + count * lengths[kind]!, 0) })
+      chosen.push({
+        counts: [...cut],
+        leftMm: stockMm - cut.reduce((sum, count, kind) => sum + count * lengths[kind]!, 0),
+      })
       go(left.map((count, kind) => count - cut[kind]!))
       chosen.pop()
     }
@@ -88,7 +112,8 @@ function search(lengths: readonly number[], counts: readonly number[], stockMm: 
 
 /**
  * How stock wires are cut so that the fewest are opened.
- * First the longest pieces into the fullest wires; where that is more than the length of all of them asks for, a search for fewer.
+ * First the longest pieces into the fullest wires; where that is more than the length of all of them asks for, a
+ * search for fewer.
  * @param stockMm length of a stock wire, mm
  */
 export function cutWires(demands: readonly WireDemand[], stockMm: number): WireCuts {
@@ -96,21 +121,33 @@ export function cutWires(demands: readonly WireDemand[], stockMm: number): WireC
   const wanted = demands.filter(({ lengthMm, count }) => lengthMm <= stockMm && count > 0)
   // What the pieces are for does not matter to the wire: those of one length are searched as one kind.
   const lengths = [...new Set(wanted.map(({ lengthMm }) => lengthMm))].sort((one, other) => other - one)
-  const counts = lengths.map((length) => wanted.reduce((sum, { lengthMm, count }) => sum + (lengthMm === length ? count : 0), 0))
+  const counts = lengths.map((length) =>
+    wanted.reduce((sum, { lengthMm, count }) => sum + (lengthMm === length ? count : 0), 0),
+  )
   const { wires, proved } = search(lengths, counts, stockMm, bestFit(lengths, counts, stockMm))
   return { wires: wires.length, fewest: proved, tooLong, patterns: named(wires, lengths, wanted) }
 }
 
 /** Wires with what each of their pieces is for; those that are cut alike together. */
-function named(wires: readonly Open[], lengths: readonly number[], wanted: readonly WireDemand[]): readonly WirePattern[] {
-  const left = lengths.map((length) => wanted.filter(({ lengthMm }) => lengthMm === length).map(({ name, count }) => ({ name, count })))
-  const patterns = new Map<string, { readonly pieces: WirePattern['pieces'], readonly leftMm: number, wires: number }>()
-  for (const { counts, leftMm } of [...wires].sort((one, other) => one.counts.join(' ') < other.counts.join(' ') ? 1 : -1)) {
-    const pieces = counts.flatMap((count, kind) => Array.from({ length: count }, () => {
-      const next = left[kind]!.find((each) => each.count > 0)!
-      next.count -= 1
-      return { name: next.name, lengthMm: lengths[kind]! }
-    }))
+function named(
+  wires: readonly Open[],
+  lengths: readonly number[],
+  wanted: readonly WireDemand[],
+): readonly WirePattern[] {
+  const left = lengths.map((length) =>
+    wanted.filter(({ lengthMm }) => lengthMm === length).map(({ name, count }) => ({ name, count })),
+  )
+  const patterns = new Map<string, { readonly pieces: WirePattern['pieces']; readonly leftMm: number; wires: number }>()
+  for (const { counts, leftMm } of [...wires].sort((one, other) =>
+    one.counts.join(' ') < other.counts.join(' ') ? 1 : -1,
+  )) {
+    const pieces = counts.flatMap((count, kind) =>
+      Array.from({ length: count }, () => {
+        const next = left[kind]!.find((each) => each.count > 0)!
+        next.count -= 1
+        return { name: next.name, lengthMm: lengths[kind]! }
+      }),
+    )
     const key = pieces.map(({ name, lengthMm }) => `${name} ${lengthMm}`).join()
     const before = patterns.get(key)
     if (before) before.wires += 1

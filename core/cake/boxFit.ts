@@ -11,7 +11,7 @@ export const boxSchema = z.strictObject({
 export type Box = z.infer<typeof boxSchema>
 
 /** What stands in the box: how far it reaches from the middle to each side and above the box's floor, mm. */
-export type Reach = { readonly sideways: Working, readonly frontBack: Working, readonly height: Working }
+export type Reach = { readonly sideways: Working; readonly frontBack: Working; readonly height: Working }
 
 type Clearance = Readonly<Record<'wide' | 'deep' | 'high', Working>>
 
@@ -30,7 +30,14 @@ export function fitInBox(box: Readonly<Record<'wide' | 'deep' | 'high', Working>
   const clearance = {
     wide: beside('free at each side', box.wide, reach.sideways),
     deep: beside('free at front and back', box.deep, reach.frontBack),
-    high: derive('free above', 'length', 'clearance', '{size} − {height}', { size: box.high, height: reach.height }, (v) => v.size - v.height),
+    high: derive(
+      'free above',
+      'length',
+      'clearance',
+      '{size} − {height}',
+      { size: box.high, height: reach.height },
+      (v) => v.size - v.height,
+    ),
   }
   return {
     clearance,

@@ -1,6 +1,28 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { alongAt, angleAt, cakeSchema, coveringAmount, edgePoints, edgeScale, fitInBox, isWithin, leanDeg, reachMm, roundTier, sectionAt, stackHeightMm, stackTiers, supportsOf, surfacesOf, tierAt, wallPoint, type Cake, type StandingTier, type Tier } from '.'
+import {
+  alongAt,
+  angleAt,
+  cakeSchema,
+  coveringAmount,
+  edgePoints,
+  edgeScale,
+  fitInBox,
+  isWithin,
+  leanDeg,
+  reachMm,
+  roundTier,
+  sectionAt,
+  stackHeightMm,
+  stackTiers,
+  supportsOf,
+  surfacesOf,
+  tierAt,
+  wallPoint,
+  type Cake,
+  type StandingTier,
+  type Tier,
+} from '.'
 import { outlineAngles } from './shape'
 import { typed } from '../quantity'
 import { anyTier } from '../../tests/any/anyTier'
@@ -9,8 +31,14 @@ const cake = (...tiers: Tier[]): Cake => ({ board: { outline: 'round', acrossMm:
 const three = stackTiers(cake(roundTier('bottom', 260, 110), roundTier('middle', 196, 150), roundTier('top', 128, 118)))
 
 describe('a stack of tiers', () => {
-  it('stands each on the one below', () => expect(three.map(({ footMm, topMm }) => [footMm, topMm])).toEqual([[0, 110], [110, 260], [260, 378]]))
-  it('is 817, 616 and 402 mm round', () => expect(three.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 616, 402]))
+  it('stands each on the one below', () =>
+    expect(three.map(({ footMm, topMm }) => [footMm, topMm])).toEqual([
+      [0, 110],
+      [110, 260],
+      [260, 378],
+    ]))
+  it('is 817, 616 and 402 mm round', () =>
+    expect(three.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 616, 402]))
   it('leaves ledges of 32 and 34 mm and the whole top, with a narrower lip to stand on', () => {
     expect(three.map(({ ledge }) => Math.round(ledge.leastMm))).toEqual([32, 34, 64])
     expect(three.map(({ ledge }) => Math.round(ledge.lipMm))).toEqual([25, 27, 59])
@@ -20,67 +48,127 @@ describe('a stack of tiers', () => {
     expect([ledge.leastMm, Math.round(ledge.overhangMm)]).toEqual([0, 10])
   })
   it('set off to one side is narrower there and wider across', () => {
-    const { ledge } = stackTiers(cake(roundTier('low', 260, 100), { ...roundTier('high', 200, 100), offset: { rightMm: 20, backMm: 0 } }))[0]!
+    const { ledge } = stackTiers(
+      cake(roundTier('low', 260, 100), { ...roundTier('high', 200, 100), offset: { rightMm: 20, backMm: 0 } }),
+    )[0]!
     expect([Math.round(ledge.leastMm), Math.round(ledge.mostMm)]).toEqual([10, 50])
   })
   it('on a spacer stands higher, and its ledge runs round the spacer', () => {
-    const stack = stackTiers(cake(roundTier('low', 200, 100), { ...roundTier('high', 160, 80), spacer: { heightMm: 40, acrossMm: 100 } }))
+    const stack = stackTiers(
+      cake(roundTier('low', 200, 100), { ...roundTier('high', 160, 80), spacer: { heightMm: 40, acrossMm: 100 } }),
+    )
     expect([stack[1]!.footMm, stack[1]!.topMm, Math.round(stack[0]!.ledge.leastMm)]).toEqual([140, 220, 50])
   })
   it('finds the tier at a height; a joint and a spacer belong to the upper', () => {
     expect([tierAt(three, 0).id, tierAt(three, 110).id, tierAt(three, 999).id]).toEqual(['bottom', 'middle', 'top'])
     expect(() => tierAt([], 0)).toThrow('at least one tier')
   })
-  it('is as high as its tiers and spacers together; no ledge is ever negative', () => fc.assert(fc.property(fc.array(anyTier, { minLength: 1, maxLength: 4 }), (tiers) => {
-    const stack = stackTiers(cake(...tiers))
-    expect(stackHeightMm(stack)).toBeCloseTo(tiers.reduce((sum, { heightMm, spacer }) => sum + heightMm + (spacer?.heightMm ?? 0), 0), 6)
-    for (const { ledge } of stack) {
-      expect(Math.min(ledge.leastMm, ledge.mostMm, ledge.overhangMm, ledge.lipMm)).toBeGreaterThanOrEqual(0)
-      expect(ledge.mostMm).toBeGreaterThanOrEqual(ledge.leastMm)
-    }
-  }), { numRuns: 40 }))
-  it('never leans to a point', () => fc.assert(fc.property(anyTier, (tier) => reachMm(sectionAt(stackTiers(cake(tier))[0]!, 9999), 20) > 5 && leanDeg(tier) <= tier.taperDeg)))
-  it.each([[{ tiers: [] }], [{ tiers: [{ ...roundTier('x', 200, 100), heightMm: 0 }] }], [{ tiers: [{ ...roundTier('x', 200, 100), shape: { kind: 'star', acrossMm: 200 } }] }], [{ board: { outline: 'round', acrossMm: Number.NaN, thicknessMm: 4 } }], [{ stand: 3 }]])('does not take %j', (change) =>
-    expect(cakeSchema.safeParse({ ...cake(roundTier('x', 200, 100)), ...change }).success).toBe(false))
+  it('is as high as its tiers and spacers together; no ledge is ever negative', () =>
+    fc.assert(
+      fc.property(fc.array(anyTier, { minLength: 1, maxLength: 4 }), (tiers) => {
+        const stack = stackTiers(cake(...tiers))
+        expect(stackHeightMm(stack)).toBeCloseTo(
+          tiers.reduce((sum, { heightMm, spacer }) => sum + heightMm + (spacer?.heightMm ?? 0), 0),
+          6,
+        )
+        for (const { ledge } of stack) {
+          expect(Math.min(ledge.leastMm, ledge.mostMm, ledge.overhangMm, ledge.lipMm)).toBeGreaterThanOrEqual(0)
+          expect(ledge.mostMm).toBeGreaterThanOrEqual(ledge.leastMm)
+        }
+      }),
+      { numRuns: 40 },
+    ))
+  it('never leans to a point', () =>
+    fc.assert(
+      fc.property(
+        anyTier,
+        (tier) => reachMm(sectionAt(stackTiers(cake(tier))[0]!, 9999), 20) > 5 && leanDeg(tier) <= tier.taperDeg,
+      ),
+    ))
+  it.each([
+    [{ tiers: [] }],
+    [{ tiers: [{ ...roundTier('x', 200, 100), heightMm: 0 }] }],
+    [{ tiers: [{ ...roundTier('x', 200, 100), shape: { kind: 'star', acrossMm: 200 } }] }],
+    [{ board: { outline: 'round', acrossMm: Number.NaN, thicknessMm: 4 } }],
+    [{ stand: 3 }],
+  ])('does not take %j', (change) =>
+    expect(cakeSchema.safeParse({ ...cake(roundTier('x', 200, 100)), ...change }).success).toBe(false),
+  )
 })
 
 describe('the side of a tier', () => {
-  it('unrolled has the area that fine triangles on it add up to, within a thousandth', () => fc.assert(fc.property(anyTier, (tier) => {
-    const standing = stackTiers(cake(tier))[0]!
-    expect(Math.abs(surfacesOf(standing).side.value * 10000 / meshedMm2(standing) - 1)).toBeLessThan(1e-3)
-  }), { numRuns: 12 }))
+  it('unrolled has the area that fine triangles on it add up to, within a thousandth', () =>
+    fc.assert(
+      fc.property(anyTier, (tier) => {
+        const standing = stackTiers(cake(tier))[0]!
+        expect(Math.abs((surfacesOf(standing).side.value * 10000) / meshedMm2(standing) - 1)).toBeLessThan(1e-3)
+      }),
+      { numRuns: 12 },
+    ))
   it('of a cone is π × (foot + top radius) × face, as the books say', () => {
     const { side, face } = surfacesOf(stackTiers(cake({ ...roundTier('cone', 200, 100), taperDeg: 15 }))[0]!)
-    const top = 100 - 100 * Math.tan(15 * Math.PI / 180)
+    const top = 100 - 100 * Math.tan((15 * Math.PI) / 180)
     expect(side.value * 10000).toBeCloseTo(Math.PI * (100 + top) * face.value, 0)
   })
-  it('is read along and back by the same scale, turn after turn', () => fc.assert(fc.property(anyTier, fc.double({ min: -700, max: 700, noNaN: true }), (tier, angle) => {
-    const scale = edgeScale(stackTiers(cake(tier))[0]!)
-    expect(angleAt(scale, alongAt(scale, angle))).toBeCloseTo(angle, 4)
-    expect(alongAt(scale, 360)).toBeCloseTo(stackTiers(cake(tier))[0]!.perimeterMm, 6)
-  }), { numRuns: 40 }))
-  it('lies on the edge it was drawn from', () => fc.assert(fc.property(anyTier, fc.integer({ min: -180, max: 180 }), (tier, angle) => {
-    const standing = stackTiers(cake(tier))[0]!
-    const [x, y] = wallPoint(standing, angle, standing.footMm).point
-    const slightly = 0.999
-    expect(isWithin({ x: standing.middle.x + (x - standing.middle.x) * slightly, y: standing.middle.y + (y - standing.middle.y) * slightly }, standing.shape, standing.turnDeg, standing.middle)).toBe(true)
-    expect(isWithin({ x: standing.middle.x + (x - standing.middle.x) * 1.01, y: standing.middle.y + (y - standing.middle.y) * 1.01 }, standing.shape, standing.turnDeg, standing.middle)).toBe(false)
-  })))
+  it('is read along and back by the same scale, turn after turn', () =>
+    fc.assert(
+      fc.property(anyTier, fc.double({ min: -700, max: 700, noNaN: true }), (tier, angle) => {
+        const scale = edgeScale(stackTiers(cake(tier))[0]!)
+        expect(angleAt(scale, alongAt(scale, angle))).toBeCloseTo(angle, 4)
+        expect(alongAt(scale, 360)).toBeCloseTo(stackTiers(cake(tier))[0]!.perimeterMm, 6)
+      }),
+      { numRuns: 40 },
+    ))
+  it('lies on the edge it was drawn from', () =>
+    fc.assert(
+      fc.property(anyTier, fc.integer({ min: -180, max: 180 }), (tier, angle) => {
+        const standing = stackTiers(cake(tier))[0]!
+        const [x, y] = wallPoint(standing, angle, standing.footMm).point
+        const slightly = 0.999
+        expect(
+          isWithin(
+            {
+              x: standing.middle.x + (x - standing.middle.x) * slightly,
+              y: standing.middle.y + (y - standing.middle.y) * slightly,
+            },
+            standing.shape,
+            standing.turnDeg,
+            standing.middle,
+          ),
+        ).toBe(true)
+        expect(
+          isWithin(
+            {
+              x: standing.middle.x + (x - standing.middle.x) * 1.01,
+              y: standing.middle.y + (y - standing.middle.y) * 1.01,
+            },
+            standing.shape,
+            standing.turnDeg,
+            standing.middle,
+          ),
+        ).toBe(false)
+      }),
+    ))
 })
 
 /** Enough for a thousandth: rows follow the corners of a leaning side, columns the arcs of many small lobes. */
 const MESH_ROWS = 120
 const MESH_COLUMNS = 900
 
-/** Area of a side by triangles. Each row has the corners of its own section, which wander as the side leans; the mesh nears the truth as rows grow. */
+/**
+ * Area of a side by triangles. Each row has the corners of its own section, which wander as the side leans; the mesh
+ * nears the truth as rows grow.
+ */
 function meshedMm2(tier: StandingTier): number {
   const rise = tier.topMm - tier.footMm
   const rows = tier.taperDeg === 0 ? 1 : MESH_ROWS
   let area = 0
   for (let row = 0; row < rows; row += 1) {
-    const [low, high] = [tier.footMm + rise * row / rows, tier.footMm + rise * (row + 1) / rows]
+    const [low, high] = [tier.footMm + (rise * row) / rows, tier.footMm + (rise * (row + 1)) / rows]
     const angles = outlineAngles(sectionAt(tier, (low + high) / 2), MESH_COLUMNS).map((angle) => angle + tier.turnDeg)
-    const columns = [...angles, angles[0]! + 360].map((angle) => [wallPoint(tier, angle, low).point, wallPoint(tier, angle, high).point] as const)
+    const columns = [...angles, angles[0]! + 360].map(
+      (angle) => [wallPoint(tier, angle, low).point, wallPoint(tier, angle, high).point] as const,
+    )
     for (let column = 1; column < columns.length; column += 1) {
       const [[a, c], [b, d]] = [columns[column - 1]!, columns[column]!]
       area += triangle(a, b, c) + triangle(b, d, c)
@@ -97,7 +185,11 @@ function triangle(a: Corner, b: Corner, c: Corner): number {
 
 describe('the box', () => {
   const length = (mm: number) => typed('length', mm, 'length', 'Brief')
-  const fit = (wide: number, deep: number, high: number) => fitInBox({ wide: length(wide), deep: length(deep), high: length(high) }, { sideways: length(180), frontBack: length(170), height: length(440) })
+  const fit = (wide: number, deep: number, high: number) =>
+    fitInBox(
+      { wide: length(wide), deep: length(deep), high: length(high) },
+      { sideways: length(180), frontBack: length(170), height: length(440) },
+    )
   it('has 30, 40 and 20 mm to spare by hand', () => {
     const { clearance, fits } = fit(420, 420, 460)
     expect([clearance.wide.value, clearance.deep.value, clearance.high.value]).toEqual([30, 40, 20])
@@ -106,7 +198,9 @@ describe('the box', () => {
   it('of just the needed size fits, one millimetre less does not', () => {
     const { wide, deep, high } = fit(420, 420, 460).neededMm
     expect(fit(wide, deep, high).fits).toBe(true)
-    expect([fit(wide - 1, deep, high), fit(wide, deep - 1, high), fit(wide, deep, high - 1)].map(({ fits }) => fits)).toEqual([false, false, false])
+    expect(
+      [fit(wide - 1, deep, high), fit(wide, deep - 1, high), fit(wide, deep, high - 1)].map(({ fits }) => fits),
+    ).toEqual([false, false, false])
   })
 })
 
@@ -118,8 +212,14 @@ describe('what a tier takes', () => {
   })
   it('is nothing on a bare dummy, and grows with the tier', () => {
     expect(coveringAmount(stackTiers(cake({ ...roundTier('x', 200, 100), covering: 'dummy' }))[0]!)).toBeNull()
-    fc.assert(fc.property(fc.integer({ min: 60, max: 400 }), (across) =>
-      coveringAmount(stackTiers(cake(roundTier('x', across + 10, 100)))[0]!)!.coat.value > coveringAmount(stackTiers(cake(roundTier('x', across, 100)))[0]!)!.coat.value))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 60, max: 400 }),
+        (across) =>
+          coveringAmount(stackTiers(cake(roundTier('x', across + 10, 100)))[0]!)!.coat.value >
+          coveringAmount(stackTiers(cake(roundTier('x', across, 100)))[0]!)!.coat.value,
+      ),
+    )
   })
   it('of supports: none on top, at least three, more under a wider or heavier load, none in a dummy', () => {
     const supports = supportsOf(three, new Set(), new Set())

@@ -1,12 +1,35 @@
-export { boxSchema, fitInBox, type Box, type BoxFit, type Reach } from './boxFit'
+export { boxSchema, fitInBox, type Box, type BoxFit } from './boxFit'
 export { coveringAmount, type CoveringAmount } from './coveringAmount'
 export { edgePoints, isWithin } from './ledge'
 export { scallopGuide, type ScallopGuide } from './scallopGuide'
-export { chordMm, definitionOf, extentMm, facingDeg, lobesMeet, perimeterMm, reachMm, roundShape, SHAPES, widened, type Scalloped, type Shape, type ShapeKind } from './shape'
-export { alongAt, angleAt, edgeScale, leastReach, offWall, surfacesOf, wallPoint, type EdgeScale, type Surfaces, type WallPoint } from './side'
+export {
+  chordMm,
+  definitionOf,
+  extentMm,
+  lobesMeet,
+  perimeterMm,
+  reachMm,
+  roundShape,
+  SHAPES,
+  widened,
+  type Scalloped,
+  type Shape,
+  type ShapeKind,
+} from './shape'
+export {
+  alongAt,
+  angleAt,
+  edgeScale,
+  leastReach,
+  offWall,
+  surfacesOf,
+  wallPoint,
+  type EdgeScale,
+  type Surfaces,
+} from './side'
 export { flatSides, type FlatSide } from './faces'
 export { leanDeg, stackHeightMm, stackTiers, tierAt } from './stack'
-export { sectionAt, type Ledge, type StandingTier } from './standing'
+export { sectionAt, type StandingTier } from './standing'
 export { supportsOf, type Support } from './support'
 export { boardSchema, cakeSchema, roundTier, spacerSchema, tierSchema, type Board, type Cake, type Tier } from './tier'
 export { warmThrough, type Warming } from './warming'

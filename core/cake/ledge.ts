@@ -8,11 +8,17 @@ const FROM_RIM_MM = 5
 const FROM_WALL_MM = 2
 const STEPS = 90
 
-/** Points of a shape's edge in its place, seen from above: x to the right, y to the back, mm; counted from the front to the right. */
+/**
+ * Points of a shape's edge in its place, seen from above: x to the right, y to the back, mm; counted from the front to
+ * the right.
+ */
 export function edgePoints(shape: Shape, turnDeg: number, middle: Point, steps = STEPS): readonly Point[] {
   return outlineAngles(shape, steps).map((angle) => {
     const reach = reachMm(shape, angle)
-    return { x: middle.x + reach * Math.sin((angle + turnDeg) * RADIANS), y: middle.y - reach * Math.cos((angle + turnDeg) * RADIANS) }
+    return {
+      x: middle.x + reach * Math.sin((angle + turnDeg) * RADIANS),
+      y: middle.y - reach * Math.cos((angle + turnDeg) * RADIANS),
+    }
   })
 }
 
@@ -23,7 +29,10 @@ function distanceToEdge(point: Point, edge: readonly Point[]): number {
   for (const to of edge) {
     const [dx, dy] = [to.x - from.x, to.y - from.y]
     const lengthSquared = dx * dx + dy * dy
-    const share = lengthSquared > 0 ? Math.min(1, Math.max(0, ((point.x - from.x) * dx + (point.y - from.y) * dy) / lengthSquared)) : 0
+    const share =
+      lengthSquared > 0
+        ? Math.min(1, Math.max(0, ((point.x - from.x) * dx + (point.y - from.y) * dy) / lengthSquared))
+        : 0
     least = Math.min(least, Math.hypot(point.x - from.x - share * dx, point.y - from.y - share * dy))
     from = to
   }
@@ -45,9 +54,18 @@ export function ledgeAbove(below: PlacedTier, above: PlacedTier | null): Ledge {
     const leastMm = Math.min(...reaches)
     return { leastMm, mostMm: Math.max(...reaches), overhangMm: 0, lipMm: Math.max(0, leastMm - FROM_RIM_MM) }
   }
-  const foot = above.spacer ? edgePoints(roundShape(above.spacer.acrossMm), 0, above.middle) : edgePoints(above.shape, above.turnDeg, above.middle)
-  const free = foot.map((point) => distanceToEdge(point, rim) * (isWithin(point, top, below.turnDeg, below.middle) ? 1 : -1))
+  const foot = above.spacer
+    ? edgePoints(roundShape(above.spacer.acrossMm), 0, above.middle)
+    : edgePoints(above.shape, above.turnDeg, above.middle)
+  const free = foot.map(
+    (point) => distanceToEdge(point, rim) * (isWithin(point, top, below.turnDeg, below.middle) ? 1 : -1),
+  )
   const least = Math.min(...free)
   const leastMm = Math.max(0, least)
-  return { leastMm, mostMm: Math.max(0, ...free), overhangMm: Math.max(0, -least), lipMm: Math.max(0, leastMm - FROM_RIM_MM - FROM_WALL_MM) }
+  return {
+    leastMm,
+    mostMm: Math.max(0, ...free),
+    overhangMm: Math.max(0, -least),
+    lipMm: Math.max(0, leastMm - FROM_RIM_MM - FROM_WALL_MM),
+  }
 }

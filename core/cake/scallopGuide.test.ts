@@ -4,11 +4,19 @@ import { chordMm, perimeterMm, scallopGuide, type Scalloped } from '.'
 import { outlineAreaMm2, type Outline } from '../geometry'
 import { areaMm2 } from './shape'
 
-const shape = (lobes: number, marksMm: number, cutterMm: number): Scalloped => ({ kind: 'scalloped', lobes, marksMm, cutterMm })
+const shape = (lobes: number, marksMm: number, cutterMm: number): Scalloped => ({
+  kind: 'scalloped',
+  lobes,
+  marksMm,
+  cutterMm,
+})
 const drawnLengthMm = ({ start, segments }: Outline): number => {
   let from = start
   return segments.reduce((sum, segment) => {
-    const bit = segment.kind === 'arc' ? Math.abs(segment.turnDeg) * Math.PI / 180 * segment.radius : Math.hypot(segment.to.x - from.x, segment.to.y - from.y)
+    const bit =
+      segment.kind === 'arc'
+        ? ((Math.abs(segment.turnDeg) * Math.PI) / 180) * segment.radius
+        : Math.hypot(segment.to.x - from.x, segment.to.y - from.y)
     from = segment.to
     return sum + bit
   }, 0)
@@ -27,14 +35,22 @@ describe('card guides for scallops', () => {
     expect(guide.meets).toBe(false)
     expect(guide.edge.segments.filter(({ kind }) => kind === 'line')).toHaveLength(12)
   })
-  it('are closed, and as long and as large as the tier they guide', () => fc.assert(fc.property(fc.integer({ min: 5, max: 24 }), fc.integer({ min: 100, max: 400 }), fc.double({ min: 1.001, max: 4, noNaN: true }), (lobes, marks, wider) => {
-    const scalloped = shape(lobes, marks, Math.min(marks, chordMm({ lobes, marksMm: marks }) * wider))
-    const { edge, foldBy, marks: points, perimeter } = scallopGuide(scalloped)
-    expect(edge.segments.at(-1)!.to.x).toBeCloseTo(edge.start.x, 6)
-    expect(drawnLengthMm(edge)).toBeCloseTo(perimeterMm(scalloped), 3)
-    expect(perimeter.value).toBeCloseTo(perimeterMm(scalloped), 6)
-    expect(outlineAreaMm2(edge)).toBeCloseTo(areaMm2(scalloped), 1)
-    expect(foldBy.reduce((product, by) => product * by, 1)).toBe(lobes)
-    points.forEach(({ x, y }) => expect(Math.hypot(x, y)).toBeCloseTo(marks / 2, 6))
-  })))
+  it('are closed, and as long and as large as the tier they guide', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 24 }),
+        fc.integer({ min: 100, max: 400 }),
+        fc.double({ min: 1.001, max: 4, noNaN: true }),
+        (lobes, marks, wider) => {
+          const scalloped = shape(lobes, marks, Math.min(marks, chordMm({ lobes, marksMm: marks }) * wider))
+          const { edge, foldBy, marks: points, perimeter } = scallopGuide(scalloped)
+          expect(edge.segments.at(-1)!.to.x).toBeCloseTo(edge.start.x, 6)
+          expect(drawnLengthMm(edge)).toBeCloseTo(perimeterMm(scalloped), 3)
+          expect(perimeter.value).toBeCloseTo(perimeterMm(scalloped), 6)
+          expect(outlineAreaMm2(edge)).toBeCloseTo(areaMm2(scalloped), 1)
+          expect(foldBy.reduce((product, by) => product * by, 1)).toBe(lobes)
+          points.forEach(({ x, y }) => expect(Math.hypot(x, y)).toBeCloseTo(marks / 2, 6))
+        },
+      ),
+    ))
 })

@@ -1,6 +1,8 @@
 /**
- * Card guides for a scalloped tier: two alike, one below and one above, cut along the lobes, laid on each other by the same mark.
- * A circle of card is folded into as many sectors as there are lobes; where folds meet its edge are the marks, and the cutter draws a lobe from mark to mark.
+ * Card guides for a scalloped tier: two alike, one below and one above, cut along the lobes, laid on each other by
+ * the same mark.
+ * A circle of card is folded into as many sectors as there are lobes; where folds meet its edge are the marks, and
+ * the cutter draws a lobe from mark to mark.
  */
 import { circle, pointAt, polyline, type Outline, type Point, type Segment } from '../geometry'
 import { derive, typed, type Working } from '../quantity'
@@ -46,7 +48,7 @@ export function scallopGuide(shape: Scalloped): ScallopGuide {
   const { lobes, marksMm } = shape
   const radius = marksMm / 2
   const lobe = lobeOf(shape)
-  const markAngles = Array.from({ length: lobes }, (_, valley) => FRONT_DEG + (valley - 0.5) * 360 / lobes)
+  const markAngles = Array.from({ length: lobes }, (_, valley) => FRONT_DEG + ((valley - 0.5) * 360) / lobes)
   const origin = { x: 0, y: 0 }
   const marks = markAngles.map((angle) => pointAt(origin, angle, radius))
   const meets = lobesMeet(shape)
@@ -55,11 +57,31 @@ export function scallopGuide(shape: Scalloped): ScallopGuide {
     markCircle: circle(origin, radius),
     folds: markAngles.map((angle) => polyline([origin, pointAt(origin, angle, radius)])),
     marks,
-    registration: polyline([pointAt(origin, FRONT_DEG - 4, radius - NOTCH_MM), pointAt(origin, FRONT_DEG, radius), pointAt(origin, FRONT_DEG + 4, radius - NOTCH_MM)], true),
+    registration: polyline(
+      [
+        pointAt(origin, FRONT_DEG - 4, radius - NOTCH_MM),
+        pointAt(origin, FRONT_DEG, radius),
+        pointAt(origin, FRONT_DEG + 4, radius - NOTCH_MM),
+      ],
+      true,
+    ),
     reachMm: Math.max(radius, lobe.middleMm + lobe.radiusMm),
-    chord: derive('chord', 'length', 'from mark to mark', '{marks} × sin( 180° ÷ {lobes} )', { marks: typed('across marks', marksMm, 'length', 'Tiers'), lobes: typed('lobes', lobes, 'count', 'Tiers') }, () => chordMm(shape)),
-    perimeter: derive('scalloped perimeter', 'length', 'round the lobes', '{lobes} arcs of {cutter} from mark to mark',
-      { lobes: typed('lobes', lobes, 'count', 'Tiers'), cutter: typed('cutter', 2 * lobe.radiusMm, 'length', 'Tiers') }, () => lobes * 2 * lobe.halfTurn * lobe.radiusMm),
+    chord: derive(
+      'chord',
+      'length',
+      'from mark to mark',
+      '{marks} × sin( 180° ÷ {lobes} )',
+      { marks: typed('across marks', marksMm, 'length', 'Tiers'), lobes: typed('lobes', lobes, 'count', 'Tiers') },
+      () => chordMm(shape),
+    ),
+    perimeter: derive(
+      'scalloped perimeter',
+      'length',
+      'round the lobes',
+      '{lobes} arcs of {cutter} from mark to mark',
+      { lobes: typed('lobes', lobes, 'count', 'Tiers'), cutter: typed('cutter', 2 * lobe.radiusMm, 'length', 'Tiers') },
+      () => lobes * 2 * lobe.halfTurn * lobe.radiusMm,
+    ),
     meets,
     foldBy: foldsFor(lobes),
   }
@@ -69,18 +91,26 @@ const DEGREES = 180 / Math.PI
 
 /** Arcs from mark to mark, counter-clockwise. */
 function metEdge(marks: readonly Point[], radius: number, halfTurn: number): Outline {
-  const segments = marks.map((_, at): Segment => ({ kind: 'arc', to: marks[(at + 1) % marks.length]!, radius, turnDeg: 2 * halfTurn * DEGREES }))
+  const segments = marks.map((_, at): Segment => ({
+    kind: 'arc',
+    to: marks[(at + 1) % marks.length]!,
+    radius,
+    turnDeg: 2 * halfTurn * DEGREES,
+  }))
   return { start: marks[0]!, segments }
 }
 
 /** Lobes of the cutter set on the chords' middles, joined by straight gaps. */
 function gappedEdge({ lobes, marksMm, cutterMm }: Scalloped, markAngles: readonly number[]): Outline {
-  const middleMm = marksMm / 2 * Math.cos(Math.PI / lobes)
+  const middleMm = (marksMm / 2) * Math.cos(Math.PI / lobes)
   const ends = markAngles.map((angle) => {
     const towards = angle + 180 / lobes
     const middle = pointAt({ x: 0, y: 0 }, towards, middleMm)
     return [pointAt(middle, towards - 90, cutterMm / 2), pointAt(middle, towards + 90, cutterMm / 2)] as const
   })
-  const segments = ends.flatMap(([, end], at): Segment[] => [{ kind: 'arc', to: end, radius: cutterMm / 2, turnDeg: 180 }, { kind: 'line', to: ends[(at + 1) % ends.length]![0] }])
+  const segments = ends.flatMap(([, end], at): Segment[] => [
+    { kind: 'arc', to: end, radius: cutterMm / 2, turnDeg: 180 },
+    { kind: 'line', to: ends[(at + 1) % ends.length]![0] },
+  ])
   return { start: ends[0]![0], segments }
 }

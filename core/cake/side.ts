@@ -1,4 +1,7 @@
-/** The side of a standing tier: where a point of it lies in space, how far it is along the edge, and how large it is unrolled. */
+/**
+ * The side of a standing tier: where a point of it lies in space, how far it is along the edge, and how large it is
+ * unrolled.
+ */
 import { add, outward, scale, type Point3 } from '../geometry'
 import { derive, typed, type Working } from '../quantity'
 import { areaMm2, facingDeg, insetShape, leastReachMm, outlineAngles, perimeterMm, perimeterOf, reachMm } from './shape'
@@ -8,7 +11,7 @@ import { sectionAt, type StandingTier } from './standing'
 type Wall = Pick<StandingTier, 'shape' | 'footMm' | 'topMm' | 'taperDeg' | 'turnDeg' | 'middle'>
 
 /** A point of the side: its place, and the angle from the front to which the side faces there. */
-export type WallPoint = { readonly point: Point3, readonly facingDeg: number }
+export type WallPoint = { readonly point: Point3; readonly facingDeg: number }
 
 /** The point of a tier's side at an angle round its own middle (from the cake's front) and a height above the board. */
 export function wallPoint(tier: Wall, angleDeg: number, heightMm: number): WallPoint {
@@ -16,7 +19,11 @@ export function wallPoint(tier: Wall, angleDeg: number, heightMm: number): WallP
   const own = angleDeg - tier.turnDeg
   const reach = reachMm(section, own)
   return {
-    point: [tier.middle.x + reach * Math.sin(angleDeg * RADIANS), tier.middle.y - reach * Math.cos(angleDeg * RADIANS), heightMm],
+    point: [
+      tier.middle.x + reach * Math.sin(angleDeg * RADIANS),
+      tier.middle.y - reach * Math.cos(angleDeg * RADIANS),
+      heightMm,
+    ],
     facingDeg: facingDeg(section, own) + tier.turnDeg,
   }
 }
@@ -30,8 +37,11 @@ export function offWall(tier: Wall, angleDeg: number, heightMm: number, outMm: n
 /** The smallest distance from middle to rim on a tier's top, mm. */
 export const leastReach = (tier: Wall): number => leastReachMm(sectionAt(tier, tier.topMm))
 
-/** How the way along the foot grows with the angle from the front: pairs from 0 to 360 degrees, mm, scaled so that a whole turn is the perimeter. */
-export type EdgeScale = readonly { readonly angleDeg: number, readonly alongMm: number }[]
+/**
+ * How the way along the foot grows with the angle from the front: pairs from 0 to 360 degrees, mm, scaled so that a
+ * whole turn is the perimeter.
+ */
+export type EdgeScale = readonly { readonly angleDeg: number; readonly alongMm: number }[]
 
 type Edge = Pick<StandingTier, 'shape' | 'turnDeg' | 'perimeterMm'>
 
@@ -59,7 +69,7 @@ function measuredScale({ shape, turnDeg, perimeterMm }: Edge): EdgeScale {
     before = here
     return { angleDeg, alongMm }
   })
-  return raw.map((step) => ({ angleDeg: step.angleDeg, alongMm: step.alongMm * perimeterMm / alongMm }))
+  return raw.map((step) => ({ angleDeg: step.angleDeg, alongMm: (step.alongMm * perimeterMm) / alongMm }))
 }
 
 /** The first step whose column reaches a value, by halving: both columns only grow. */
@@ -95,7 +105,8 @@ const STEPS = 480
 const NUDGE_MM = 0.25
 
 /**
- * Length of one turn round a leaning side at a height, each bit lengthened by how far the face leans there, mm: the area of a slice for each mm of height.
+ * Length of one turn round a leaning side at a height, each bit lengthened by how far the face leans there, mm: the
+ * area of a slice for each mm of height.
  * Surface element of (r sin θ, r cos θ, h): √(r² + r_θ² + r² r_h²).
  */
 function leaningLengthMm(tier: Wall, heightMm: number): number {
@@ -111,11 +122,11 @@ function leaningLengthMm(tier: Wall, heightMm: number): number {
   for (let at = 1; at < angles.length; at += 1) {
     const [from, to, middle] = [pointAt(angles[at - 1]!), pointAt(angles[at]!), (angles[at - 1]! + angles[at]!) / 2]
     const bit = Math.hypot(to[0] - from[0], to[1] - from[1])
-    const inward = lean * (reachMm(wider, middle) - reachMm(narrower, middle)) / (2 * NUDGE_MM)
+    const inward = (lean * (reachMm(wider, middle) - reachMm(narrower, middle))) / (2 * NUDGE_MM)
     length += bit
     leaning += bit * Math.hypot(1, inward * Math.cos((middle - facingDeg(section, middle)) * RADIANS))
   }
-  return perimeterMm(section) * leaning / length
+  return (perimeterMm(section) * leaning) / length
 }
 
 /** Area of a side, mm². Upright: perimeter times height. Leaning: slices added up by Simpson's rule. */
@@ -128,12 +139,23 @@ export function sideAreaMm2(tier: Wall): number {
 
 /** Mean of a smooth function over 0 to 1, by Simpson's rule. */
 function meanBySimpson(value: (share: number) => number): number {
-  const weights = Array.from({ length: 2 * SLICES + 1 }, (_, at) => at === 0 || at === 2 * SLICES ? 1 : at % 2 === 1 ? 4 : 2)
+  const weights = Array.from({ length: 2 * SLICES + 1 }, (_, at) =>
+    at === 0 || at === 2 * SLICES ? 1 : at % 2 === 1 ? 4 : 2,
+  )
   return weights.reduce((sum, weight, at) => sum + weight * value(at / (2 * SLICES)), 0) / (6 * SLICES)
 }
 
-/** A tier's surfaces with their working: round the foot and round the top, the height of the face, the side unrolled, the top. */
-export type Surfaces = { readonly foot: Working, readonly rim: Working, readonly face: Working, readonly side: Working, readonly top: Working }
+/**
+ * A tier's surfaces with their working: round the foot and round the top, the height of the face, the side unrolled,
+ * the top.
+ */
+export type Surfaces = {
+  readonly foot: Working
+  readonly rim: Working
+  readonly face: Working
+  readonly side: Working
+  readonly top: Working
+}
 
 const MM2_PER_DM2 = 10000
 
@@ -143,12 +165,51 @@ export function surfacesOf(tier: Wall): Surfaces {
   const lean = typed('leans in', tier.taperDeg, 'angle', 'Tiers')
   const foot = perimeterOf(tier.shape)
   const topShape = sectionAt(tier, tier.topMm)
-  const rim = tier.taperDeg === 0 ? foot : derive('perimeter at the top', 'length', 'a leaning side', 'perimeter of the foot drawn in by {height} × tan {lean}', { height, lean }, () => perimeterMm(topShape))
-  const face = derive('face', 'length', 'a leaning side', '{height} ÷ cos {lean}', { height, lean }, (v) => v.height / Math.cos(v.lean * RADIANS))
-  const side = tier.taperDeg === 0
-    ? derive('side', 'area', 'an upright side unrolled', '{foot} × {height}', { foot, height }, (v) => v.foot * v.height / MM2_PER_DM2)
-    : derive('side', 'area', 'a leaning side in slices', 'slices from {foot} to {rim} over {height}, each as long as its face', { foot, rim, height }, () => sideAreaMm2(tier) / MM2_PER_DM2)
-  const top = derive('top', 'area', 'area within the rim', 'area within {rim}', { rim }, () => areaMm2(topShape) / MM2_PER_DM2)
+  const rim =
+    tier.taperDeg === 0
+      ? foot
+      : derive(
+          'perimeter at the top',
+          'length',
+          'a leaning side',
+          'perimeter of the foot drawn in by {height} × tan {lean}',
+          { height, lean },
+          () => perimeterMm(topShape),
+        )
+  const face = derive(
+    'face',
+    'length',
+    'a leaning side',
+    '{height} ÷ cos {lean}',
+    { height, lean },
+    (v) => v.height / Math.cos(v.lean * RADIANS),
+  )
+  const side =
+    tier.taperDeg === 0
+      ? derive(
+          'side',
+          'area',
+          'an upright side unrolled',
+          '{foot} × {height}',
+          { foot, height },
+          (v) => (v.foot * v.height) / MM2_PER_DM2,
+        )
+      : derive(
+          'side',
+          'area',
+          'a leaning side in slices',
+          'slices from {foot} to {rim} over {height}, each as long as its face',
+          { foot, rim, height },
+          () => sideAreaMm2(tier) / MM2_PER_DM2,
+        )
+  const top = derive(
+    'top',
+    'area',
+    'area within the rim',
+    'area within {rim}',
+    { rim },
+    () => areaMm2(topShape) / MM2_PER_DM2,
+  )
   return { foot, rim, face, side, top }
 }
 

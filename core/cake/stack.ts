@@ -8,7 +8,7 @@ const LEAST_TOP = 0.3
 
 /** The lean as built, degrees: what was asked, as far as a top is left. */
 export function leanDeg({ shape, heightMm, taperDeg }: Pick<Tier, 'shape' | 'heightMm' | 'taperDeg'>): number {
-  const most = Math.atan(leastReachMm(shape) * (1 - LEAST_TOP) / heightMm) * 180 / Math.PI
+  const most = (Math.atan((leastReachMm(shape) * (1 - LEAST_TOP)) / heightMm) * 180) / Math.PI
   return Math.min(taperDeg, most)
 }
 
@@ -20,8 +20,18 @@ export function stackTiers({ tiers }: Pick<Cake, 'tiers'>): readonly StandingTie
     const spacer = tier.spacer ? { acrossMm: tier.spacer.acrossMm, footMm: reachedMm } : null
     reachedMm = footMm + tier.heightMm
     return {
-      id: tier.id, index, covering: tier.covering, colour: tier.colour, shape: tier.shape, turnDeg: tier.turnDeg, taperDeg: leanDeg(tier),
-      middle: { x: tier.offset.rightMm, y: tier.offset.backMm }, footMm, topMm: reachedMm, spacer, perimeterMm: perimeterMm(tier.shape),
+      id: tier.id,
+      index,
+      covering: tier.covering,
+      colour: tier.colour,
+      shape: tier.shape,
+      turnDeg: tier.turnDeg,
+      taperDeg: leanDeg(tier),
+      middle: { x: tier.offset.rightMm, y: tier.offset.backMm },
+      footMm,
+      topMm: reachedMm,
+      spacer,
+      perimeterMm: perimeterMm(tier.shape),
     }
   })
   return standing.map((tier, index) => ({ ...tier, ledge: ledgeAbove(tier, standing[index + 1] ?? null) }))
@@ -32,7 +42,8 @@ export const stackHeightMm = (stack: readonly Pick<StandingTier, 'topMm'>[]): nu
 
 /**
  * The tier whose side is at a height above the board.
- * A height on a joint or a spacer belongs to the tier above it; below the board to the lowest, above the top to the highest.
+ * A height on a joint or a spacer belongs to the tier above it; below the board to the lowest, above the top to the
+ * highest.
  */
 export function tierAt(stack: readonly StandingTier[], heightMm: number): StandingTier {
   const found = stack.find(({ topMm }) => heightMm < topMm) ?? stack.at(-1)

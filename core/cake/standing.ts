@@ -12,7 +12,10 @@ export type Ledge = {
   readonly lipMm: number
 }
 
-/** A tier standing in its place: heights above the board's top, the surface it offers. Plain data, so that it can go to the screen. */
+/**
+ * A tier standing in its place: heights above the board's top, the surface it offers. Plain data, so that it can go to
+ * the screen.
+ */
 export type StandingTier = {
   readonly id: string
   readonly index: number
@@ -26,7 +29,7 @@ export type StandingTier = {
   readonly footMm: number
   readonly topMm: number
   /** The separator below it, from what it stands on up to its foot. */
-  readonly spacer: { readonly acrossMm: number, readonly footMm: number } | null
+  readonly spacer: { readonly acrossMm: number; readonly footMm: number } | null
   /** Round the foot. */
   readonly perimeterMm: number
   /** What is left free on its top round whatever stands there. */
@@ -37,5 +40,8 @@ export type StandingTier = {
 export type PlacedTier = Omit<StandingTier, 'ledge'>
 
 /** The section of a standing tier at a height above the board; at its foot or top when the height lies beyond. */
-export const sectionAt = ({ shape, footMm, topMm, taperDeg }: Pick<StandingTier, 'shape' | 'footMm' | 'topMm' | 'taperDeg'>, heightMm: number): Shape =>
-  insetShape(shape, (Math.min(topMm, Math.max(footMm, heightMm)) - footMm) * Math.tan(taperDeg * Math.PI / 180))
+export const sectionAt = (
+  { shape, footMm, topMm, taperDeg }: Pick<StandingTier, 'shape' | 'footMm' | 'topMm' | 'taperDeg'>,
+  heightMm: number,
+): Shape =>
+  insetShape(shape, (Math.min(topMm, Math.max(footMm, heightMm)) - footMm) * Math.tan((taperDeg * Math.PI) / 180))

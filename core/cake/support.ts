@@ -4,8 +4,17 @@ import { areaMm2, roundShape } from './shape'
 import { volumeMm3 } from './side'
 import type { StandingTier } from './standing'
 
-/** What holds weight up inside a tier: how many dowels or straws, how long, for what weight. `half` is the lower half of a tier built of two. Guidance, not a statement of strength. */
-export type Support = { readonly tier: number, readonly half: boolean, readonly count: Working, readonly length: Working, readonly carried: Working }
+/**
+ * What holds weight up inside a tier: how many dowels or straws, how long, for what weight. `half` is the lower half
+ * of a tier built of two. Guidance, not a statement of strength.
+ */
+export type Support = {
+  readonly tier: number
+  readonly half: boolean
+  readonly count: Working
+  readonly length: Working
+  readonly carried: Working
+}
 
 /** A cubic centimetre of filled cake with its covering weighs about this, g; a dummy hardly anything. */
 const CAKE_G_PER_ML = 0.75
@@ -19,9 +28,19 @@ const LEAST = 3
 function supportUnder(tier: number, half: boolean, footMm2: number, carriedG: number, length: Working): Support {
   const carried = found('weight above', carriedG, 'mass', 'estimated from the volumes above')
   const foot = found('foot that stands on them', footMm2 / 10000, 'area', 'drawn from its shape')
-  const count = derive('dowels or straws', 'count', 'by foot and weight above', `most of ${LEAST}, round up( {foot} ÷ {each} ), round up( {carried} ÷ {load} )`, {
-    foot, carried, each: starting('foot for each', FOOT_CM2_EACH / 100, 'area', 'guess'), load: starting('weight for each', LOAD_G_EACH, 'mass', 'guess'),
-  }, (v) => Math.max(LEAST, Math.ceil(v.foot / v.each), Math.ceil(v.carried / v.load)))
+  const count = derive(
+    'dowels or straws',
+    'count',
+    'by foot and weight above',
+    `most of ${LEAST}, round up( {foot} ÷ {each} ), round up( {carried} ÷ {load} )`,
+    {
+      foot,
+      carried,
+      each: starting('foot for each', FOOT_CM2_EACH / 100, 'area', 'guess'),
+      load: starting('weight for each', LOAD_G_EACH, 'mass', 'guess'),
+    },
+    (v) => Math.max(LEAST, Math.ceil(v.foot / v.each), Math.ceil(v.carried / v.load)),
+  )
   return { tier, half, count, carried, length }
 }
 
@@ -30,18 +49,45 @@ function supportUnder(tier: number, half: boolean, footMm2: number, carriedG: nu
  * @param dummies which tiers are not cake, by index
  * @param builtOfTwo which tiers have a card half way up
  */
-export function supportsOf(stack: readonly StandingTier[], dummies: ReadonlySet<number>, builtOfTwo: ReadonlySet<number>): readonly Support[] {
-  const weights = stack.map((tier) => volumeMm3(tier) / 1000 * (dummies.has(tier.index) || coveringOf(tier.covering).id === 'dummy' ? DUMMY_G_PER_ML : CAKE_G_PER_ML))
+export function supportsOf(
+  stack: readonly StandingTier[],
+  dummies: ReadonlySet<number>,
+  builtOfTwo: ReadonlySet<number>,
+): readonly Support[] {
+  const weights = stack.map(
+    (tier) =>
+      (volumeMm3(tier) / 1000) *
+      (dummies.has(tier.index) || coveringOf(tier.covering).id === 'dummy' ? DUMMY_G_PER_ML : CAKE_G_PER_ML),
+  )
   const above = (index: number): number => weights.slice(index + 1).reduce((sum, weight) => sum + weight, 0)
   return stack.flatMap((tier, index): readonly Support[] => {
     if (dummies.has(index)) return []
     const height = typed('height of the tier', tier.topMm - tier.footMm, 'length', 'Tiers')
-    const halfHeight = derive('half its height', 'length', 'a card half way', '{height} ÷ 2', { height }, (v) => v.height / 2)
+    const halfHeight = derive(
+      'half its height',
+      'length',
+      'a card half way',
+      '{height} ÷ 2',
+      { height },
+      (v) => v.height / 2,
+    )
     const next = stack[index + 1]
     const isHalved = builtOfTwo.has(index)
     return [
-      ...(isHalved ? [supportUnder(index, true, areaMm2(tier.shape), above(index) + weights[index]! / 2, halfHeight)] : []),
-      ...(next ? [supportUnder(index, false, areaMm2(next.spacer ? roundShape(next.spacer.acrossMm) : next.shape), above(index), isHalved ? halfHeight : height)] : []),
+      ...(isHalved
+        ? [supportUnder(index, true, areaMm2(tier.shape), above(index) + weights[index]! / 2, halfHeight)]
+        : []),
+      ...(next
+        ? [
+            supportUnder(
+              index,
+              false,
+              areaMm2(next.spacer ? roundShape(next.spacer.acrossMm) : next.shape),
+              above(index),
+              isHalved ? halfHeight : height,
+            ),
+          ]
+        : []),
     ]
   })
 }

@@ -15,10 +15,18 @@ export const tierSchema = z.strictObject({
   id: z.string().min(1).max(40),
   shape: shapeSchema,
   heightMm: z.number().min(20).max(400).meta({ label: 'High', kind: 'length' }),
-  taperDeg: z.number().min(-12).max(20).meta({ label: 'Leans in', kind: 'angle', help: 'Side from upright; negative leans out' }),
+  taperDeg: z
+    .number()
+    .min(-12)
+    .max(20)
+    .meta({ label: 'Leans in', kind: 'angle', help: 'Side from upright; negative leans out' }),
   turnDeg: z.number().min(-180).max(180).meta({ label: 'Turned', kind: 'angle', help: 'From the front' }),
   offset: z.strictObject({
-    rightMm: z.number().min(-250).max(250).meta({ label: 'Off to the right', kind: 'length', help: 'Negative is left' }),
+    rightMm: z
+      .number()
+      .min(-250)
+      .max(250)
+      .meta({ label: 'Off to the right', kind: 'length', help: 'Negative is left' }),
     backMm: z.number().min(-250).max(250).meta({ label: 'Off to the back', kind: 'length', help: 'Negative is front' }),
   }),
   spacer: spacerSchema.nullable(),
@@ -34,7 +42,11 @@ export type Tier = z.infer<typeof tierSchema>
 export const boardSchema = z.strictObject({
   outline: z.enum(['round', 'square']).meta({ label: 'Board' }),
   acrossMm: z.number().min(80).max(800).meta({ label: 'Board across', kind: 'length' }),
-  thicknessMm: z.number().min(1).max(40).meta({ label: 'Board thickness', kind: 'length', help: 'A drum is 10 mm or more' }),
+  thicknessMm: z
+    .number()
+    .min(1)
+    .max(40)
+    .meta({ label: 'Board thickness', kind: 'length', help: 'A drum is 10 mm or more' }),
 })
 
 export type Board = z.infer<typeof boardSchema>
@@ -49,6 +61,16 @@ export type Cake = z.infer<typeof cakeSchema>
 
 /** A plain round tier to begin with. */
 export const roundTier = (id: string, acrossMm: number, heightMm: number): Tier => ({
-  id, shape: roundShape(acrossMm), heightMm, taperDeg: 0, turnDeg: 0, offset: { rightMm: 0, backMm: 0 }, spacer: null,
-  covering: 'fondant', colour: null, inside: 'cake', chilled: false, builtOfTwo: false,
+  id,
+  shape: roundShape(acrossMm),
+  heightMm,
+  taperDeg: 0,
+  turnDeg: 0,
+  offset: { rightMm: 0, backMm: 0 },
+  spacer: null,
+  covering: 'fondant',
+  colour: null,
+  inside: 'cake',
+  chilled: false,
+  builtOfTwo: false,
 })

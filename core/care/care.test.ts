@@ -2,11 +2,59 @@ import { describe, expect, it } from 'vitest'
 import { careCard, judge, type Facts } from '.'
 
 const fine: Facts = {
-  now: 0, eventAt: 20000, units: 'metric', clearanceMm: { wide: 10, deep: 10, high: 10 }, neededBoxMm: { wide: 400, deep: 400, high: 450 }, tiers: 3, unfitPapers: [], unwantedIngredients: [], strayAccents: [], forShow: [], largerThanSheet: [], notPlaced: [], narrowLedge: null, overhang: null, boardTooSmall: false, lobesApart: [], leansTooFar: [], tall: false, chilled: null, keeping: 'roomTemperature', coolCar: false, roadMin: 40, roadSoftMin: null, dairyCoverings: [], unwantedColours: [], sweepAboveTopMm: 0,
-  shortReach: { count: 0, byMm: 0 }, noDiscs: false, feetOnWet: [], feetOnMoist: [], discsShort: [], colourDifference: 0, unsuitedColours: [], bathDays: 1, tooBigForFormer: 0, former: 'mat', inOven: false, roomHumidity: 0.45, chanceOfSetting: 0.99, setsAtAll: true, paperNeverFirm: [], laidTooEarly: [],
-  venueHumidity: 0.5, venueSoftMin: null, timetableProblem: null, startBy: 10000, atVenueBy: 19000, venueOpensAt: 18900,
+  now: 0,
+  eventAt: 20000,
+  units: 'metric',
+  clearanceMm: { wide: 10, deep: 10, high: 10 },
+  neededBoxMm: { wide: 400, deep: 400, high: 450 },
+  tiers: 3,
+  unfitPapers: [],
+  unwantedIngredients: [],
+  strayAccents: [],
+  forShow: [],
+  largerThanSheet: [],
+  notPlaced: [],
+  narrowLedge: null,
+  overhang: null,
+  boardTooSmall: false,
+  lobesApart: [],
+  leansTooFar: [],
+  tall: false,
+  chilled: null,
+  keeping: 'roomTemperature',
+  coolCar: false,
+  roadMin: 40,
+  roadSoftMin: null,
+  dairyCoverings: [],
+  unwantedColours: [],
+  sweepAboveTopMm: 0,
+  shortReach: { count: 0, byMm: 0 },
+  noDiscs: false,
+  feetOnWet: [],
+  feetOnMoist: [],
+  discsShort: [],
+  colourDifference: 0,
+  unsuitedColours: [],
+  bathDays: 1,
+  tooBigForFormer: 0,
+  former: 'mat',
+  inOven: false,
+  roomHumidity: 0.45,
+  chanceOfSetting: 0.99,
+  setsAtAll: true,
+  paperNeverFirm: [],
+  laidTooEarly: [],
+  venueHumidity: 0.5,
+  venueSoftMin: null,
+  timetableProblem: null,
+  startBy: 10000,
+  atVenueBy: 19000,
+  venueOpensAt: 18900,
 }
-const codes = (change: Partial<Facts>, severity?: string) => judge({ ...fine, ...change }).filter((caution) => severity === undefined ? caution.severity !== 'note' : caution.severity === severity).map(({ code }) => code)
+const codes = (change: Partial<Facts>, severity?: string) =>
+  judge({ ...fine, ...change })
+    .filter((caution) => (severity === undefined ? caution.severity !== 'note' : caution.severity === severity))
+    .map(({ code }) => code)
 
 describe('judging a plan', () => {
   it('finds nothing to look at where all is well, and still says how to be safe', () => {
@@ -14,27 +62,77 @@ describe('judging a plan', () => {
     expect(codes({}, 'note')).toEqual(expect.arrayContaining(['sticky', 'blade', 'food-colour']))
   })
   it.each<[string, Partial<Facts>]>([
-    ['start-passed', { startBy: -1 }], ['start-soon', { startBy: 600 }], ['no-timetable', { timetableProblem: 'none', startBy: null }], ['venue-closed', { atVenueBy: 18000 }], ['box-too-small', { clearanceMm: { wide: 10, deep: 10, high: -3 } }],
-    ['overhang', { overhang: { tier: 2, byMm: 12 } }], ['narrow-ledge', { narrowLedge: { bouquet: 'Orchard', mm: 6 } }], ['board', { boardTooSmall: true }], ['sweep-above', { sweepAboveTopMm: 12 }], ['no-discs', { noDiscs: true }], ['short-reach', { shortReach: { count: 2, byMm: 9 } }], ['discs-short', { discsShort: [{ diameterMm: 220, missing: 3 }] }],
-    ['colour-miss', { colourDifference: 0.1 }], ['colour-stops', { unsuitedColours: [{ decoration: 'Moths', severity: 'stop', say: 'It spits.' }] }], ['colour-unsuited', { unsuitedColours: [{ decoration: 'Moths', severity: 'look', say: 'It sinks.' }] }], ['bath-life', { bathDays: 4 }], ['former-too-small', { tooBigForFormer: 1 }], ['never-sets', { setsAtAll: false, roomHumidity: 0.75 }], ['slow-set', { chanceOfSetting: 0.8 }], ['paper-never-firm', { paperNeverFirm: ['pan sail'] }],
-    ['softens-in-room', { inOven: true, roomHumidity: 0.75 }], ['venue-softens', { venueSoftMin: 100 }], ['laid-too-early', { laidTooEarly: [{ name: 'torn ruffle', covering: 'whipped cream', from: 600 }] }], ['feet-wet', { feetOnWet: ['whipped cream'] }],
-    ['lobes-apart', { lobesApart: [2] }], ['leans-too-far', { leansTooFar: [1] }], ['tall', { tall: true }], ['dairy', { dairyCoverings: ['ganache'] }], ['unwanted-colour', { unwantedColours: ['red'] }], ['event-past', { eventAt: -10 }], ['road-softens', { roadSoftMin: 30 }], ['unfit-paper', { unfitPapers: [{ name: 'torn ruffle', because: 'Rice film does not tear.' }] }], ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }], ['stray-accents', { strayAccents: ['pearls'] }], ['not-placed', { notPlaced: ['butterfly'] }], ['larger-than-sheet', { largerThanSheet: [{ name: 'torn ruffle', why: 'A strip is larger than the sheet.' }] }],
-    ['never-warm', { chilled: { tiers: [1], warmMin: null, dewGdm2: 0.4, dewC: 21 }, coolCar: true }], ['dew-on-paper', { chilled: { tiers: [1], warmMin: 90, dewGdm2: 0.4, dewC: 14 }, keeping: 'chilledSealed', coolCar: true }],
+    ['start-passed', { startBy: -1 }],
+    ['start-soon', { startBy: 600 }],
+    ['no-timetable', { timetableProblem: 'none', startBy: null }],
+    ['venue-closed', { atVenueBy: 18000 }],
+    ['box-too-small', { clearanceMm: { wide: 10, deep: 10, high: -3 } }],
+    ['overhang', { overhang: { tier: 2, byMm: 12 } }],
+    ['narrow-ledge', { narrowLedge: { bouquet: 'Orchard', mm: 6 } }],
+    ['board', { boardTooSmall: true }],
+    ['sweep-above', { sweepAboveTopMm: 12 }],
+    ['no-discs', { noDiscs: true }],
+    ['short-reach', { shortReach: { count: 2, byMm: 9 } }],
+    ['discs-short', { discsShort: [{ diameterMm: 220, missing: 3 }] }],
+    ['colour-miss', { colourDifference: 0.1 }],
+    ['colour-stops', { unsuitedColours: [{ decoration: 'Moths', severity: 'stop', say: 'It spits.' }] }],
+    ['colour-unsuited', { unsuitedColours: [{ decoration: 'Moths', severity: 'look', say: 'It sinks.' }] }],
+    ['bath-life', { bathDays: 4 }],
+    ['former-too-small', { tooBigForFormer: 1 }],
+    ['never-sets', { setsAtAll: false, roomHumidity: 0.75 }],
+    ['slow-set', { chanceOfSetting: 0.8 }],
+    ['paper-never-firm', { paperNeverFirm: ['pan sail'] }],
+    ['softens-in-room', { inOven: true, roomHumidity: 0.75 }],
+    ['venue-softens', { venueSoftMin: 100 }],
+    ['laid-too-early', { laidTooEarly: [{ name: 'torn ruffle', covering: 'whipped cream', from: 600 }] }],
+    ['feet-wet', { feetOnWet: ['whipped cream'] }],
+    ['lobes-apart', { lobesApart: [2] }],
+    ['leans-too-far', { leansTooFar: [1] }],
+    ['tall', { tall: true }],
+    ['dairy', { dairyCoverings: ['ganache'] }],
+    ['unwanted-colour', { unwantedColours: ['red'] }],
+    ['event-past', { eventAt: -10 }],
+    ['road-softens', { roadSoftMin: 30 }],
+    ['unfit-paper', { unfitPapers: [{ name: 'torn ruffle', because: 'Rice film does not tear.' }] }],
+    ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }],
+    ['stray-accents', { strayAccents: ['pearls'] }],
+    ['not-placed', { notPlaced: ['butterfly'] }],
+    ['larger-than-sheet', { largerThanSheet: [{ name: 'torn ruffle', why: 'A strip is larger than the sheet.' }] }],
+    ['never-warm', { chilled: { tiers: [1], warmMin: null, dewGdm2: 0.4, dewC: 21 }, coolCar: true }],
+    [
+      'dew-on-paper',
+      { chilled: { tiers: [1], warmMin: 90, dewGdm2: 0.4, dewC: 14 }, keeping: 'chilledSealed', coolCar: true },
+    ],
     ['warm-car', { chilled: { tiers: [1], warmMin: 90, dewGdm2: 0.1, dewC: 12 } }],
   ])('says %s and nothing else', (code, change) => expect(codes(change)).toEqual([code]))
   it('names numbers and what to do', () => {
-    expect(judge({ ...fine, clearanceMm: { wide: 10, deep: 10, high: -3 } })[0]).toMatchObject({ severity: 'stop', leaf: 'tiers', say: expect.stringContaining('400 mm × 400 mm × 450 mm') })
+    expect(judge({ ...fine, clearanceMm: { wide: 10, deep: 10, high: -3 } })[0]).toMatchObject({
+      severity: 'stop',
+      leaf: 'tiers',
+      say: expect.stringContaining('400 mm × 400 mm × 450 mm'),
+    })
     expect(judge({ ...fine, discsShort: [{ diameterMm: 220, missing: 3 }] })[0]!.say).toContain('3 more of 220 mm')
     expect(judge({ ...fine, shortReach: { count: 1, byMm: 25.4 }, units: 'imperial' })[0]!.say).toContain('1 in')
   })
   it('tells of paper last where a tier is chilled, and of the risk where it is kept chilled', () => {
     const chilled = { tiers: [2], warmMin: 95, dewGdm2: 0.3, dewC: 12.6 }
-    expect(judge({ ...fine, chilled, coolCar: true }).find(({ code }) => code === 'paper-last')!.say).toContain('1 h 35')
-    expect(judge({ ...fine, chilled, keeping: 'chilledSealed', coolCar: true }).find(({ code }) => code === 'dew-on-paper')!.say).toContain('0.30 g/dm²')
+    expect(judge({ ...fine, chilled, coolCar: true }).find(({ code }) => code === 'paper-last')!.say).toContain(
+      '1 h 35',
+    )
+    expect(
+      judge({ ...fine, chilled, keeping: 'chilledSealed', coolCar: true }).find(({ code }) => code === 'dew-on-paper')!
+        .say,
+    ).toContain('0.30 g/dm²')
     expect(codes({ chilled: { ...chilled, dewGdm2: 0.1 }, keeping: 'chilledSealed', coolCar: true })).toEqual([])
   })
-  it('names what is for show only', () => expect(judge({ ...fine, forShow: ['toppers'] }).find(({ code }) => code === 'for-show')!.say).toContain('toppers'))
-  it('puts what stops the plan first', () => expect(judge({ ...fine, startBy: -1, bathDays: 5 }).map(({ severity }) => severity).slice(0, 2)).toEqual(['stop', 'look']))
+  it('names what is for show only', () =>
+    expect(judge({ ...fine, forShow: ['toppers'] }).find(({ code }) => code === 'for-show')!.say).toContain('toppers'))
+  it('puts what stops the plan first', () =>
+    expect(
+      judge({ ...fine, startBy: -1, bathDays: 5 })
+        .map(({ severity }) => severity)
+        .slice(0, 2),
+    ).toEqual(['stop', 'look']))
   it('warns of hot trays only where there are any', () => {
     expect(codes({}, 'note')).not.toContain('hot-oven')
     expect(codes({ inOven: true }, 'note')).toContain('hot-oven')
@@ -42,11 +140,31 @@ describe('judging a plan', () => {
 })
 
 describe('the care card', () => {
-  const card = careCard({ sails: 11, glues: ['piping gel'], venueHumidity: 0.8, venueSoftMin: 100, paper: [{ name: 'strip scroll', isWired: false }, { name: 'open bloom', isWired: true }], inedible: [{ id: 'skewers', name: 'wooden skewers', count: 11, where: 'one in the foot of each sail', stays: true }], accents: [{ many: 'pearls', count: 18, edible: true }, { many: 'toppers', count: 1, edible: false }], dummyTiers: ['Tier 1 from the bottom'] })
-  it('lists all that was put in and is not food', () => expect(card.remove).toMatchObject([{ name: 'wooden skewers', count: 11, where: 'one in the foot of each sail' }]))
+  const card = careCard({
+    sails: 11,
+    glues: ['piping gel'],
+    venueHumidity: 0.8,
+    venueSoftMin: 100,
+    paper: [
+      { name: 'strip scroll', isWired: false },
+      { name: 'open bloom', isWired: true },
+    ],
+    inedible: [
+      { id: 'skewers', name: 'wooden skewers', count: 11, where: 'one in the foot of each sail', stays: true },
+    ],
+    accents: [
+      { many: 'pearls', count: 18, edible: true },
+      { many: 'toppers', count: 1, edible: false },
+    ],
+    dummyTiers: ['Tier 1 from the bottom'],
+  })
+  it('lists all that was put in and is not food', () =>
+    expect(card.remove).toMatchObject([{ name: 'wooden skewers', count: 11, where: 'one in the foot of each sail' }]))
   it('never has anything on wires cut through: off whole before, other paper as it is', () => {
     expect(card.eat.find((line) => line.includes('open bloom'))).toMatch(/^On wires.*whole.*before cutting/)
-    expect(card.eat.find((line) => line.includes('Cut through'))).toBe('Edible paper: strip scroll. Cut through it, or lift it off.')
+    expect(card.eat.find((line) => line.includes('Cut through'))).toBe(
+      'Edible paper: strip scroll. Cut through it, or lift it off.',
+    )
   })
   it('tells accents that are eaten from those for show', () => expect(card.eat.join(' ')).toMatch(/18 pearls/))
   it('calls its hours an estimate and names dummies and labels', () => {

@@ -1,5 +1,5 @@
 export { careCard, type CareCard } from './careCard'
-export { colourFaults, type ColourFacts, type ColourFault, type ColourRemedy } from './colourFit'
-export { LEAVES, type Caution, type Leaf, type Severity } from './caution'
+export { colourFaults, type ColourFacts, type ColourFault } from './colourFit'
+export { LEAVES, type Caution, type Leaf } from './caution'
 export { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange, type TroubleFacts } from './trouble'
 export { HOLDER_ROOM_MM, judge, type Facts } from './judge'

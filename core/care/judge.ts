@@ -10,25 +10,33 @@ export type Facts = {
   readonly clearanceMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
   readonly tiers: number
   /** Decorations on a paper they must not be made of, and why. */
-  readonly unfitPapers: readonly { readonly name: string, readonly because: string }[]
+  readonly unfitPapers: readonly { readonly name: string; readonly because: string }[]
   /** Decorations with an ingredient that the client wants left out. */
-  readonly unwantedIngredients: readonly { readonly name: string, readonly ingredient: string }[]
+  readonly unwantedIngredients: readonly { readonly name: string; readonly ingredient: string }[]
   /** Accents that lie near nothing, and those for show on a cake that is eaten. */
   readonly strayAccents: readonly string[]
   readonly forShow: readonly string[]
-  readonly largerThanSheet: readonly { readonly name: string, readonly why: string }[]
+  readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
   readonly notPlaced: readonly string[]
   /** A bouquet bound to a ledge too narrow for its holders. */
-  readonly narrowLedge: { readonly bouquet: string, readonly mm: number } | null
+  readonly narrowLedge: { readonly bouquet: string; readonly mm: number } | null
   readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
-  readonly overhang: { readonly tier: number, readonly byMm: number } | null
+  readonly overhang: { readonly tier: number; readonly byMm: number } | null
   readonly boardTooSmall: boolean
   /** Scalloped tiers, counted from the bottom, whose cutter is too narrow. */
   readonly lobesApart: readonly number[]
   readonly leansTooFar: readonly number[]
   readonly tall: boolean
-  /** Tiers whose filling must stay chilled; minutes until they stand above the dew point, null when they never do within a day. */
-  readonly chilled: { readonly tiers: readonly number[], readonly warmMin: number | null, readonly dewGdm2: number, readonly dewC: number } | null
+  /**
+   * Tiers whose filling must stay chilled; minutes until they stand above the dew point, null when they never do
+   * within a day.
+   */
+  readonly chilled: {
+    readonly tiers: readonly number[]
+    readonly warmMin: number | null
+    readonly dewGdm2: number
+    readonly dewC: number
+  } | null
   readonly keeping: 'roomTemperature' | 'chilledSealed'
   readonly coolCar: boolean
   readonly roadMin: number
@@ -37,11 +45,11 @@ export type Facts = {
   readonly dairyCoverings: readonly string[]
   readonly unwantedColours: readonly string[]
   readonly sweepAboveTopMm: number
-  readonly shortReach: { readonly count: number, readonly byMm: number }
+  readonly shortReach: { readonly count: number; readonly byMm: number }
   readonly noDiscs: boolean
   readonly feetOnWet: readonly string[]
   readonly feetOnMoist: readonly string[]
-  readonly discsShort: readonly { readonly diameterMm: number, readonly missing: number }[]
+  readonly discsShort: readonly { readonly diameterMm: number; readonly missing: number }[]
   readonly colourDifference: number
   /** Colours that do not suit their paper, the heat or the client. */
   readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
@@ -57,7 +65,7 @@ export type Facts = {
   readonly venueHumidity: number
   readonly venueSoftMin: number | null
   /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
-  readonly laidTooEarly: readonly { readonly name: string, readonly covering: string, readonly from: Moment }[]
+  readonly laidTooEarly: readonly { readonly name: string; readonly covering: string; readonly from: Moment }[]
   readonly timetableProblem: string | null
   readonly startBy: Moment | null
   readonly atVenueBy: Moment | null
@@ -75,97 +83,429 @@ type Rule = (facts: Facts) => Caution | null
 /** A food-safe holder and the cake round it take so much of a ledge, mm. */
 export const HOLDER_ROOM_MM = 12
 
-const rule = (code: string, leaf: Caution['leaf'], severity: Caution['severity'], applies: (facts: Facts) => boolean, say: (facts: Facts) => string): Rule =>
-  (facts) => applies(facts) ? { code, leaf, severity, say: say(facts) } : null
+const rule =
+  (
+    code: string,
+    leaf: Caution['leaf'],
+    severity: Caution['severity'],
+    applies: (facts: Facts) => boolean,
+    say: (facts: Facts) => string,
+  ): Rule =>
+  (facts) =>
+    applies(facts) ? { code, leaf, severity, say: say(facts) } : null
 
 const length = (mm: number, { units }: Facts): string => printQuantity(mm, 'length', units)
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
-const unsuited = ({ unsuitedColours }: Facts, of: Severity): Facts['unsuitedColours'] => unsuitedColours.filter(({ severity }) => severity === of)
+const unsuited = ({ unsuitedColours }: Facts, of: Severity): Facts['unsuitedColours'] =>
+  unsuitedColours.filter(({ severity }) => severity === of)
 
 const RULES: readonly Rule[] = [
-  rule('start-passed', 'timetable', 'stop', ({ startBy, now }) => startBy !== null && startBy < now,
-    ({ startBy }) => `The hour to start, ${dayClockText(startBy!)}, has passed. Use the oven, add a mat, take fewer sails or work more hours.`),
-  rule('start-soon', 'timetable', 'look', ({ startBy, now }) => startBy !== null && startBy >= now && startBy - now < 24 * 60,
-    ({ startBy, now }) => `Only ${printDuration(startBy! - now)} left until you must start.`),
-  rule('no-timetable', 'timetable', 'stop', ({ timetableProblem }) => timetableProblem !== null, ({ timetableProblem }) => timetableProblem!),
-  rule('venue-closed', 'brief', 'look', ({ atVenueBy, venueOpensAt }) => atVenueBy !== null && atVenueBy < venueOpensAt,
-    ({ atVenueBy, venueOpensAt }) => `The work wants you at the venue by ${dayClockText(atVenueBy!)}, but it opens at ${dayClockText(venueOpensAt)}. Place fewer sails there, or complete before driving.`),
-  rule('box-too-small', 'tiers', 'stop', ({ clearanceMm }) => Math.min(...Object.values(clearanceMm)) < 0,
-    (facts) => `It does not fit the box standing. A box of ${length(facts.neededBoxMm.wide, facts)} × ${length(facts.neededBoxMm.deep, facts)} × ${length(facts.neededBoxMm.high, facts)} inside would just hold it; Tiers offers what else would do.`),
-  rule('overhang', 'tiers', 'look', ({ overhang }) => overhang !== null,
-    (facts) => `Tier ${facts.overhang!.tier}, counted from the bottom, reaches ${length(facts.overhang!.byMm, facts)} over the edge of the one below it.`),
-  rule('lobes-apart', 'tiers', 'look', ({ lobesApart }) => lobesApart.length > 0,
-    ({ lobesApart }) => `The lobes of tier ${lobesApart.join(' and ')} do not meet: take a cutter at least as wide as from mark to mark. Until then they are drawn as if they did.`),
-  rule('leans-too-far', 'tiers', 'look', ({ leansTooFar }) => leansTooFar.length > 0,
-    ({ leansTooFar }) => `Tier ${leansTooFar.join(' and ')} would come to a point; it is drawn leaning only as far as leaves a top.`),
-  rule('tall', 'tiers', 'look', ({ tall }) => tall, () => 'Tall and narrow: more than twice as high as its board is wide. A middle dowel into a drum, and somebody to hold it on the way.'),
-  rule('support', 'tiers', 'note', ({ tiers }) => tiers > 1, () => 'Counts of dowels and straws are guidance. Weigh your tiers, test, and ask somebody who stacks tall cakes when in doubt.'),
-  rule('never-warm', 'tiers', 'stop', ({ chilled, keeping }) => chilled !== null && chilled.warmMin === null && keeping === 'roomTemperature',
-    ({ chilled }) => `The air's dew point is ${chilled!.dewC.toFixed(0)} °C: a chilled tier stays wet for a day and more. Dry the room, or choose a filling that keeps.`),
-  rule('paper-last', 'tiers', 'note', ({ chilled, keeping }) => chilled !== null && chilled.warmMin !== null && keeping === 'roomTemperature',
-    ({ chilled }) => `Chilled tiers sweat for up to ${printDuration(chilled!.warmMin!)} out of the refrigerator. Paper goes on after that, and last.`),
-  rule('dew-on-paper', 'tiers', 'look', ({ chilled, keeping }) => chilled !== null && keeping === 'chilledSealed' && chilled.dewGdm2 > DEW_BUCKLES_GDM2,
-    ({ chilled }) => `Taken out decorated, up to ${chilled!.dewGdm2.toFixed(2)} g/dm² of dew settles on it, as much as a brush coat: paper buckles and goes sticky. Let it warm through inside its sealed box.`),
-  rule('warm-car', 'brief', 'look', ({ chilled, coolCar, roadMin }) => chilled !== null && !coolCar && roadMin > 30,
-    ({ roadMin }) => `A filling that must stay chilled is ${printDuration(roadMin)} on the road in a warm car. Cool the car, or ask what your local food rules allow.`),
-  rule('dairy', 'brief', 'look', ({ dairyCoverings }) => dairyCoverings.length > 0,
-    ({ dairyCoverings }) => `No dairy was asked, and ${dairyCoverings.join(' and ')} is usually made with it. Use a recipe without, or another covering.`),
-  rule('unwanted-colour', 'tint', 'look', ({ unwantedColours }) => unwantedColours.length > 0,
-    ({ unwantedColours }) => `The client wants no ${unwantedColours.join(', no ')}, and the bath takes it. Choose other colours, or another dye.`),
-  rule('event-past', 'brief', 'stop', ({ eventAt, now }) => eventAt < now, ({ eventAt }) => `The event, ${dayClockText(eventAt)}, has gone by. Set its day and hour.`),
-  rule('board', 'tiers', 'look', ({ boardTooSmall }) => boardTooSmall, () => 'The board is smaller than the lowest tier.'),
-  rule('sweep-above', 'arrange', 'look', ({ sweepAboveTopMm }) => sweepAboveTopMm > 0,
-    (facts) => `The sweep ends ${length(facts.sweepAboveTopMm, facts)} above the top of the cake, where no side holds a foot. End it lower.`),
-  rule('unfit-paper', 'arrange', 'stop', ({ unfitPapers }) => unfitPapers.length > 0, ({ unfitPapers }) => unfitPapers.map(({ because }) => because).join(' ')),
-  rule('unwanted-ingredient', 'arrange', 'look', ({ unwantedIngredients }) => unwantedIngredients.length > 0,
-    ({ unwantedIngredients }) => unwantedIngredients.map(({ name, ingredient }) => `No ${ingredient} was asked, and ${name} is made with it.`).join(' ')),
-  rule('stray-accents', 'arrange', 'look', ({ strayAccents }) => strayAccents.length > 0, ({ strayAccents }) => `What the ${strayAccents.join(' and ')} went with is gone from the cake. Let them go with something else, or remove them.`),
-  rule('for-show', 'arrange', 'note', ({ forShow }) => forShow.length > 0, ({ forShow }) => `For show only, off before the cake is cut: ${forShow.join(', ')}. They are on the removal list.`),
-  rule('narrow-ledge', 'arrange', 'look', ({ narrowLedge }) => narrowLedge !== null,
-    (facts) => `The ledge under “${facts.narrowLedge!.bouquet}” is ${length(facts.narrowLedge!.mm, facts)} at its narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the shoulder, or stand the holders where the ledge is wider.`),
-  rule('not-placed', 'arrange', 'look', ({ notPlaced }) => notPlaced.length > 0, ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`),
-  rule('larger-than-sheet', 'cut', 'stop', ({ largerThanSheet, unfitPapers }) => largerThanSheet.length > 0 && unfitPapers.length === 0, ({ largerThanSheet }) => `Some pieces for ${largerThanSheet.map(({ name }) => name).join(', ')} lie on no sheet. ${largerThanSheet[0]!.why}`),
-  rule('no-discs', 'cut', 'stop', ({ noDiscs }) => noDiscs, () => 'No disc size is in use, so nothing can be cut. Tick at least one on the shelf in Cut.'),
-  rule('short-reach', 'arrange', 'look', ({ shortReach }) => shortReach.count > 0,
-    (facts) => `${facts.shortReach.count} ${facts.shortReach.count === 1 ? 'sail stays' : 'sails stay'} up to ${length(facts.shortReach.byMm, facts)} lower than wished: no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`),
-  rule('discs-short', 'cut', 'look', ({ discsShort }) => discsShort.length > 0,
-    ({ discsShort }) => `Not enough on the shelf: ${discsShort.map(({ diameterMm, missing }) => `${missing} more of ${diameterMm} mm`).join(', ')}.`),
-  rule('colour-miss', 'tint', 'look', ({ colourDifference }) => colourDifference > CLEAR_MISS,
-    () => 'The deepest colour cannot be reached on this film with these dyes; the swatch shows the nearest.'),
-  rule('colour-stops', 'tint', 'stop', (facts) => unsuited(facts, 'stop').length > 0, (facts) => unsuited(facts, 'stop').map(({ decoration, say }) => `${decoration}: ${say}`).join(' ')),
-  rule('colour-unsuited', 'tint', 'look', (facts) => unsuited(facts, 'look').length > 0, (facts) => unsuited(facts, 'look').map(({ decoration, say }) => `${decoration}: ${say}`).join(' ')),
-  rule('bath-life', 'tint', 'look', ({ bathDays }) => bathDays > BATH_LIFE_DAYS,
-    ({ bathDays }) => `One bath serves ${Math.ceil(bathDays)} days of draping. Keep it covered and cold, stir, and test a strip before each load; past ${BATH_LIFE_DAYS} days mix afresh.`),
-  rule('former-too-small', 'dry', 'look', ({ tooBigForFormer }) => tooBigForFormer > 0,
-    ({ tooBigForFormer, former }) => `${tooBigForFormer} ${tooBigForFormer === 1 ? 'piece is' : 'pieces are'} larger than a ${former} and will hang over its edge.`),
-  rule('never-sets', 'dry', 'stop', ({ inOven, setsAtAll }) => !inOven && !setsAtAll,
-    ({ roomHumidity }) => `Unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room under 60 %.`),
-  rule('paper-never-firm', 'dry', 'look', ({ paperNeverFirm }) => paperNeverFirm.length > 0,
-    ({ paperNeverFirm, roomHumidity }) => `At ${percent(roomHumidity)} wafer never stands firm: ${paperNeverFirm.join(', ')}. Dry it in a closed box with desiccant, in a cool oven, or dry the room; the timetable reckons with four times the usual rest.`),
-  rule('slow-set', 'dry', 'look', ({ inOven, setsAtAll, chanceOfSetting }) => !inOven && setsAtAll && chanceOfSetting < 0.9,
-    ({ roomHumidity, chanceOfSetting }) => `At ${percent(roomHumidity)} the room is near the limit: film sets hard in about ${percent(chanceOfSetting)} of such rooms. Watch the first load, keep the oven ready.`),
-  rule('softens-in-room', 'dry', 'look', ({ inOven, roomHumidity }) => inOven && roomHumidity >= 0.71,
-    ({ roomHumidity }) => `Set in the oven, but soft again in a room at ${percent(roomHumidity)}: box each load airtight as soon as it is cool.`),
-  rule('venue-softens', 'deliver', 'look', ({ venueSoftMin }) => venueSoftMin !== null && venueSoftMin < VENUE_NEEDS_MIN,
-    ({ venueSoftMin, venueHumidity }) => `At the venue's ${percent(venueHumidity)} the sails go soft in about ${printDuration(venueSoftMin!)}. Place them last, keep the rest boxed.`),
-  rule('laid-too-early', 'timetable', 'look', ({ laidTooEarly }) => laidTooEarly.length > 0,
-    ({ laidTooEarly }) => laidTooEarly.map(({ name, covering, from }) => `${name} on ${covering} goes soft: not on the cake before ${dayClockText(from)}. Place it there, or put a thin film of fat between.`).join(' ')),
-  rule('road-softens', 'deliver', 'look', ({ roadSoftMin, roadMin }) => roadSoftMin !== null && roadSoftMin < roadMin + 30,
-    ({ roadSoftMin }) => `In the car's air the sails on the cake go soft in about ${printDuration(roadSoftMin!)}. Dry the car's air, or place them at the venue.`),
-  rule('feet-wet', 'arrange', 'look', ({ feetOnWet }) => feetOnWet.length > 0,
-    ({ feetOnWet }) => `Feet on ${feetOnWet.join(' and ')} soften within minutes to hours. Place last, or stand each on a skewer.`),
-  rule('feet-moist', 'arrange', 'note', ({ feetOnMoist }) => feetOnMoist.length > 0,
-    ({ feetOnMoist }) => `Feet on ${feetOnMoist.join(' and ')} soften over hours: only film that is set hard, and as late as you can.`),
-  rule('hot-oven', 'dry', 'note', ({ inOven }) => inOven, () => 'Trays at 80 °C burn: dry gloves, a clear place to put them down. Silicone clips stay out of the oven.'),
-  rule('sticky', 'dry', 'note', () => true, () => 'Wet film is very sticky and tears: one piece in the water at a time.'),
-  rule('warm-water', 'dry', 'note', () => true, () => 'Soak in boiled, cooled water, in a dish kept for food.'),
-  rule('blade', 'cut', 'note', () => true, () => 'Scissors and blades: cut dry film away from the hand; sweep up its sharp flakes.'),
-  rule('food-colour', 'tint', 'note', () => true, () => 'Use colours sold as edible, within the amount on their label; some are restricted in some countries.'),
+  rule(
+    'start-passed',
+    'timetable',
+    'stop',
+    ({ startBy, now }) => startBy !== null && startBy < now,
+    ({ startBy }) =>
+      `The hour to start, ${dayClockText(startBy!)}, has passed. Use the oven, add a mat, take fewer sails or work more hours.`,
+  ),
+  rule(
+    'start-soon',
+    'timetable',
+    'look',
+    ({ startBy, now }) => startBy !== null && startBy >= now && startBy - now < 24 * 60,
+    ({ startBy, now }) => `Only ${printDuration(startBy! - now)} left until you must start.`,
+  ),
+  rule(
+    'no-timetable',
+    'timetable',
+    'stop',
+    ({ timetableProblem }) => timetableProblem !== null,
+    ({ timetableProblem }) => timetableProblem!,
+  ),
+  rule(
+    'venue-closed',
+    'brief',
+    'look',
+    ({ atVenueBy, venueOpensAt }) => atVenueBy !== null && atVenueBy < venueOpensAt,
+    ({ atVenueBy, venueOpensAt }) =>
+      `The work wants you at the venue by ${dayClockText(atVenueBy!)}, but it opens at ` +
+      `${dayClockText(venueOpensAt)}. Place fewer sails there, or complete before driving.`,
+  ),
+  rule(
+    'box-too-small',
+    'tiers',
+    'stop',
+    ({ clearanceMm }) => Math.min(...Object.values(clearanceMm)) < 0,
+    (facts) =>
+      `It does not fit the box standing. A box of ${length(facts.neededBoxMm.wide, facts)} × ` +
+      `${length(facts.neededBoxMm.deep, facts)} × ${length(facts.neededBoxMm.high, facts)} ` +
+      `inside would just hold it; Tiers offers what else would do.`,
+  ),
+  rule(
+    'overhang',
+    'tiers',
+    'look',
+    ({ overhang }) => overhang !== null,
+    (facts) =>
+      `Tier ${facts.overhang!.tier}, counted from the bottom, reaches ` +
+      `${length(facts.overhang!.byMm, facts)} over the edge of the one below it.`,
+  ),
+  rule(
+    'lobes-apart',
+    'tiers',
+    'look',
+    ({ lobesApart }) => lobesApart.length > 0,
+    ({ lobesApart }) =>
+      `The lobes of tier ${lobesApart.join(' and ')} do not meet: take a cutter at least as ` +
+      `wide as from mark to mark. Until then they are drawn as if they did.`,
+  ),
+  rule(
+    'leans-too-far',
+    'tiers',
+    'look',
+    ({ leansTooFar }) => leansTooFar.length > 0,
+    ({ leansTooFar }) =>
+      `Tier ${leansTooFar.join(' and ')} would come to a point; it is drawn leaning only as far as leaves a top.`,
+  ),
+  rule(
+    'tall',
+    'tiers',
+    'look',
+    ({ tall }) => tall,
+    () =>
+      'Tall and narrow: more than twice as high as its board is wide. A middle dowel into a drum, and somebody to hold it on the way.',
+  ),
+  rule(
+    'support',
+    'tiers',
+    'note',
+    ({ tiers }) => tiers > 1,
+    () =>
+      'Counts of dowels and straws are guidance. Weigh your tiers, test, and ask somebody who stacks tall cakes when in doubt.',
+  ),
+  rule(
+    'never-warm',
+    'tiers',
+    'stop',
+    ({ chilled, keeping }) => chilled !== null && chilled.warmMin === null && keeping === 'roomTemperature',
+    ({ chilled }) =>
+      `The air's dew point is ${chilled!.dewC.toFixed(0)} °C: a chilled tier stays wet ` +
+      `for a day and more. Dry the room, or choose a filling that keeps.`,
+  ),
+  rule(
+    'paper-last',
+    'tiers',
+    'note',
+    ({ chilled, keeping }) => chilled !== null && chilled.warmMin !== null && keeping === 'roomTemperature',
+    ({ chilled }) =>
+      `Chilled tiers sweat for up to ${printDuration(chilled!.warmMin!)} out of the refrigerator. Paper goes on after that, and last.`,
+  ),
+  rule(
+    'dew-on-paper',
+    'tiers',
+    'look',
+    ({ chilled, keeping }) => chilled !== null && keeping === 'chilledSealed' && chilled.dewGdm2 > DEW_BUCKLES_GDM2,
+    ({ chilled }) =>
+      `Taken out decorated, up to ${chilled!.dewGdm2.toFixed(2)} g/dm² of dew settles on it, as much as a ` +
+      `brush coat: paper buckles and goes sticky. Let it warm through inside its sealed box.`,
+  ),
+  rule(
+    'warm-car',
+    'brief',
+    'look',
+    ({ chilled, coolCar, roadMin }) => chilled !== null && !coolCar && roadMin > 30,
+    ({ roadMin }) =>
+      `A filling that must stay chilled is ${printDuration(roadMin)} on the road in a ` +
+      `warm car. Cool the car, or ask what your local food rules allow.`,
+  ),
+  rule(
+    'dairy',
+    'brief',
+    'look',
+    ({ dairyCoverings }) => dairyCoverings.length > 0,
+    ({ dairyCoverings }) =>
+      `No dairy was asked, and ${dairyCoverings.join(' and ')} is usually made with it. Use a recipe without, or another covering.`,
+  ),
+  rule(
+    'unwanted-colour',
+    'tint',
+    'look',
+    ({ unwantedColours }) => unwantedColours.length > 0,
+    ({ unwantedColours }) =>
+      `The client wants no ${unwantedColours.join(', no ')}, and the bath takes it. Choose other colours, or another dye.`,
+  ),
+  rule(
+    'event-past',
+    'brief',
+    'stop',
+    ({ eventAt, now }) => eventAt < now,
+    ({ eventAt }) => `The event, ${dayClockText(eventAt)}, has gone by. Set its day and hour.`,
+  ),
+  rule(
+    'board',
+    'tiers',
+    'look',
+    ({ boardTooSmall }) => boardTooSmall,
+    () => 'The board is smaller than the lowest tier.',
+  ),
+  rule(
+    'sweep-above',
+    'arrange',
+    'look',
+    ({ sweepAboveTopMm }) => sweepAboveTopMm > 0,
+    (facts) =>
+      `The sweep ends ${length(facts.sweepAboveTopMm, facts)} above the top of the cake, where no side holds a foot. End it lower.`,
+  ),
+  rule(
+    'unfit-paper',
+    'arrange',
+    'stop',
+    ({ unfitPapers }) => unfitPapers.length > 0,
+    ({ unfitPapers }) => unfitPapers.map(({ because }) => because).join(' '),
+  ),
+  rule(
+    'unwanted-ingredient',
+    'arrange',
+    'look',
+    ({ unwantedIngredients }) => unwantedIngredients.length > 0,
+    ({ unwantedIngredients }) =>
+      unwantedIngredients
+        .map(({ name, ingredient }) => `No ${ingredient} was asked, and ${name} is made with it.`)
+        .join(' '),
+  ),
+  rule(
+    'stray-accents',
+    'arrange',
+    'look',
+    ({ strayAccents }) => strayAccents.length > 0,
+    ({ strayAccents }) =>
+      `What the ${strayAccents.join(' and ')} went with is gone from the cake. Let them go with something else, or remove them.`,
+  ),
+  rule(
+    'for-show',
+    'arrange',
+    'note',
+    ({ forShow }) => forShow.length > 0,
+    ({ forShow }) => `For show only, off before the cake is cut: ${forShow.join(', ')}. They are on the removal list.`,
+  ),
+  rule(
+    'narrow-ledge',
+    'arrange',
+    'look',
+    ({ narrowLedge }) => narrowLedge !== null,
+    (facts) =>
+      `The ledge under “${facts.narrowLedge!.bouquet}” is ${length(facts.narrowLedge!.mm, facts)} at its ` +
+      `narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the ` +
+      `shoulder, or stand the holders where the ledge is wider.`,
+  ),
+  rule(
+    'not-placed',
+    'arrange',
+    'look',
+    ({ notPlaced }) => notPlaced.length > 0,
+    ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`,
+  ),
+  rule(
+    'larger-than-sheet',
+    'cut',
+    'stop',
+    ({ largerThanSheet, unfitPapers }) => largerThanSheet.length > 0 && unfitPapers.length === 0,
+    ({ largerThanSheet }) =>
+      `Some pieces for ${largerThanSheet.map(({ name }) => name).join(', ')} lie on no sheet. ${largerThanSheet[0]!.why}`,
+  ),
+  rule(
+    'no-discs',
+    'cut',
+    'stop',
+    ({ noDiscs }) => noDiscs,
+    () => 'No disc size is in use, so nothing can be cut. Tick at least one on the shelf in Cut.',
+  ),
+  rule(
+    'short-reach',
+    'arrange',
+    'look',
+    ({ shortReach }) => shortReach.count > 0,
+    (facts) =>
+      `${facts.shortReach.count} ${facts.shortReach.count === 1 ? 'sail stays' : 'sails stay'} up to ` +
+      `${length(facts.shortReach.byMm, facts)} lower than wished: no disc in use reaches. ` +
+      `Lower the seen height, shorten the foot, or use larger discs.`,
+  ),
+  rule(
+    'discs-short',
+    'cut',
+    'look',
+    ({ discsShort }) => discsShort.length > 0,
+    ({ discsShort }) =>
+      `Not enough on the shelf: ${discsShort.map(({ diameterMm, missing }) => `${missing} more of ${diameterMm} mm`).join(', ')}.`,
+  ),
+  rule(
+    'colour-miss',
+    'tint',
+    'look',
+    ({ colourDifference }) => colourDifference > CLEAR_MISS,
+    () => 'The deepest colour cannot be reached on this film with these dyes; the swatch shows the nearest.',
+  ),
+  rule(
+    'colour-stops',
+    'tint',
+    'stop',
+    (facts) => unsuited(facts, 'stop').length > 0,
+    (facts) =>
+      unsuited(facts, 'stop')
+        .map(({ decoration, say }) => `${decoration}: ${say}`)
+        .join(' '),
+  ),
+  rule(
+    'colour-unsuited',
+    'tint',
+    'look',
+    (facts) => unsuited(facts, 'look').length > 0,
+    (facts) =>
+      unsuited(facts, 'look')
+        .map(({ decoration, say }) => `${decoration}: ${say}`)
+        .join(' '),
+  ),
+  rule(
+    'bath-life',
+    'tint',
+    'look',
+    ({ bathDays }) => bathDays > BATH_LIFE_DAYS,
+    ({ bathDays }) =>
+      `One bath serves ${Math.ceil(bathDays)} days of draping. Keep it covered and cold, stir, ` +
+      `and test a strip before each load; past ${BATH_LIFE_DAYS} days mix afresh.`,
+  ),
+  rule(
+    'former-too-small',
+    'dry',
+    'look',
+    ({ tooBigForFormer }) => tooBigForFormer > 0,
+    ({ tooBigForFormer, former }) =>
+      `${tooBigForFormer} ${tooBigForFormer === 1 ? 'piece is' : 'pieces are'} larger than a ${former} and will hang over its edge.`,
+  ),
+  rule(
+    'never-sets',
+    'dry',
+    'stop',
+    ({ inOven, setsAtAll }) => !inOven && !setsAtAll,
+    ({ roomHumidity }) =>
+      `Unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room under 60 %.`,
+  ),
+  rule(
+    'paper-never-firm',
+    'dry',
+    'look',
+    ({ paperNeverFirm }) => paperNeverFirm.length > 0,
+    ({ paperNeverFirm, roomHumidity }) =>
+      `At ${percent(roomHumidity)} wafer never stands firm: ${paperNeverFirm.join(', ')}. Dry it in a closed ` +
+      `box with desiccant, in a cool oven, or dry the room; the timetable reckons with four times the usual rest.`,
+  ),
+  rule(
+    'slow-set',
+    'dry',
+    'look',
+    ({ inOven, setsAtAll, chanceOfSetting }) => !inOven && setsAtAll && chanceOfSetting < 0.9,
+    ({ roomHumidity, chanceOfSetting }) =>
+      `At ${percent(roomHumidity)} the room is near the limit: film sets hard in about ` +
+      `${percent(chanceOfSetting)} of such rooms. Watch the first load, keep the oven ready.`,
+  ),
+  rule(
+    'softens-in-room',
+    'dry',
+    'look',
+    ({ inOven, roomHumidity }) => inOven && roomHumidity >= 0.71,
+    ({ roomHumidity }) =>
+      `Set in the oven, but soft again in a room at ${percent(roomHumidity)}: box each load airtight as soon as it is cool.`,
+  ),
+  rule(
+    'venue-softens',
+    'deliver',
+    'look',
+    ({ venueSoftMin }) => venueSoftMin !== null && venueSoftMin < VENUE_NEEDS_MIN,
+    ({ venueSoftMin, venueHumidity }) =>
+      `At the venue's ${percent(venueHumidity)} the sails go soft in about ` +
+      `${printDuration(venueSoftMin!)}. Place them last, keep the rest boxed.`,
+  ),
+  rule(
+    'laid-too-early',
+    'timetable',
+    'look',
+    ({ laidTooEarly }) => laidTooEarly.length > 0,
+    ({ laidTooEarly }) =>
+      laidTooEarly
+        .map(
+          ({ name, covering, from }) =>
+            `${name} on ${covering} goes soft: not on the cake before ${dayClockText(from)}. ` +
+            `Place it there, or put a thin film of fat between.`,
+        )
+        .join(' '),
+  ),
+  rule(
+    'road-softens',
+    'deliver',
+    'look',
+    ({ roadSoftMin, roadMin }) => roadSoftMin !== null && roadSoftMin < roadMin + 30,
+    ({ roadSoftMin }) =>
+      `In the car's air the sails on the cake go soft in about ${printDuration(roadSoftMin!)}. ` +
+      `Dry the car's air, or place them at the venue.`,
+  ),
+  rule(
+    'feet-wet',
+    'arrange',
+    'look',
+    ({ feetOnWet }) => feetOnWet.length > 0,
+    ({ feetOnWet }) =>
+      `Feet on ${feetOnWet.join(' and ')} soften within minutes to hours. Place last, or stand each on a skewer.`,
+  ),
+  rule(
+    'feet-moist',
+    'arrange',
+    'note',
+    ({ feetOnMoist }) => feetOnMoist.length > 0,
+    ({ feetOnMoist }) =>
+      `Feet on ${feetOnMoist.join(' and ')} soften over hours: only film that is set hard, and as late as you can.`,
+  ),
+  rule(
+    'hot-oven',
+    'dry',
+    'note',
+    ({ inOven }) => inOven,
+    () => 'Trays at 80 °C burn: dry gloves, a clear place to put them down. Silicone clips stay out of the oven.',
+  ),
+  rule(
+    'sticky',
+    'dry',
+    'note',
+    () => true,
+    () => 'Wet film is very sticky and tears: one piece in the water at a time.',
+  ),
+  rule(
+    'warm-water',
+    'dry',
+    'note',
+    () => true,
+    () => 'Soak in boiled, cooled water, in a dish kept for food.',
+  ),
+  rule(
+    'blade',
+    'cut',
+    'note',
+    () => true,
+    () => 'Scissors and blades: cut dry film away from the hand; sweep up its sharp flakes.',
+  ),
+  rule(
+    'food-colour',
+    'tint',
+    'note',
+    () => true,
+    () => 'Use colours sold as edible, within the amount on their label; some are restricted in some countries.',
+  ),
 ]
 
 /** Everything to know about a plan, what stops it first. */
 export function judge(facts: Facts): readonly Caution[] {
   const order = { stop: 0, look: 1, note: 2 } as const
-  return RULES.map((each) => each(facts)).filter((caution) => caution !== null).sort((one, other) => order[one.severity] - order[other.severity])
+  return RULES.map((each) => each(facts))
+    .filter((caution) => caution !== null)
+    .sort((one, other) => order[one.severity] - order[other.severity])
 }

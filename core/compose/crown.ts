@@ -1,4 +1,7 @@
-/** A crown: elements standing on a tier's top, or on its ledge round the tier above, along an arc, biggest at the arc's heart. */
+/**
+ * A crown: elements standing on a tier's top, or on its ledge round the tier above, along an arc, biggest at the arc's
+ * heart.
+ */
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
@@ -11,7 +14,11 @@ const schema = z.strictObject({
   tier: fields.tier,
   count: z.number().int().min(1).max(40).meta({ label: 'How many', kind: 'count' }),
   middleDeg: z.number().min(-180).max(180).meta({ label: 'Heart at', kind: 'angle', help: 'From the front' }),
-  spanDeg: z.number().min(10).max(360).meta({ label: 'Reaches round', kind: 'angle', help: 'Less than 360° is open to one side' }),
+  spanDeg: z
+    .number()
+    .min(10)
+    .max(360)
+    .meta({ label: 'Reaches round', kind: 'angle', help: 'Less than 360° is open to one side' }),
   reach: z.number().min(0).max(1).meta({ label: 'Towards the rim', kind: 'share', help: '0 is as far in as it goes' }),
   taper: z.number().min(0.3).max(1).meta({ label: 'Smallest', kind: 'share', help: 'Of the biggest, at the ends' }),
   irregularity: fields.irregularity,
@@ -22,8 +29,15 @@ export type Crown = z.infer<typeof schema>
 
 const FROM_RIM_MM = 4
 
-/** How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most` below `least` is no room. */
-export function topRoom(stack: readonly StandingTier[], tier: StandingTier, footMm: number): { readonly least: number, readonly most: number } {
+/**
+ * How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most`
+ * below `least` is no room.
+ */
+export function topRoom(
+  stack: readonly StandingTier[],
+  tier: StandingTier,
+  footMm: number,
+): { readonly least: number; readonly most: number } {
   const most = leastReach(tier) - footMm / 2 - FROM_RIM_MM
   return { least: tier.index === stack.length - 1 ? 0 : leastReach(tier) - tier.ledge.leastMm + footMm / 2, most }
 }
@@ -31,7 +45,10 @@ export function topRoom(stack: readonly StandingTier[], tier: StandingTier, foot
 /** How many find place along an arc at a distance from the middle. */
 function fitting(values: Crown, seen: SeenSize, arcMm: number): number {
   if (values.count === 1 || arcMm === 0) return 1
-  return Math.max(1, Math.floor(arcMm / (seen.widthMm * (0.5 + values.taper / 2) * 0.8)) + (values.spanDeg >= 360 ? 0 : 1))
+  return Math.max(
+    1,
+    Math.floor(arcMm / (seen.widthMm * (0.5 + values.taper / 2) * 0.8)) + (values.spanDeg >= 360 ? 0 : 1),
+  )
 }
 
 export const crown = defineComposition({
@@ -40,7 +57,17 @@ export const crown = defineComposition({
   say: 'Standing on a top or a ledge along an arc, open to one side or closed.',
   schema,
 
-  starting: ({ tiers, seed }): Crown => ({ kind: 'crown', tier: tiers.length - 1, count: 3, middleDeg: 0, spanDeg: 120, reach: 0.5, taper: 0.6, irregularity: 0.5, seed }),
+  starting: ({ tiers, seed }): Crown => ({
+    kind: 'crown',
+    tier: tiers.length - 1,
+    count: 3,
+    middleDeg: 0,
+    spanDeg: 120,
+    reach: 0.5,
+    taper: 0.6,
+    irregularity: 0.5,
+    seed,
+  }),
 
   layOut: (values, ground) => {
     const { stack, seen } = ground
@@ -48,37 +75,85 @@ export const crown = defineComposition({
     const { least, most } = topRoom(stack, tier, seen.widthMm)
     const hasRoom = most >= least
     const out = least + Math.max(0, most - least) * values.reach
-    const arc = out * values.spanDeg * Math.PI / 180
-    const count = derive('elements', 'count', 'a crown', 'of {wished}, those whose feet find place on {room}', {
-      wished: typed('how many', values.count, 'count', 'Arrange'), room: found('arc on the top', hasRoom ? arc : 0, 'length', hasRoom ? 'at that distance from the middle' : 'no foot so wide stands there'),
-    }, (v) => hasRoom ? Math.min(v.wished, fitting(values, seen, arc)) : 0)
-    return keepingFree({
-      count,
-      elements: Array.from({ length: count.value }, (_, index): PlacedElement => {
-        const seed = seedFor(values.seed, index)
-        const stream = seededStream(seed)
-        const share = count.value === 1 ? 0.5 : values.spanDeg >= 360 ? (index + 0.5) / count.value : index / (count.value - 1)
-        const away = Math.abs(share - 0.5) * 2
-        return {
-          index, tier: tier.index, on: 'top', row: 0, spanDeg: 0, seed, heightMm: tier.topMm, away, mirrored: share > 0.5,
-          angleDeg: values.middleDeg + (share - 0.5) * values.spanDeg + values.irregularity * between(stream, -0.12, 0.12) * values.spanDeg / count.value,
-          outMm: out, size: (values.taper + (1 - values.taper) * (1 - away)) * (1 - 0.1 * values.irregularity * between(stream, 0, 1)), rollDeg: 12 * values.irregularity * between(stream, -1, 1),
-        }
-      }),
-    }, ground)
+    const arc = (out * values.spanDeg * Math.PI) / 180
+    const count = derive(
+      'elements',
+      'count',
+      'a crown',
+      'of {wished}, those whose feet find place on {room}',
+      {
+        wished: typed('how many', values.count, 'count', 'Arrange'),
+        room: found(
+          'arc on the top',
+          hasRoom ? arc : 0,
+          'length',
+          hasRoom ? 'at that distance from the middle' : 'no foot so wide stands there',
+        ),
+      },
+      (v) => (hasRoom ? Math.min(v.wished, fitting(values, seen, arc)) : 0),
+    )
+    return keepingFree(
+      {
+        count,
+        elements: Array.from({ length: count.value }, (_, index): PlacedElement => {
+          const seed = seedFor(values.seed, index)
+          const stream = seededStream(seed)
+          const share =
+            count.value === 1 ? 0.5 : values.spanDeg >= 360 ? (index + 0.5) / count.value : index / (count.value - 1)
+          const away = Math.abs(share - 0.5) * 2
+          return {
+            index,
+            tier: tier.index,
+            on: 'top',
+            row: 0,
+            spanDeg: 0,
+            seed,
+            heightMm: tier.topMm,
+            away,
+            mirrored: share > 0.5,
+            angleDeg:
+              values.middleDeg +
+              (share - 0.5) * values.spanDeg +
+              (values.irregularity * between(stream, -0.12, 0.12) * values.spanDeg) / count.value,
+            outMm: out,
+            size:
+              (values.taper + (1 - values.taper) * (1 - away)) *
+              (1 - 0.1 * values.irregularity * between(stream, 0, 1)),
+            rollDeg: 12 * values.irregularity * between(stream, -1, 1),
+          }
+        }),
+      },
+      ground,
+    )
   },
 
   handles: (values, stack) => {
     const tier = tierOf(stack, values.tier)
     const { least, most } = topRoom(stack, tier, 0)
     const outMm = least + Math.max(0, most - least) * values.reach
-    const handle = (id: string, name: string, angleDeg: number) => ({ id, name, tier: tier.index, on: 'top' as const, angleDeg, heightMm: tier.topMm, outMm })
-    return [handle('heart', 'Heart', values.middleDeg), ...(values.spanDeg >= 360 ? [] : [handle('right', 'End', values.middleDeg + values.spanDeg / 2)])]
+    const handle = (id: string, name: string, angleDeg: number) => ({
+      id,
+      name,
+      tier: tier.index,
+      on: 'top' as const,
+      angleDeg,
+      heightMm: tier.topMm,
+      outMm,
+    })
+    return [
+      handle('heart', 'Heart', values.middleDeg),
+      ...(values.spanDeg >= 360 ? [] : [handle('right', 'End', values.middleDeg + values.spanDeg / 2)]),
+    ]
   },
 
   pull: (values, handle, { angleDeg, outMm }, stack): Crown => {
     const { least, most } = topRoom(stack, tierOf(stack, values.tier), 0)
-    if (handle === 'heart') return { ...values, middleDeg: turned(angleDeg), reach: most > least ? Math.round(within((outMm - least) / (most - least), 0, 1) * 100) / 100 : 0 }
+    if (handle === 'heart')
+      return {
+        ...values,
+        middleDeg: turned(angleDeg),
+        reach: most > least ? Math.round(within((outMm - least) / (most - least), 0, 1) * 100) / 100 : 0,
+      }
     return { ...values, spanDeg: within(2 * Math.abs(turned(angleDeg - values.middleDeg)), 10, 360) }
   },
 })

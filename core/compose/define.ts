@@ -4,25 +4,56 @@ import { derive, found, type Working } from '../quantity'
 import type { CompositionKind, Layout, PlacedElement } from '../technique'
 
 /** How large an element of size 1 is seen. */
-export type SeenSize = { readonly widthMm: number, readonly heightMm: number }
-
-/** Part of a tier's side (along the foot from the front, and above the board) or of its top (to the right and to the back of its middle): its middle, and half its extent. */
-export type Patch = { readonly tier: number, readonly on: 'side' | 'top', readonly middle: readonly [number, number], readonly half: readonly [number, number] }
-
-/** What a composition works on: the cake, the size of its elements, what must stay free, and how high anything may reach above the board. */
-export type Ground = { readonly stack: readonly StandingTier[], readonly seen: SeenSize, readonly free: readonly Patch[], readonly mostTopMm: number | null }
-
-/** A place on the cake that is pulled: on a side by angle and height above the board, on a top by angle and distance from the tier's middle. */
-export type Spot = { readonly tier: number, readonly on: 'side' | 'top', readonly angleDeg: number, readonly heightMm: number, readonly outMm: number }
-
-/** A handle of a composition, where it is seen on the cake. */
-export type Handle = Spot & { readonly id: string, readonly name: string }
-
-/** Where a composition begins on a cake, for elements of a size. */
-type Beginning = { readonly tiers: readonly { readonly heightMm: number }[], readonly seen: SeenSize, readonly fillsRows: boolean, readonly seed: number }
+export type SeenSize = { readonly widthMm: number; readonly heightMm: number }
 
 /**
- * A way of arranging elements on the cake. To add one, write its file and list it in `index.ts`; its form, handles and counts follow.
+ * Part of a tier's side (along the foot from the front, and above the board) or of its top (to the right and to the
+ * back of its middle): its middle, and half its extent.
+ */
+export type Patch = {
+  readonly tier: number
+  readonly on: 'side' | 'top'
+  readonly middle: readonly [number, number]
+  readonly half: readonly [number, number]
+}
+
+/**
+ * What a composition works on: the cake, the size of its elements, what must stay free, and how high anything may
+ * reach above the board.
+ */
+export type Ground = {
+  readonly stack: readonly StandingTier[]
+  readonly seen: SeenSize
+  readonly free: readonly Patch[]
+  readonly mostTopMm: number | null
+}
+
+/**
+ * A place on the cake that is pulled: on a side by angle and height above the board, on a top by angle and distance
+ * from the tier's middle.
+ */
+export type Spot = {
+  readonly tier: number
+  readonly on: 'side' | 'top'
+  readonly angleDeg: number
+  readonly heightMm: number
+  readonly outMm: number
+}
+
+/** A handle of a composition, where it is seen on the cake. */
+export type Handle = Spot & { readonly id: string; readonly name: string }
+
+/** Where a composition begins on a cake, for elements of a size. */
+type Beginning = {
+  readonly tiers: readonly { readonly heightMm: number }[]
+  readonly seen: SeenSize
+  readonly fillsRows: boolean
+  readonly seed: number
+}
+
+/**
+ * A way of arranging elements on the cake. To add one, write its file and list it in `index.ts`; its form, handles
+ * and counts follow.
  */
 export type Composition<Schema extends z.ZodObject, Kind extends CompositionKind = CompositionKind> = {
   readonly kind: Kind
@@ -37,25 +68,40 @@ export type Composition<Schema extends z.ZodObject, Kind extends CompositionKind
   readonly pull: (values: z.infer<Schema>, handle: string, to: Spot, stack: readonly StandingTier[]) => z.infer<Schema>
 }
 
-export const defineComposition = <Schema extends z.ZodObject, const Kind extends CompositionKind>(composition: Composition<Schema, Kind>): Composition<Schema, Kind> => composition
+export const defineComposition = <Schema extends z.ZodObject, const Kind extends CompositionKind>(
+  composition: Composition<Schema, Kind>,
+): Composition<Schema, Kind> => composition
 
 /** The tier a composition names, or the topmost when the cake has fewer. */
-export const tierOf = (stack: readonly StandingTier[], index: number): StandingTier => stack[Math.min(index, stack.length - 1)]!
+export const tierOf = (stack: readonly StandingTier[], index: number): StandingTier =>
+  stack[Math.min(index, stack.length - 1)]!
 
 /** An angle between half a turn left and half a turn right, to a tenth of a degree. */
-export const turned = (degrees: number): number => Math.round((((degrees + 180) % 360 + 360) % 360 - 180) * 10) / 10
+export const turned = (degrees: number): number => Math.round((((((degrees + 180) % 360) + 360) % 360) - 180) * 10) / 10
 
 export const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value))
 
 const RADIANS = Math.PI / 180
 
 /** The part of the cake that an element covers. What runs round covers its span; the rest as much as is seen of it. */
-export function patchOf({ tier: index, on, angleDeg, spanDeg, heightMm, outMm, size }: PlacedElement, seen: SeenSize, stack: readonly StandingTier[], scales: readonly EdgeScale[] = stack.map(edgeScale)): Patch {
+export function patchOf(
+  { tier: index, on, angleDeg, spanDeg, heightMm, outMm, size }: PlacedElement,
+  seen: SeenSize,
+  stack: readonly StandingTier[],
+  scales: readonly EdgeScale[] = stack.map(edgeScale),
+): Patch {
   const [width, height] = [seen.widthMm * size, seen.heightMm * size]
-  if (on === 'top') return { tier: index, on, middle: [outMm * Math.sin(angleDeg * RADIANS), -outMm * Math.cos(angleDeg * RADIANS)], half: [width / 2, width / 2] }
+  if (on === 'top')
+    return {
+      tier: index,
+      on,
+      middle: [outMm * Math.sin(angleDeg * RADIANS), -outMm * Math.cos(angleDeg * RADIANS)],
+      half: [width / 2, width / 2],
+    }
   const scale = scales[index]!
   const along = alongAt(scale, angleDeg)
-  const half = spanDeg > 0 ? (alongAt(scale, angleDeg + spanDeg / 2) - alongAt(scale, angleDeg - spanDeg / 2)) / 2 : width / 2
+  const half =
+    spanDeg > 0 ? (alongAt(scale, angleDeg + spanDeg / 2) - alongAt(scale, angleDeg - spanDeg / 2)) / 2 : width / 2
   return { tier: index, on, middle: [along, heightMm + height / 2], half: [half, height / 2] }
 }
 
@@ -66,13 +112,20 @@ export function overlap(one: Patch, other: Patch, stack: readonly StandingTier[]
   const straight = one.middle[0] - other.middle[0]
   const round = one.on === 'top' ? Math.abs(straight) : Math.abs(straight - turn * Math.round(straight / turn))
   const touching = 1e-6
-  return round < one.half[0] + other.half[0] - touching && Math.abs(one.middle[1] - other.middle[1]) < one.half[1] + other.half[1] - touching
+  return (
+    round < one.half[0] + other.half[0] - touching &&
+    Math.abs(one.middle[1] - other.middle[1]) < one.half[1] + other.half[1] - touching
+  )
 }
 
-/** Keeps what stands clear of places that stay free and no higher than the box allows; the count says how many found no place. */
+/**
+ * Keeps what stands clear of places that stay free and no higher than the box allows; the count says how many found no
+ * place.
+ */
 export function keepingFree({ elements, count }: Layout, { stack, seen, free, mostTopMm }: Ground): Layout {
   const scales = stack.map(edgeScale)
-  const tooHigh = ({ heightMm, size }: PlacedElement): boolean => mostTopMm !== null && heightMm + seen.heightMm * size > mostTopMm
+  const tooHigh = ({ heightMm, size }: PlacedElement): boolean =>
+    mostTopMm !== null && heightMm + seen.heightMm * size > mostTopMm
   const crossing = (element: PlacedElement): boolean => {
     const patch = patchOf(element, seen, stack, scales)
     return free.some((other) => overlap(patch, other, stack))
@@ -83,11 +136,20 @@ export function keepingFree({ elements, count }: Layout, { stack, seen, free, mo
   if (standing.length === elements.length) return { elements, count }
   return {
     elements: standing,
-    count: derive('elements', 'count', 'places kept free', '{placed} − {crossed} − {high}', {
-      placed: { ...count, label: 'by the composition' }, crossed: found('crossing what stays free', crossed, 'count', 'counted on the cake'), high: found('higher than the box allows', high, 'count', 'counted on the cake'),
-    }, () => standing.length),
+    count: derive(
+      'elements',
+      'count',
+      'places kept free',
+      '{placed} − {crossed} − {high}',
+      {
+        placed: { ...count, label: 'by the composition' },
+        crossed: found('crossing what stays free', crossed, 'count', 'counted on the cake'),
+        high: found('higher than the box allows', high, 'count', 'counted on the cake'),
+      },
+      () => standing.length,
+    ),
   }
 }
 
 /** Elements more or fewer: free work never repeats exactly. */
-export const spreadOf = (count: Working): number => count.value === 0 ? 0 : Math.max(1, Math.round(count.value * 0.1))
+export const spreadOf = (count: Working): number => (count.value === 0 ? 0 : Math.max(1, Math.round(count.value * 0.1)))

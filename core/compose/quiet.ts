@@ -9,7 +9,14 @@ export const quietSchema = z.strictObject({
   others: z.boolean().meta({ label: 'Keeps off what lies there already' }),
   seams: z.boolean().meta({ label: 'Keeps off seams' }),
   back: z.boolean().meta({ label: 'Leaves the back bare' }),
-  places: z.array(z.strictObject({ middleDeg: fields.middleDeg, spanDeg: z.number().min(5).max(300).meta({ label: 'Quiet over', kind: 'angle' }) })).max(4),
+  places: z
+    .array(
+      z.strictObject({
+        middleDeg: fields.middleDeg,
+        spanDeg: z.number().min(5).max(300).meta({ label: 'Quiet over', kind: 'angle' }),
+      }),
+    )
+    .max(4),
 })
 
 export type Quiet = z.infer<typeof quietSchema>
@@ -19,30 +26,59 @@ const BACK_DEG = 120
 const SEAM_MM = 16
 
 /** A strip of every tier's side from foot to top, round an angle. */
-const stripsAt = (stack: readonly StandingTier[], middleDeg: number, halfOf: (tier: StandingTier) => number): readonly Patch[] => stack.map((tier): Patch => ({
-  tier: tier.index, on: 'side', middle: [alongAt(edgeScale(tier), middleDeg), (tier.footMm + tier.topMm) / 2], half: [halfOf(tier), (tier.topMm - tier.footMm) / 2],
-}))
+const stripsAt = (
+  stack: readonly StandingTier[],
+  middleDeg: number,
+  halfOf: (tier: StandingTier) => number,
+): readonly Patch[] =>
+  stack.map((tier): Patch => ({
+    tier: tier.index,
+    on: 'side',
+    middle: [alongAt(edgeScale(tier), middleDeg), (tier.footMm + tier.topMm) / 2],
+    half: [halfOf(tier), (tier.topMm - tier.footMm) / 2],
+  }))
 
-const overAngle = (stack: readonly StandingTier[], middleDeg: number, spanDeg: number): readonly Patch[] => stripsAt(stack, middleDeg, (tier) => {
-  const scale = edgeScale(tier)
-  return (alongAt(scale, middleDeg + spanDeg / 2) - alongAt(scale, middleDeg - spanDeg / 2)) / 2
-})
+const overAngle = (stack: readonly StandingTier[], middleDeg: number, spanDeg: number): readonly Patch[] =>
+  stripsAt(stack, middleDeg, (tier) => {
+    const scale = edgeScale(tier)
+    return (alongAt(scale, middleDeg + spanDeg / 2) - alongAt(scale, middleDeg - spanDeg / 2)) / 2
+  })
 
 /** Seams of panels that lie round a tier: where one ends and the next begins. */
-const jointsOf = (panels: readonly PlacedElement[], seen: SeenSize, stack: readonly StandingTier[]): readonly Patch[] => panels.filter(({ spanDeg }) => spanDeg > 0).map((panel) => {
-  const { tier, on, middle, half } = patchOf(panel, seen, stack)
-  return { tier, on, middle: [middle[0] + half[0], middle[1]], half: [SEAM_MM / 2, half[1]] }
-})
+const jointsOf = (panels: readonly PlacedElement[], seen: SeenSize, stack: readonly StandingTier[]): readonly Patch[] =>
+  panels
+    .filter(({ spanDeg }) => spanDeg > 0)
+    .map((panel) => {
+      const { tier, on, middle, half } = patchOf(panel, seen, stack)
+      return { tier, on, middle: [middle[0] + half[0], middle[1]], half: [SEAM_MM / 2, half[1]] }
+    })
 
 /** Elements that stand already, as those that come later see them. */
-export type Standing = { readonly elements: readonly PlacedElement[], readonly seen: SeenSize, readonly hasSeams: boolean }
+export type Standing = {
+  readonly elements: readonly PlacedElement[]
+  readonly seen: SeenSize
+  readonly hasSeams: boolean
+}
 
 /** All that must stay free for a decoration. */
-export function freePatches(quiet: Quiet, earlier: readonly Standing[], stack: readonly StandingTier[]): readonly Patch[] {
+export function freePatches(
+  quiet: Quiet,
+  earlier: readonly Standing[],
+  stack: readonly StandingTier[],
+): readonly Patch[] {
   const scales = stack.map(edgeScale)
   return [
-    ...(quiet.others ? earlier.flatMap(({ elements, seen }) => elements.map((element) => patchOf(element, seen, stack, scales))) : []),
-    ...(quiet.seams ? [...stripsAt(stack, 180, () => SEAM_MM / 2), ...earlier.filter(({ hasSeams }) => hasSeams).flatMap(({ elements, seen }) => jointsOf(elements, seen, stack))] : []),
+    ...(quiet.others
+      ? earlier.flatMap(({ elements, seen }) => elements.map((element) => patchOf(element, seen, stack, scales)))
+      : []),
+    ...(quiet.seams
+      ? [
+          ...stripsAt(stack, 180, () => SEAM_MM / 2),
+          ...earlier
+            .filter(({ hasSeams }) => hasSeams)
+            .flatMap(({ elements, seen }) => jointsOf(elements, seen, stack)),
+        ]
+      : []),
     ...(quiet.back ? overAngle(stack, 180, BACK_DEG) : []),
     ...quiet.places.flatMap(({ middleDeg, spanDeg }) => overAngle(stack, middleDeg, spanDeg)),
   ]

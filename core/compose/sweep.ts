@@ -1,7 +1,8 @@
 /**
  * A sweep: a ribbon of elements that climbs round and up the cake's side, biggest at its heart.
  *
- * Angles are degrees round the cake seen from above, 0 at the front, positive to the viewer's right. Heights are mm above the board.
+ * Angles are degrees round the cake seen from above, 0 at the front, positive to the viewer's right. Heights are mm
+ * above the board.
  */
 import { z } from 'zod'
 import { tierAt, wallPoint, type StandingTier } from '../cake'
@@ -11,30 +12,63 @@ import type { PlacedElement } from '../technique'
 import { defineComposition, keepingFree, within } from './define'
 
 export const sweepSchema = z.strictObject({
-  fromAngleDeg: z.number().min(-720).max(720).meta({ label: 'Begins at', kind: 'angle', help: 'Degrees from the front; left is negative' }),
+  fromAngleDeg: z
+    .number()
+    .min(-720)
+    .max(720)
+    .meta({ label: 'Begins at', kind: 'angle', help: 'Degrees from the front; left is negative' }),
   fromHeightMm: z.number().min(0).max(2000).meta({ label: 'Begins', kind: 'length', help: 'Above the board' }),
-  toAngleDeg: z.number().min(-720).max(720).meta({ label: 'Ends at', kind: 'angle', help: 'Degrees from the front; right is positive' }),
+  toAngleDeg: z
+    .number()
+    .min(-720)
+    .max(720)
+    .meta({ label: 'Ends at', kind: 'angle', help: 'Degrees from the front; right is positive' }),
   toHeightMm: z.number().min(0).max(2000).meta({ label: 'Ends', kind: 'length', help: 'Above the board' }),
-  seenHeightMm: z.number().min(30).max(250).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest, at the heart' }),
+  seenHeightMm: z
+    .number()
+    .min(30)
+    .max(250)
+    .meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest, at the heart' }),
   overlap: z.number().min(0).max(0.75).meta({ label: 'Lushness', kind: 'share', help: 'How far neighbours overlap' }),
   taper: z.number().min(0.3).max(1).meta({ label: 'Smallest', kind: 'share', help: 'Of the biggest, at the ends' }),
-  heart: z.number().min(0).max(1).meta({ label: 'Heart', kind: 'share', help: 'Where along the sweep the biggest stands' }),
-  irregularity: z.number().min(0).max(1).meta({ label: 'Irregular', kind: 'share', help: 'How far size and place stray' }),
+  heart: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta({ label: 'Heart', kind: 'share', help: 'Where along the sweep the biggest stands' }),
+  irregularity: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta({ label: 'Irregular', kind: 'share', help: 'How far size and place stray' }),
   seed: z.number().int().min(0).max(999999),
 })
 
 export type Sweep = z.infer<typeof sweepSchema>
 
-/** A point on the cake's side: where it lies and which way the side faces there. `along` runs from 0 at the sweep's beginning to 1 at its end, by length. */
-export type PathPoint = { readonly along: number, readonly angleDeg: number, readonly heightMm: number, readonly point: Point3, readonly facingDeg: number, readonly tier: number }
+/**
+ * A point on the cake's side: where it lies and which way the side faces there. `along` runs from 0 at the sweep's
+ * beginning to 1 at its end, by length.
+ */
+export type PathPoint = {
+  readonly along: number
+  readonly angleDeg: number
+  readonly heightMm: number
+  readonly point: Point3
+  readonly facingDeg: number
+  readonly tier: number
+}
 
 /** A place on the cake for one element, and how big it is seen there. */
-export type Place = PathPoint & { readonly index: number, readonly size: number, readonly seed: number }
+export type Place = PathPoint & { readonly index: number; readonly size: number; readonly seed: number }
 
 const SAMPLES = 400
 
 /** The sweep's line, evenly stepped in angle and height, and its length over sides and ledges, mm. */
-export function sweepPath(stack: readonly StandingTier[], sweep: Pick<Sweep, 'fromAngleDeg' | 'fromHeightMm' | 'toAngleDeg' | 'toHeightMm'>): { readonly points: readonly PathPoint[], readonly lengthMm: number } {
+export function sweepPath(
+  stack: readonly StandingTier[],
+  sweep: Pick<Sweep, 'fromAngleDeg' | 'fromHeightMm' | 'toAngleDeg' | 'toHeightMm'>,
+): { readonly points: readonly PathPoint[]; readonly lengthMm: number } {
   const raw = Array.from({ length: SAMPLES + 1 }, (_, step) => {
     const share = step / SAMPLES
     const heightMm = sweep.fromHeightMm + (sweep.toHeightMm - sweep.fromHeightMm) * share
@@ -50,7 +84,10 @@ export function sweepPath(stack: readonly StandingTier[], sweep: Pick<Sweep, 'fr
     reached.push(reached[step - 1]! + (here.tier === before.tier ? Math.hypot(level, rise) : level + rise))
   }
   const lengthMm = reached.at(-1)!
-  return { points: raw.map((point, step) => ({ ...point, along: lengthMm > 0 ? reached[step]! / lengthMm : 0 })), lengthMm }
+  return {
+    points: raw.map((point, step) => ({ ...point, along: lengthMm > 0 ? reached[step]! / lengthMm : 0 })),
+    lengthMm,
+  }
 }
 
 /** The point of a path that lies a share of its length along it. */
@@ -69,7 +106,10 @@ export function pointAlong(points: readonly PathPoint[], along: number): PathPoi
   }
 }
 
-/** Size of an element at a place along the sweep, as a share of the biggest: 1 at the heart, falling smoothly to the taper at the farther end. */
+/**
+ * Size of an element at a place along the sweep, as a share of the biggest: 1 at the heart, falling smoothly to the
+ * taper at the farther end.
+ */
 export function sizeAlong({ heart, taper }: Pick<Sweep, 'heart' | 'taper'>, along: number): number {
   const away = distanceFromHeart(heart, along)
   return taper + (1 - taper) * (0.5 + 0.5 * Math.cos(Math.PI * away))
@@ -81,10 +121,13 @@ export function distanceFromHeart(heart: number, along: number): number {
   return reach > 0 ? Math.min(1, Math.abs(along - heart) / reach) : 0
 }
 
-/** Mean size along a sweep as a share of the biggest. The cosine fall averages to one half on both sides, wherever the heart is. */
+/**
+ * Mean size along a sweep as a share of the biggest. The cosine fall averages to one half on both sides, wherever the
+ * heart is.
+ */
 export const meanSize = ({ taper }: Pick<Sweep, 'taper'>): number => (1 + taper) / 2
 
-export type SweepCount = { readonly lengthMm: Working, readonly count: Working, readonly countSpread: Working }
+export type SweepCount = { readonly lengthMm: Working; readonly count: Working; readonly countSpread: Working }
 
 /** Free work never repeats exactly: counts of the same sweep by one hand stray by about this share. */
 const COUNT_DEVIATION = 0.1
@@ -95,24 +138,42 @@ const COUNT_DEVIATION = 0.1
  */
 export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWidth: Working): SweepCount {
   const { lengthMm } = sweepPath(stack, sweep)
-  const length = derive('sweep length', 'length', 'length over sides and ledges', 'line from {fromHeight}, {fromAngle} to {toHeight}, {toAngle} over {tiers} tiers',
+  const length = derive(
+    'sweep length',
+    'length',
+    'length over sides and ledges',
+    'line from {fromHeight}, {fromAngle} to {toHeight}, {toAngle} over {tiers} tiers',
     {
       fromHeight: typed('height', sweep.fromHeightMm, 'length', 'Arrange'),
       fromAngle: typed('angle', sweep.fromAngleDeg, 'angle', 'Arrange'),
       toHeight: typed('height', sweep.toHeightMm, 'length', 'Arrange'),
       toAngle: typed('angle', sweep.toAngleDeg, 'angle', 'Arrange'),
       tiers: typed('tiers', stack.length, 'count', 'Tiers'),
-    }, () => lengthMm)
-  const count = derive('sails', 'count', 'elements along a sweep', 'round( {length} ÷ ( {meanWidth} × (1 − {overlap}) ) ), at least 1',
+    },
+    () => lengthMm,
+  )
+  const count = derive(
+    'sails',
+    'count',
+    'elements along a sweep',
+    'round( {length} ÷ ( {meanWidth} × (1 − {overlap}) ) ), at least 1',
     { length, meanWidth, overlap: typed('lushness', sweep.overlap, 'share', 'Arrange') },
-    (v) => Math.max(1, Math.round(v.length / (v.meanWidth * (1 - v.overlap)))))
-  const countSpread = derive('sails more or fewer', 'count', 'free work never repeats', '{count} × {deviation}, at least 1',
-    { count, deviation: starting('spread of free work', COUNT_DEVIATION, 'share', 'guess') }, (v) => Math.max(1, Math.round(v.count * v.deviation)))
+    (v) => Math.max(1, Math.round(v.length / (v.meanWidth * (1 - v.overlap)))),
+  )
+  const countSpread = derive(
+    'sails more or fewer',
+    'count',
+    'free work never repeats',
+    '{count} × {deviation}, at least 1',
+    { count, deviation: starting('spread of free work', COUNT_DEVIATION, 'share', 'guess') },
+    (v) => Math.max(1, Math.round(v.count * v.deviation)),
+  )
   return { lengthMm: length, count, countSpread }
 }
 
 /**
- * Places for a number of elements: bigger ones further apart, each strayed a little from its even place by its own seed.
+ * Places for a number of elements: bigger ones further apart, each strayed a little from its even place by its own
+ * seed.
  * The same sweep and count give the same places; an element keeps its own straying when others come and go.
  */
 export function placeAlong(stack: readonly StandingTier[], sweep: Sweep, count: number): readonly Place[] {
@@ -123,7 +184,7 @@ export function placeAlong(stack: readonly StandingTier[], sweep: Sweep, count: 
   let reached = 0
   return steps.map((step, index) => {
     const stream = seededStream(seedFor(sweep.seed, index))
-    const stray = sweep.irregularity * between(stream, -0.3, 0.3) * step / total
+    const stray = (sweep.irregularity * between(stream, -0.3, 0.3) * step) / total
     const along = Math.min(1, Math.max(0, (reached + step / 2) / total + stray))
     reached += step
     const size = sizeAlong(sweep, along) * (1 - sweep.irregularity * between(stream, 0, 0.14))
@@ -136,7 +197,11 @@ const schema = sweepSchema.omit({ seenHeightMm: true }).extend({ kind: z.literal
 export type SheetSweep = z.infer<typeof schema>
 
 /** A sweep never climbs above the cake it lies on. */
-const onCake = <Values extends Pick<Sweep, 'fromHeightMm' | 'toHeightMm'>>(values: Values, topMm: number): Values => ({ ...values, fromHeightMm: Math.min(values.fromHeightMm, topMm), toHeightMm: Math.min(values.toHeightMm, topMm) })
+const onCake = <Values extends Pick<Sweep, 'fromHeightMm' | 'toHeightMm'>>(values: Values, topMm: number): Values => ({
+  ...values,
+  fromHeightMm: Math.min(values.fromHeightMm, topMm),
+  toHeightMm: Math.min(values.toHeightMm, topMm),
+})
 
 /** A sweep of elements cut from sheets: across tiers, or spiralling round them. */
 export const sweep = defineComposition({
@@ -146,41 +211,97 @@ export const sweep = defineComposition({
   schema,
   starting: ({ tiers, seed }): SheetSweep => {
     const topMm = tiers.reduce((sum, { heightMm }) => sum + heightMm, 0)
-    return { kind: 'sweep', fromAngleDeg: -50, fromHeightMm: Math.round(topMm * 0.1), toAngleDeg: 50, toHeightMm: Math.round(topMm * 0.8), overlap: 0.4, taper: 0.55, heart: 0.5, irregularity: 0.6, seed }
+    return {
+      kind: 'sweep',
+      fromAngleDeg: -50,
+      fromHeightMm: Math.round(topMm * 0.1),
+      toAngleDeg: 50,
+      toHeightMm: Math.round(topMm * 0.8),
+      overlap: 0.4,
+      taper: 0.55,
+      heart: 0.5,
+      irregularity: 0.6,
+      seed,
+    }
   },
 
   layOut: (values, ground) => {
     const { stack, seen } = ground
     const line: Sweep = onCake({ ...values, seenHeightMm: seen.heightMm }, stack.at(-1)!.topMm)
-    const meanWidth = derive('mean seen width', 'length', 'size along a sweep', '{width} × ( 1 + {taper} ) ÷ 2', { width: found('seen width', seen.widthMm, 'length', 'of the biggest'), taper: typed('smallest', values.taper, 'share', 'Arrange') }, (v) => v.width * meanSize(v))
+    const meanWidth = derive(
+      'mean seen width',
+      'length',
+      'size along a sweep',
+      '{width} × ( 1 + {taper} ) ÷ 2',
+      {
+        width: found('seen width', seen.widthMm, 'length', 'of the biggest'),
+        taper: typed('smallest', values.taper, 'share', 'Arrange'),
+      },
+      (v) => v.width * meanSize(v),
+    )
     const { count } = countSweep(stack, line, meanWidth)
-    return keepingFree({
-      count,
-      elements: placeAlong(stack, line, count.value).map(({ index, tier, angleDeg, heightMm, along, size, seed }): PlacedElement => {
-        const stream = seededStream(seed)
-        const standing = stack[tier]!
-        return {
-          index, tier, on: 'side', row: 0, spanDeg: 0, outMm: 0, seed, angleDeg, size, heightMm: within(heightMm, standing.footMm, standing.topMm - 1), away: distanceFromHeart(values.heart, along),
-          rollDeg: (index % 2 === 0 ? 10 : -10) + 22 * values.irregularity * between(stream, -1, 1), mirrored: index % 2 === 1,
-        }
-      }),
-    }, ground)
+    return keepingFree(
+      {
+        count,
+        elements: placeAlong(stack, line, count.value).map(
+          ({ index, tier, angleDeg, heightMm, along, size, seed }): PlacedElement => {
+            const stream = seededStream(seed)
+            const standing = stack[tier]!
+            return {
+              index,
+              tier,
+              on: 'side',
+              row: 0,
+              spanDeg: 0,
+              outMm: 0,
+              seed,
+              angleDeg,
+              size,
+              heightMm: within(heightMm, standing.footMm, standing.topMm - 1),
+              away: distanceFromHeart(values.heart, along),
+              rollDeg: (index % 2 === 0 ? 10 : -10) + 22 * values.irregularity * between(stream, -1, 1),
+              mirrored: index % 2 === 1,
+            }
+          },
+        ),
+      },
+      ground,
+    )
   },
 
   handles: (values, stack) => {
     const line = onCake({ ...values, seenHeightMm: 60 }, stack.at(-1)!.topMm)
     const { points } = sweepPath(stack, line)
-    const at = (id: string, name: string, { tier, angleDeg, heightMm }: PathPoint) => ({ id, name, tier, on: 'side' as const, angleDeg, heightMm, outMm: 0 })
-    return [at('from', 'Beginning', points[0]!), at('heart', 'Heart', pointAlong(points, values.heart)), at('to', 'End', points.at(-1)!)]
+    const at = (id: string, name: string, { tier, angleDeg, heightMm }: PathPoint) => ({
+      id,
+      name,
+      tier,
+      on: 'side' as const,
+      angleDeg,
+      heightMm,
+      outMm: 0,
+    })
+    return [
+      at('from', 'Beginning', points[0]!),
+      at('heart', 'Heart', pointAlong(points, values.heart)),
+      at('to', 'End', points.at(-1)!),
+    ]
   },
 
   pull: (values, handle, { angleDeg, heightMm }, stack): SheetSweep => {
     // Angles of a sweep may go on round the cake; the turn nearest to where the end was is meant.
-    const near = (before: number): number => Math.round((angleDeg + 360 * Math.round((before - angleDeg) / 360)) * 10) / 10
-    if (handle === 'from') return { ...values, fromAngleDeg: near(values.fromAngleDeg), fromHeightMm: Math.round(heightMm) }
+    const near = (before: number): number =>
+      Math.round((angleDeg + 360 * Math.round((before - angleDeg) / 360)) * 10) / 10
+    if (handle === 'from')
+      return { ...values, fromAngleDeg: near(values.fromAngleDeg), fromHeightMm: Math.round(heightMm) }
     if (handle === 'to') return { ...values, toAngleDeg: near(values.toAngleDeg), toHeightMm: Math.round(heightMm) }
     const { points } = sweepPath(stack, onCake({ ...values, seenHeightMm: 60 }, stack.at(-1)!.topMm))
-    const nearest = points.reduce((best, point) => Math.hypot(near(point.angleDeg) - point.angleDeg, point.heightMm - heightMm) < Math.hypot(near(best.angleDeg) - best.angleDeg, best.heightMm - heightMm) ? point : best)
+    const nearest = points.reduce((best, point) =>
+      Math.hypot(near(point.angleDeg) - point.angleDeg, point.heightMm - heightMm) <
+      Math.hypot(near(best.angleDeg) - best.angleDeg, best.heightMm - heightMm)
+        ? point
+        : best,
+    )
     return { ...values, heart: Math.round(nearest.along * 100) / 100 }
   },
 })

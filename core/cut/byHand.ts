@@ -1,20 +1,45 @@
-/** Strips and boxes: the sheet is cut into strips, the strips into boxes, each box into its piece; several sheets lie on one another. */
+/**
+ * Strips and boxes: the sheet is cut into strips, the strips into boxes, each box into its piece; several sheets lie
+ * on one another.
+ */
 import { cornersAlong } from '../geometry'
 import { seededStream } from '../quantity'
 import { fillRows } from './nest/rows'
-import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutSheet, type LeftOut, type SheetSize, type StraightCut } from './sheet'
+import {
+  boxOf,
+  CHORD_MM,
+  type CutLayout,
+  type CutPart,
+  type CutPiece,
+  type CutSheet,
+  type LeftOut,
+  type SheetSize,
+  type StraightCut,
+} from './sheet'
 import type { Cutting, CuttingTools } from './way'
 
 /** A strip across the sheet with boxes of one part; `turned` boxes lie on their side. */
-type Strip = { readonly part: CutPart, readonly heightMm: number, readonly widthMm: number, readonly count: number, readonly turned: boolean }
+type Strip = {
+  readonly part: CutPart
+  readonly heightMm: number
+  readonly widthMm: number
+  readonly count: number
+  readonly turned: boolean
+}
 
 const ROW_TRIES = 12
 
 /**
- * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes with room for slip; strips of all parts share sheets.
+ * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes
+ * with room for slip; strips of all parts share sheets.
  * In the last stack some plies may hold pieces more than wanted.
  */
-export function layByHand(parts: readonly CutPart[], sheet: SheetSize, { plies, layers }: Pick<Cutting, 'plies' | 'layers'>, { marginMm, knifeGapMm, slipMm }: CuttingTools): CutLayout {
+export function layByHand(
+  parts: readonly CutPart[],
+  sheet: SheetSize,
+  { plies, layers }: Pick<Cutting, 'plies' | 'layers'>,
+  { marginMm, knifeGapMm, slipMm }: CuttingTools,
+): CutLayout {
   const slip = slipMm * (plies * layers - 1)
   // Slip may reach into the margin: what lies there is cut away anyway.
   const edgeMm = marginMm - Math.min(slip, marginMm) / 2
@@ -26,7 +51,12 @@ export function layByHand(parts: readonly CutPart[], sheet: SheetSize, { plies, 
     return found ?? []
   })
   let [number, bundle] = [0, 0]
-  const sheets = fillRows(strips.map(({ heightMm }) => heightMm + knifeGapMm), highMm + knifeGapMm, seededStream(1), ROW_TRIES).map((indexes): CutSheet => {
+  const sheets = fillRows(
+    strips.map(({ heightMm }) => heightMm + knifeGapMm),
+    highMm + knifeGapMm,
+    seededStream(1),
+    ROW_TRIES,
+  ).map((indexes): CutSheet => {
     let y = edgeMm
     const pieces: CutPiece[] = []
     const cuts: StraightCut[] = []
@@ -36,10 +66,19 @@ export function layByHand(parts: readonly CutPart[], sheet: SheetSize, { plies, 
       for (let at = 0; at < strip.count; at += 1) {
         const x = edgeMm + at * (strip.widthMm + knifeGapMm)
         const isLast = (at + 1) % layers === 0 || at + 1 === strip.count
-        pieces.push({ part: strip.part, number: number += 1, mirrored: false, ...inBox(strip, x, y), ...layers > 1 && { bundle } })
+        pieces.push({
+          part: strip.part,
+          number: (number += 1),
+          mirrored: false,
+          ...inBox(strip, x, y),
+          ...(layers > 1 && { bundle }),
+        })
         if (!isLast) continue
         bundle += 1
-        cuts.push({ from: { x: x + strip.widthMm + knifeGapMm / 2, y: y - knifeGapMm / 2 }, to: { x: x + strip.widthMm + knifeGapMm / 2, y: top + knifeGapMm / 2 } })
+        cuts.push({
+          from: { x: x + strip.widthMm + knifeGapMm / 2, y: y - knifeGapMm / 2 },
+          to: { x: x + strip.widthMm + knifeGapMm / 2, y: top + knifeGapMm / 2 },
+        })
       }
       y = top + knifeGapMm
     }
@@ -49,7 +88,11 @@ export function layByHand(parts: readonly CutPart[], sheet: SheetSize, { plies, 
 }
 
 /** The piece in the middle of its box. */
-function inBox({ part, widthMm, heightMm, turned }: Strip, x: number, y: number): Pick<CutPiece, 'x' | 'y' | 'rotationDeg'> {
+function inBox(
+  { part, widthMm, heightMm, turned }: Strip,
+  x: number,
+  y: number,
+): Pick<CutPiece, 'x' | 'y' | 'rotationDeg'> {
   const box = boxOf(cornersAlong(part.outline, CHORD_MM))
   const middle = { x: box.x + box.widthMm / 2, y: box.y + box.heightMm / 2 }
   return turned
@@ -58,20 +101,41 @@ function inBox({ part, widthMm, heightMm, turned }: Strip, x: number, y: number)
 }
 
 /** The strips of a part, upright or on their side, whichever take less height in all. */
-function stripsOf(part: CutPart, plies: number, roomMm: number, highMm: number, gapMm: number, slipMm: number): readonly Strip[] | null {
+function stripsOf(
+  part: CutPart,
+  plies: number,
+  roomMm: number,
+  highMm: number,
+  gapMm: number,
+  slipMm: number,
+): readonly Strip[] | null {
   const box = boxOf(cornersAlong(part.outline, CHORD_MM))
   const boxes = Math.ceil(part.quantity / plies)
   const ways = [false, true].flatMap((turned): readonly (readonly Strip[])[] => {
-    const [widthMm, heightMm] = [(turned ? box.heightMm : box.widthMm) + slipMm, (turned ? box.widthMm : box.heightMm) + slipMm]
+    const [widthMm, heightMm] = [
+      (turned ? box.heightMm : box.widthMm) + slipMm,
+      (turned ? box.widthMm : box.heightMm) + slipMm,
+    ]
     const inStrip = Math.floor((roomMm + gapMm) / (widthMm + gapMm) + 1e-9)
     if (inStrip < 1 || heightMm > highMm + 1e-9) return []
-    return [Array.from({ length: Math.ceil(boxes / inStrip) }, (_, at) => ({ part, widthMm, heightMm, turned, count: Math.min(inStrip, boxes - at * inStrip) }))]
+    return [
+      Array.from({ length: Math.ceil(boxes / inStrip) }, (_, at) => ({
+        part,
+        widthMm,
+        heightMm,
+        turned,
+        count: Math.min(inStrip, boxes - at * inStrip),
+      })),
+    ]
   })
   const takes = (strips: readonly Strip[]): number => strips.reduce((sum, { heightMm }) => sum + heightMm + gapMm, 0)
-  return ways.length === 0 ? null : ways.reduce((best, each) => takes(each) < takes(best) ? each : best)
+  return ways.length === 0 ? null : ways.reduce((best, each) => (takes(each) < takes(best) ? each : best))
 }
 
 function tooLarge(part: CutPart, slipMm: number): string {
   const { widthMm, heightMm } = boxOf(cornersAlong(part.outline, CHORD_MM))
-  return `${part.name} (${(widthMm + slipMm).toFixed(0)} × ${(heightMm + slipMm).toFixed(0)} mm) is larger than the sheet within its margin.`
+  return (
+    `${part.name} (${(widthMm + slipMm).toFixed(0)} × ${(heightMm + slipMm).toFixed(0)} ` +
+    `mm) is larger than the sheet within its margin.`
+  )
 }

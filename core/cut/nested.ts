@@ -6,7 +6,8 @@ import { inCuttingOrder } from './order'
 import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut, type SheetSize } from './sheet'
 import type { Remnant } from './way'
 
-const ringOf = (outline: CutPart['outline']): NestPart['outline'] => cornersAlong(outline, CHORD_MM).map(({ x, y }): [number, number] => [round(x), round(y)])
+const ringOf = (outline: CutPart['outline']): NestPart['outline'] =>
+  cornersAlong(outline, CHORD_MM).map(({ x, y }): [number, number] => [round(x), round(y)])
 const round = (value: number): number => Math.round(value * 1e4) / 1e4
 
 /** A remnant's outline from the lower left of its box. */
@@ -16,34 +17,80 @@ function fromCorner(outline: Remnant['outline']): Remnant['outline'] {
 }
 
 /** The job of some parts on sheets of one size, remnants first; parts that fit on no sheet are left out, and say so. */
-export function nestJobOf(name: string, parts: readonly CutPart[], { widthMm, heightMm }: SheetSize, marginMm: number, gapMm: number, remnants: readonly Remnant[] = []): { readonly job: NestJob | null, readonly leftOut: readonly LeftOut[] } {
+export function nestJobOf(
+  name: string,
+  parts: readonly CutPart[],
+  { widthMm, heightMm }: SheetSize,
+  marginMm: number,
+  gapMm: number,
+  remnants: readonly Remnant[] = [],
+): { readonly job: NestJob | null; readonly leftOut: readonly LeftOut[] } {
   const sheet: NestSheet = { id: 'sheet', shape: 'rect', width: widthMm, height: heightMm, count: null }
   const leftOut: LeftOut[] = []
   const fitting = parts.filter((part) => {
     const corners = cornersAlong(part.outline, CHORD_MM)
     const fits = fitsOn(convexHull(corners), { rotations: 'free' }, sheet, marginMm)
-    if (!fits) { const box = boxOf(corners); leftOut.push({ part, why: `${part.name} (${box.widthMm.toFixed(0)} × ${box.heightMm.toFixed(0)} mm) is larger than the sheet within its margin, however it is turned.` }) }
+    if (!fits) {
+      const box = boxOf(corners)
+      leftOut.push({
+        part,
+        why:
+          `${part.name} (${box.widthMm.toFixed(0)} × ${box.heightMm.toFixed(0)} mm) is ` +
+          `larger than the sheet within its margin, however it is turned.`,
+      })
+    }
     return fits
   })
   if (fitting.length === 0) return { job: null, leftOut }
   return {
     leftOut,
     job: {
-      name, unit: 'mm', gap: gapMm, margin: marginMm, sheets: [...remnants.map(({ id, outline }): NestSheet => ({ id, shape: 'remnant', outline: fromCorner(outline), count: 1 })), sheet],
-      parts: fitting.map(({ id, outline, holes, quantity, mirror }) => ({ id, outline: ringOf(outline), ...holes.length > 0 && { holes: holes.map(ringOf) }, quantity, rotations: 'free', mirror })),
+      name,
+      unit: 'mm',
+      gap: gapMm,
+      margin: marginMm,
+      sheets: [
+        ...remnants.map(({ id, outline }): NestSheet => ({
+          id,
+          shape: 'remnant',
+          outline: fromCorner(outline),
+          count: 1,
+        })),
+        sheet,
+      ],
+      parts: fitting.map(({ id, outline, holes, quantity, mirror }) => ({
+        id,
+        outline: ringOf(outline),
+        ...(holes.length > 0 && { holes: holes.map(ringOf) }),
+        quantity,
+        rotations: 'free',
+        mirror,
+      })),
     },
   }
 }
 
-/** Sheets of a layout, pieces numbered sheet by sheet in the order of cutting. Placements of parts that are not there are left away. */
-export function sheetsOf({ placements }: NestLayout, parts: readonly CutPart[], remnants: readonly Remnant[] = []): CutLayout['sheets'] {
+/**
+ * Sheets of a layout, pieces numbered sheet by sheet in the order of cutting. Placements of parts that are not there
+ * are left away.
+ */
+export function sheetsOf(
+  { placements }: NestLayout,
+  parts: readonly CutPart[],
+  remnants: readonly Remnant[] = [],
+): CutLayout['sheets'] {
   const byId = new Map(parts.map((part) => [part.id, part]))
   const indexes = [...new Set(placements.map(({ sheetIndex }) => sheetIndex))].sort((one, other) => one - other)
   let number = 0
   return indexes.map((index): CutSheet => ({
-    plies: 1, cuts: [], ...remnantOf(placements.find(({ sheetIndex }) => sheetIndex === index)!.sheetId, remnants),
-    pieces: inCuttingOrder(placements.filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part)).map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, x, y, rotationDeg, mirrored })))
-      .map((piece) => ({ ...piece, number: number += 1 })),
+    plies: 1,
+    cuts: [],
+    ...remnantOf(placements.find(({ sheetIndex }) => sheetIndex === index)!.sheetId, remnants),
+    pieces: inCuttingOrder(
+      placements
+        .filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part))
+        .map(({ part, x, y, rotationDeg, mirrored }) => ({ part: byId.get(part)!, x, y, rotationDeg, mirrored })),
+    ).map((piece) => ({ ...piece, number: (number += 1) })),
   }))
 }
 

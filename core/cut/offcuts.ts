@@ -3,7 +3,7 @@ import { cornersAlong, laidOut, outlineAreaMm2 } from '../geometry'
 import { boxOf, CHORD_MM, type CutSheet, type SheetSize } from './sheet'
 
 /** A rectangle that one straight cut takes off a sheet, mm from its lower left. */
-export type Remainder = { readonly x: number, readonly y: number, readonly widthMm: number, readonly heightMm: number }
+export type Remainder = { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number }
 
 /** Smaller ones are torn up for glue. */
 const LEAST_SIDE_MM = 40
@@ -11,8 +11,15 @@ const LEAST_AREA_MM2 = 6000
 
 const MM2_PER_DM2 = 10_000
 
-/** The larger of what lies above all pieces and what lies to their right; none when it is too small to be of use. A remnant is used up. */
-export function remainderOf({ pieces, remnant }: CutSheet, { widthMm, heightMm }: SheetSize, gapMm: number): Remainder | null {
+/**
+ * The larger of what lies above all pieces and what lies to their right; none when it is too small to be of use. A
+ * remnant is used up.
+ */
+export function remainderOf(
+  { pieces, remnant }: CutSheet,
+  { widthMm, heightMm }: SheetSize,
+  gapMm: number,
+): Remainder | null {
   if (pieces.length === 0 || remnant) return null
   const boxes = pieces.map((piece) => boxOf(cornersAlong(laidOut(piece.part.outline, piece), CHORD_MM * 40)))
   const top = Math.max(...boxes.map((box) => box.y + box.heightMm)) + gapMm
@@ -20,15 +27,25 @@ export function remainderOf({ pieces, remnant }: CutSheet, { widthMm, heightMm }
   const above: Remainder = { x: 0, y: top, widthMm, heightMm: heightMm - top }
   const beside: Remainder = { x: right, y: 0, widthMm: widthMm - right, heightMm }
   const best = above.widthMm * above.heightMm >= beside.widthMm * beside.heightMm ? above : beside
-  return Math.min(best.widthMm, best.heightMm) >= LEAST_SIDE_MM && best.widthMm * best.heightMm >= LEAST_AREA_MM2 ? best : null
+  return Math.min(best.widthMm, best.heightMm) >= LEAST_SIDE_MM && best.widthMm * best.heightMm >= LEAST_AREA_MM2
+    ? best
+    : null
 }
 
 /** Paper of a sheet, dm²: all of a whole one, what there is of a remnant. */
-export const paperDm2 = ({ remnant }: CutSheet, { widthMm, heightMm }: SheetSize): number => (remnant ? Math.abs(outlineAreaMm2(remnant.outline)) : widthMm * heightMm) / MM2_PER_DM2
+export const paperDm2 = ({ remnant }: CutSheet, { widthMm, heightMm }: SheetSize): number =>
+  (remnant ? Math.abs(outlineAreaMm2(remnant.outline)) : widthMm * heightMm) / MM2_PER_DM2
 
 /** Paper that becomes neither pieces nor a remainder, dm², of one ply. */
 export function offcutDm2(sheet: CutSheet, size: SheetSize, gapMm: number): number {
   const kept = remainderOf(sheet, size, gapMm)
-  const pieces = sheet.pieces.reduce((sum, { part: { outline, holes } }) => sum + Math.abs(outlineAreaMm2(outline)) - holes.reduce((all, hole) => all + Math.abs(outlineAreaMm2(hole)), 0), 0)
-  return Math.max(0, paperDm2(sheet, size) - pieces / MM2_PER_DM2 - (kept ? kept.widthMm * kept.heightMm / MM2_PER_DM2 : 0))
+  const pieces = sheet.pieces.reduce(
+    (sum, { part: { outline, holes } }) =>
+      sum + Math.abs(outlineAreaMm2(outline)) - holes.reduce((all, hole) => all + Math.abs(outlineAreaMm2(hole)), 0),
+    0,
+  )
+  return Math.max(
+    0,
+    paperDm2(sheet, size) - pieces / MM2_PER_DM2 - (kept ? (kept.widthMm * kept.heightMm) / MM2_PER_DM2 : 0),
+  )
 }

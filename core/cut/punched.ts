@@ -1,6 +1,16 @@
 /** Round pieces by punch: rows of a hexagon's grid, in bands no deeper than the punch reaches from both sides. */
 import { cornersAlong } from '../geometry'
-import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutSheet, type LeftOut, type SheetSize, type StraightCut } from './sheet'
+import {
+  boxOf,
+  CHORD_MM,
+  type CutLayout,
+  type CutPart,
+  type CutPiece,
+  type CutSheet,
+  type LeftOut,
+  type SheetSize,
+  type StraightCut,
+} from './sheet'
 import type { CuttingTools } from './way'
 
 const ROUND_SHARE = 0.01
@@ -11,21 +21,44 @@ export function discDiameterOf({ outline, holes }: CutPart): number | null {
   const { x, y, widthMm, heightMm } = boxOf(corners)
   const [middleX, middleY] = [x + widthMm / 2, y + heightMm / 2]
   const away = corners.map((corner) => Math.hypot(corner.x - middleX, corner.y - middleY))
-  return holes.length === 0 && corners.length >= 12 && Math.max(...away) - Math.min(...away) < ROUND_SHARE * widthMm ? Math.max(widthMm, heightMm) : null
+  return holes.length === 0 && corners.length >= 12 && Math.max(...away) - Math.min(...away) < ROUND_SHARE * widthMm
+    ? Math.max(widthMm, heightMm)
+    : null
 }
 
 /** Rows in the deepest band that is in reach: the middle row's holes are as far in as the punch reaches. */
-const rowsInBand = (diameterMm: number, riseMm: number, throatMm: number): number => throatMm < diameterMm / 2 ? 0 : Math.floor(2 * (throatMm - diameterMm / 2) / riseMm + 1e-9) + 1
+const rowsInBand = (diameterMm: number, riseMm: number, throatMm: number): number =>
+  throatMm < diameterMm / 2 ? 0 : Math.floor((2 * (throatMm - diameterMm / 2)) / riseMm + 1e-9) + 1
 
-/** One part after the other, each on sheets of its own; the last sheet of each is filled from below, so that what is left is one straight piece. */
-export function layPunched(parts: readonly CutPart[], sheet: SheetSize, plies: number, { marginMm, knifeGapMm, throatMm }: CuttingTools): CutLayout {
+/**
+ * One part after the other, each on sheets of its own; the last sheet of each is filled from below, so that what is
+ * left is one straight piece.
+ */
+export function layPunched(
+  parts: readonly CutPart[],
+  sheet: SheetSize,
+  plies: number,
+  { marginMm, knifeGapMm, throatMm }: CuttingTools,
+): CutLayout {
   const leftOut: LeftOut[] = []
   let number = 0
   const sheets = parts.flatMap((part): readonly CutSheet[] => {
     const diameter = discDiameterOf(part)
-    if (diameter === null) { leftOut.push({ part, why: `${part.name} is not round; a punch cuts discs. Choose strips and boxes, or a template.` }); return [] }
+    if (diameter === null) {
+      leftOut.push({
+        part,
+        why: `${part.name} is not round; a punch cuts discs. Choose strips and boxes, or a template.`,
+      })
+      return []
+    }
     const spots = spotsOn(diameter, sheet, marginMm, knifeGapMm, throatMm)
-    if (spots.holes.length === 0) { leftOut.push({ part, why: `${part.name} (${diameter.toFixed(0)} mm): the punch does not reach its middle, or the sheet is too small.` }); return [] }
+    if (spots.holes.length === 0) {
+      leftOut.push({
+        part,
+        why: `${part.name} (${diameter.toFixed(0)} mm): the punch does not reach its middle, or the sheet is too small.`,
+      })
+      return []
+    }
     const stacks = Math.ceil(part.quantity / plies / spots.holes.length)
     const corner = boxOf(cornersAlong(part.outline, CHORD_MM))
     return Array.from({ length: stacks }, (_, stack): CutSheet => {
@@ -33,7 +66,14 @@ export function layPunched(parts: readonly CutPart[], sheet: SheetSize, plies: n
       const top = Math.max(...holes.map(({ y }) => y)) + diameter / 2
       return {
         plies,
-        pieces: holes.map(({ x, y }): CutPiece => ({ part, number: number += 1, x: x - corner.x - corner.widthMm / 2, y: y - corner.y - corner.heightMm / 2, rotationDeg: 0, mirrored: false })),
+        pieces: holes.map(({ x, y }): CutPiece => ({
+          part,
+          number: (number += 1),
+          x: x - corner.x - corner.widthMm / 2,
+          y: y - corner.y - corner.heightMm / 2,
+          rotationDeg: 0,
+          mirrored: false,
+        })),
         cuts: spots.cuts.slice(0, 1 + spots.cuts.findIndex(({ from }) => from.y >= top - 1e-9)),
       }
     })
@@ -42,11 +82,17 @@ export function layPunched(parts: readonly CutPart[], sheet: SheetSize, plies: n
 }
 
 /** Holes of one sheet from below, and the straight cuts between bands. */
-function spotsOn(diameter: number, { widthMm, heightMm }: SheetSize, marginMm: number, gapMm: number, throatMm: number): { readonly holes: readonly { readonly x: number, readonly y: number }[], readonly cuts: readonly StraightCut[] } {
+function spotsOn(
+  diameter: number,
+  { widthMm, heightMm }: SheetSize,
+  marginMm: number,
+  gapMm: number,
+  throatMm: number,
+): { readonly holes: readonly { readonly x: number; readonly y: number }[]; readonly cuts: readonly StraightCut[] } {
   const pitch = diameter + gapMm
-  const rise = pitch * Math.sqrt(3) / 2
+  const rise = (pitch * Math.sqrt(3)) / 2
   const most = rowsInBand(diameter, rise, throatMm)
-  const holes: { x: number, y: number }[] = []
+  const holes: { x: number; y: number }[] = []
   const cuts: StraightCut[] = []
   let low = marginMm
   while (most > 0 && low + diameter <= heightMm - marginMm + 1e-9) {
@@ -54,7 +100,8 @@ function spotsOn(diameter: number, { widthMm, heightMm }: SheetSize, marginMm: n
     for (let row = 0; row < rows; row += 1) {
       const shift = row % 2 === 1 ? pitch / 2 : 0
       const count = Math.floor((widthMm - 2 * marginMm - diameter - shift) / pitch + 1e-9) + 1
-      for (let at = 0; at < count; at += 1) holes.push({ x: marginMm + diameter / 2 + shift + at * pitch, y: low + diameter / 2 + row * rise })
+      for (let at = 0; at < count; at += 1)
+        holes.push({ x: marginMm + diameter / 2 + shift + at * pitch, y: low + diameter / 2 + row * rise })
     }
     low += diameter + (rows - 1) * rise + gapMm
     cuts.push({ from: { x: 0, y: low - gapMm / 2 }, to: { x: widthMm, y: low - gapMm / 2 } })

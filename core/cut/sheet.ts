@@ -15,11 +15,22 @@ export type CutPart = {
   readonly members: readonly number[]
 }
 
-/** Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is its own on the whole job. Pieces of one `bundle` lie on one another in a folded strip and are cut out at once. */
-export type CutPiece = { readonly part: CutPart, readonly number: number, readonly x: number, readonly y: number, readonly rotationDeg: number, readonly mirrored: boolean, readonly bundle?: number | undefined }
+/**
+ * Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is
+ * its own on the whole job. Pieces of one `bundle` lie on one another in a folded strip and are cut out at once.
+ */
+export type CutPiece = {
+  readonly part: CutPart
+  readonly number: number
+  readonly x: number
+  readonly y: number
+  readonly rotationDeg: number
+  readonly mirrored: boolean
+  readonly bundle?: number | undefined
+}
 
 /** A straight cut across a sheet before pieces are cut out, mm. */
-export type StraightCut = { readonly from: Point, readonly to: Point }
+export type StraightCut = { readonly from: Point; readonly to: Point }
 
 /** A sheet as it is cut; `plies` of the same lie on one another. */
 export type CutSheet = {
@@ -27,11 +38,11 @@ export type CutSheet = {
   readonly pieces: readonly CutPiece[]
   readonly cuts: readonly StraightCut[]
   /** The remnant it is, when it is no whole sheet: its outline from the corner of its own box. */
-  readonly remnant?: { readonly id: string, readonly name: string, readonly outline: Outline } | undefined
+  readonly remnant?: { readonly id: string; readonly name: string; readonly outline: Outline } | undefined
 }
 
 /** A size of sheet to lay on. */
-export type SheetSize = { readonly widthMm: number, readonly heightMm: number }
+export type SheetSize = { readonly widthMm: number; readonly heightMm: number }
 
 /** The size of a sheet: a whole one's, or the box round a remnant. */
 export function sizeOf({ remnant }: CutSheet, whole: SheetSize): SheetSize {
@@ -39,12 +50,17 @@ export function sizeOf({ remnant }: CutSheet, whole: SheetSize): SheetSize {
 }
 
 /** A part that lies on no sheet, and why. */
-export type LeftOut = { readonly part: CutPart, readonly why: string }
+export type LeftOut = { readonly part: CutPart; readonly why: string }
 
-export type CutLayout = { readonly sheets: readonly CutSheet[], readonly leftOut: readonly LeftOut[] }
+export type CutLayout = { readonly sheets: readonly CutSheet[]; readonly leftOut: readonly LeftOut[] }
 
 /** The width and height of an outline where it lies, and its lower left corner. */
-export function boxOf(corners: readonly Point[]): { readonly x: number, readonly y: number, readonly widthMm: number, readonly heightMm: number } {
+export function boxOf(corners: readonly Point[]): {
+  readonly x: number
+  readonly y: number
+  readonly widthMm: number
+  readonly heightMm: number
+} {
   const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)]
   const [x, y] = [Math.min(...xs), Math.min(...ys)]
   return { x, y, widthMm: Math.max(...xs) - x, heightMm: Math.max(...ys) - y }

@@ -5,10 +5,16 @@ import { formatIds, paperIds } from '../material'
 export const CUTTING_WAYS = ['boxes', 'punch', 'template', 'machine'] as const
 export type CuttingWay = (typeof CUTTING_WAYS)[number]
 
-export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string, readonly say: string }>> = {
-  boxes: { name: 'Strips and boxes, by hand', say: 'Straight cuts into strips and boxes, several sheets at once, then the outline: few strokes, some paper lost.' },
+export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string; readonly say: string }>> = {
+  boxes: {
+    name: 'Strips and boxes, by hand',
+    say: 'Straight cuts into strips and boxes, several sheets at once, then the outline: few strokes, some paper lost.',
+  },
   punch: { name: 'Punch', say: 'Round pieces punched in rows from bands that the punch can reach into.' },
-  template: { name: 'Template and knife', say: 'Outlines laid as close as they go, one sheet at a time: little paper lost, more handwork.' },
+  template: {
+    name: 'Template and knife',
+    say: 'Outlines laid as close as they go, one sheet at a time: little paper lost, more handwork.',
+  },
   machine: { name: 'Cutting machine', say: 'Laid as close as they go, cut by the machine.' },
 }
 
@@ -30,7 +36,10 @@ export type Cutting = z.infer<typeof cuttingSchema>
 export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2, layers: 1, colouredWhole: false }
 
 /** The colour of a sheet that is coloured whole; null for one as it is sold. */
-const sheetColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.').nullable()
+const sheetColour = z
+  .string()
+  .regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
+  .nullable()
 
 /** A sheet that was locked: where its pieces lie stays. Parts are named by their decoration and place in its list. */
 export const keptSheetSchema = z.strictObject({
@@ -39,18 +48,35 @@ export const keptSheetSchema = z.strictObject({
   way: z.enum(CUTTING_WAYS),
   plies: z.number().int().min(1).max(MOST_PLIES),
   colour: sheetColour,
-  placements: z.array(z.strictObject({ part: z.string().min(1).max(100), x: z.number(), y: z.number(), rotationDeg: z.number(), mirrored: z.boolean() })).min(1).max(2000),
+  placements: z
+    .array(
+      z.strictObject({
+        part: z.string().min(1).max(100),
+        x: z.number(),
+        y: z.number(),
+        rotationDeg: z.number(),
+        mirrored: z.boolean(),
+      }),
+    )
+    .min(1)
+    .max(2000),
 })
 
 export type KeptSheet = z.infer<typeof keptSheetSchema>
 
-/** What is left of a sheet and worth keeping: its outline, mm, and the commission it is left of, which cannot use it itself. */
+/**
+ * What is left of a sheet and worth keeping: its outline, mm, and the commission it is left of, which cannot use it
+ * itself.
+ */
 export const remnantSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   paper: z.enum(paperIds),
   colour: sheetColour,
-  outline: z.array(z.tuple([z.number(), z.number()])).min(3).max(200),
+  outline: z
+    .array(z.tuple([z.number(), z.number()]))
+    .min(3)
+    .max(200),
   from: z.string().max(60),
 })
 
@@ -69,4 +95,11 @@ export const cuttingToolsSchema = z.strictObject({
 
 export type CuttingTools = z.infer<typeof cuttingToolsSchema>
 
-export const STARTING_TOOLS: CuttingTools = { marginMm: 5, knifeGapMm: 1.5, machineGapMm: 0.5, slipMm: 0.5, throatMm: 60, machineMmPerMin: 1200 }
+export const STARTING_TOOLS: CuttingTools = {
+  marginMm: 5,
+  knifeGapMm: 1.5,
+  machineGapMm: 0.5,
+  slipMm: 0.5,
+  throatMm: 60,
+  machineMmPerMin: 1200,
+}

@@ -1,35 +1,106 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { circle, cornersAlong, laidOut, outlineAreaMm2, polyline, rectangle, sector, type Outline, type Point } from '../geometry'
-import { CHORD_MM, discDiameterOf, faultsOf, jobKey, layByHand, layPunched, nestJobOf, sheetsOf, startNesting, STARTING_TOOLS, strokesOf, type CutLayout, type CutPart, type SheetSize } from '.'
+import {
+  circle,
+  cornersAlong,
+  laidOut,
+  outlineAreaMm2,
+  polyline,
+  rectangle,
+  sector,
+  type Outline,
+  type Point,
+} from '../geometry'
+import {
+  CHORD_MM,
+  discDiameterOf,
+  faultsOf,
+  jobKey,
+  layByHand,
+  layPunched,
+  nestJobOf,
+  sheetsOf,
+  startNesting,
+  STARTING_TOOLS,
+  strokesOf,
+  type CutLayout,
+  type CutPart,
+  type SheetSize,
+} from '.'
 
 const FLAT = { plies: 1, layers: 1 }
 const A4: SheetSize = { widthMm: 210, heightMm: 297 }
-const part = (id: string, outline: Outline, quantity: number): CutPart => ({ id, decoration: 'd', name: id, colour: '#ffffff', outline, holes: [], quantity, mirror: false, members: [] })
+const part = (id: string, outline: Outline, quantity: number): CutPart => ({
+  id,
+  decoration: 'd',
+  name: id,
+  colour: '#ffffff',
+  outline,
+  holes: [],
+  quantity,
+  mirror: false,
+  members: [],
+})
 
 /** What the checker of nesting says of a layout made otherwise: parts counted once for each ply. */
 function faultsIn({ sheets }: CutLayout, parts: readonly CutPart[], gapMm: number): readonly string[] {
   const { job } = nestJobOf('check', parts, A4, 0, gapMm)
-  const placements = sheets.flatMap(({ pieces }, sheetIndex) => pieces.map(({ part: { id }, x, y, rotationDeg, mirrored }) => ({ part: id, sheetIndex, sheetId: 'sheet', x, y, rotationDeg, mirrored })))
-  return faultsOf(job!, { placements }).map(({ code }) => code).filter((code) => code !== 'quantity')
+  const placements = sheets.flatMap(({ pieces }, sheetIndex) =>
+    pieces.map(({ part: { id }, x, y, rotationDeg, mirrored }) => ({
+      part: id,
+      sheetIndex,
+      sheetId: 'sheet',
+      x,
+      y,
+      rotationDeg,
+      mirrored,
+    })),
+  )
+  return faultsOf(job!, { placements })
+    .map(({ code }) => code)
+    .filter((code) => code !== 'quantity')
 }
 
-const counted = ({ sheets }: CutLayout, id: string): number => sheets.reduce((sum, { plies, pieces }) => sum + plies * pieces.filter((piece) => piece.part.id === id).length, 0)
+const counted = ({ sheets }: CutLayout, id: string): number =>
+  sheets.reduce((sum, { plies, pieces }) => sum + plies * pieces.filter((piece) => piece.part.id === id).length, 0)
 
-const sizes = fc.array(fc.record({ wide: fc.integer({ min: 8, max: 120 }), high: fc.integer({ min: 8, max: 180 }), quantity: fc.integer({ min: 1, max: 40 }) }), { minLength: 1, maxLength: 5 })
+const sizes = fc.array(
+  fc.record({
+    wide: fc.integer({ min: 8, max: 120 }),
+    high: fc.integer({ min: 8, max: 180 }),
+    quantity: fc.integer({ min: 1, max: 40 }),
+  }),
+  { minLength: 1, maxLength: 5 },
+)
 
 describe('strips and boxes', () => {
   it('hold every piece, apart and within the sheet, however many sheets lie on one another and strips are folded', () => {
-    fc.assert(fc.property(sizes, fc.integer({ min: 1, max: 4 }), fc.integer({ min: 1, max: 4 }), (each, plies, layers) => {
-      const parts = each.map(({ wide, high, quantity }, at) => part(`p${at}`, polyline([{ x: -wide / 3, y: 2 }, { x: wide - wide / 3, y: 2 }, { x: 0, y: high + 2 }], true), quantity))
-      const layout = layByHand(parts, A4, { plies, layers }, STARTING_TOOLS)
-      expect(layout.leftOut).toEqual([])
-      expect(faultsIn(layout, parts, STARTING_TOOLS.knifeGapMm)).toEqual([])
-      for (const { id, quantity } of parts) {
-        expect(counted(layout, id)).toBeGreaterThanOrEqual(quantity)
-        expect(counted(layout, id)).toBeLessThan(quantity + plies)
-      }
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(sizes, fc.integer({ min: 1, max: 4 }), fc.integer({ min: 1, max: 4 }), (each, plies, layers) => {
+        const parts = each.map(({ wide, high, quantity }, at) =>
+          part(
+            `p${at}`,
+            polyline(
+              [
+                { x: -wide / 3, y: 2 },
+                { x: wide - wide / 3, y: 2 },
+                { x: 0, y: high + 2 },
+              ],
+              true,
+            ),
+            quantity,
+          ),
+        )
+        const layout = layByHand(parts, A4, { plies, layers }, STARTING_TOOLS)
+        expect(layout.leftOut).toEqual([])
+        expect(faultsIn(layout, parts, STARTING_TOOLS.knifeGapMm)).toEqual([])
+        for (const { id, quantity } of parts) {
+          expect(counted(layout, id)).toBeGreaterThanOrEqual(quantity)
+          expect(counted(layout, id)).toBeLessThan(quantity + plies)
+        }
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('take four boxes of 100 × 140 on an A4 sheet, by hand: two strips of two', () => {
@@ -41,19 +112,29 @@ describe('strips and boxes', () => {
 
   it('more at once never takes more strokes', () => {
     const parts = [part('leaf', sector({ x: 0, y: 0 }, 40, 0, 90), 37)]
-    const strokes = [1, 2, 3, 4].map((plies) => strokesOf(layByHand(parts, A4, { plies, layers: 1 }, STARTING_TOOLS).sheets, 'boxes').value)
+    const strokes = [1, 2, 3, 4].map(
+      (plies) => strokesOf(layByHand(parts, A4, { plies, layers: 1 }, STARTING_TOOLS).sheets, 'boxes').value,
+    )
     expect([...strokes].sort((one, other) => other - one)).toEqual(strokes)
   })
 
   it('folded in two, seven pieces of a strip are cut out with four strokes', () => {
     const parts = [part('drop', sector({ x: 0, y: 0 }, 20, 0, 90), 7)]
-    const [flat, folded] = [1, 2].map((layers) => strokesOf(layByHand(parts, A4, { plies: 1, layers }, STARTING_TOOLS).sheets, 'boxes').value)
-    // One cut along the strip and one beside every piece, or every second; an outline for every piece, or for every two.
+    const [flat, folded] = [1, 2].map(
+      (layers) => strokesOf(layByHand(parts, A4, { plies: 1, layers }, STARTING_TOOLS).sheets, 'boxes').value,
+    )
+    // One cut along the strip and one beside every piece, or every second; an outline for every piece, or for every
+    // two.
     expect([flat, folded]).toEqual([1 + 7 + 7, 1 + 4 + 4])
   })
 
   it('leave out what is larger than the sheet, and say so', () => {
-    const { leftOut, sheets } = layByHand([part('giant', rectangle(0, 0, 205, 295), 1), part('small', rectangle(0, 0, 20, 20), 1)], A4, FLAT, STARTING_TOOLS)
+    const { leftOut, sheets } = layByHand(
+      [part('giant', rectangle(0, 0, 205, 295), 1), part('small', rectangle(0, 0, 20, 20), 1)],
+      A4,
+      FLAT,
+      STARTING_TOOLS,
+    )
     expect(leftOut.map(({ part: { id } }) => id)).toEqual(['giant'])
     expect(leftOut[0]!.why).toMatch(/205 × 295 mm/)
     expect(sheets).toHaveLength(1)
@@ -61,40 +142,75 @@ describe('strips and boxes', () => {
 })
 
 describe('punching', () => {
-  const discs = (diameter: number, quantity: number): CutPart => part('disc', circle({ x: 5, y: -3 }, diameter / 2), quantity)
+  const discs = (diameter: number, quantity: number): CutPart =>
+    part('disc', circle({ x: 5, y: -3 }, diameter / 2), quantity)
 
   it('keeps discs apart, in bands of which every hole is within reach', () => {
-    fc.assert(fc.property(fc.integer({ min: 10, max: 60 }), fc.integer({ min: 1, max: 80 }), fc.integer({ min: 20, max: 120 }), (diameter, quantity, throatMm) => {
-      fc.pre(throatMm >= diameter / 2)
-      const layout = layPunched([discs(diameter, quantity)], A4, 1, { ...STARTING_TOOLS, throatMm })
-      expect(counted(layout, 'disc')).toBe(quantity)
-      expect(faultsIn(layout, [discs(diameter, quantity)], STARTING_TOOLS.knifeGapMm)).toEqual([])
-      for (const { pieces, cuts } of layout.sheets) {
-        const edges = [0, ...cuts.map(({ from }) => from.y), A4.heightMm]
-        for (const { y } of pieces.map((piece) => ({ y: piece.y - 3 }))) {
-          const [low, high] = [Math.max(...edges.filter((edge) => edge <= y)), Math.min(...edges.filter((edge) => edge > y))]
-          expect(Math.min(y - low, high - y)).toBeLessThanOrEqual(throatMm + STARTING_TOOLS.marginMm + 1e-6)
-          for (const edge of edges.slice(1, -1)) expect(Math.abs(edge - y)).toBeGreaterThanOrEqual(diameter / 2 - 1e-6)
-        }
-      }
-    }), { numRuns: 80 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 60 }),
+        fc.integer({ min: 1, max: 80 }),
+        fc.integer({ min: 20, max: 120 }),
+        (diameter, quantity, throatMm) => {
+          fc.pre(throatMm >= diameter / 2)
+          const layout = layPunched([discs(diameter, quantity)], A4, 1, { ...STARTING_TOOLS, throatMm })
+          expect(counted(layout, 'disc')).toBe(quantity)
+          expect(faultsIn(layout, [discs(diameter, quantity)], STARTING_TOOLS.knifeGapMm)).toEqual([])
+          for (const { pieces, cuts } of layout.sheets) {
+            const edges = [0, ...cuts.map(({ from }) => from.y), A4.heightMm]
+            for (const { y } of pieces.map((piece) => ({ y: piece.y - 3 }))) {
+              const [low, high] = [
+                Math.max(...edges.filter((edge) => edge <= y)),
+                Math.min(...edges.filter((edge) => edge > y)),
+              ]
+              expect(Math.min(y - low, high - y)).toBeLessThanOrEqual(throatMm + STARTING_TOOLS.marginMm + 1e-6)
+              for (const edge of edges.slice(1, -1))
+                expect(Math.abs(edge - y)).toBeGreaterThanOrEqual(diameter / 2 - 1e-6)
+            }
+          }
+        },
+      ),
+      { numRuns: 80 },
+    )
   })
 
   it('a longer reach never takes more sheets', () => {
-    const sheets = [20, 40, 60, 100, 200].map((throatMm) => layPunched([discs(38, 60)], A4, 1, { ...STARTING_TOOLS, throatMm }).sheets.length)
+    const sheets = [20, 40, 60, 100, 200].map(
+      (throatMm) => layPunched([discs(38, 60)], A4, 1, { ...STARTING_TOOLS, throatMm }).sheets.length,
+    )
     expect([...sheets].sort((one, other) => other - one)).toEqual(sheets)
   })
 
   it('takes discs only', () => {
     expect(discDiameterOf(discs(30, 1))).toBeCloseTo(30, 1)
     expect(discDiameterOf(part('box', rectangle(0, 0, 30, 30), 1))).toBeNull()
-    expect(layPunched([part('box', rectangle(0, 0, 30, 30), 1)], A4, 1, STARTING_TOOLS).leftOut[0]!.why).toMatch(/not round/)
-    expect(layPunched([discs(90, 1)], A4, 1, { ...STARTING_TOOLS, throatMm: 30 }).leftOut[0]!.why).toMatch(/does not reach/)
+    expect(layPunched([part('box', rectangle(0, 0, 30, 30), 1)], A4, 1, STARTING_TOOLS).leftOut[0]!.why).toMatch(
+      /not round/,
+    )
+    expect(layPunched([discs(90, 1)], A4, 1, { ...STARTING_TOOLS, throatMm: 30 }).leftOut[0]!.why).toMatch(
+      /does not reach/,
+    )
   })
 })
 
 describe('nesting of parts', () => {
-  const parts = [part('wing', polyline([{ x: 0, y: 0 }, { x: 50, y: 5 }, { x: 30, y: 25 }, { x: 40, y: 60 }, { x: 5, y: 30 }], true), 9), part('disc', circle({ x: 0, y: 0 }, 12), 14)]
+  const parts = [
+    part(
+      'wing',
+      polyline(
+        [
+          { x: 0, y: 0 },
+          { x: 50, y: 5 },
+          { x: 30, y: 25 },
+          { x: 40, y: 60 },
+          { x: 5, y: 30 },
+        ],
+        true,
+      ),
+      9,
+    ),
+    part('disc', circle({ x: 0, y: 0 }, 12), 14),
+  ]
 
   it('gives sheets with every piece, numbered once each', () => {
     const { job, leftOut } = nestJobOf('job', parts, A4, 5, 1)
@@ -102,12 +218,15 @@ describe('nesting of parts', () => {
     const started = startNesting(job!, 1)
     if (!started.ok) throw new Error('no layout')
     const sheets = sheetsOf(started.value.layout(), parts)
-    expect(sheets.flatMap(({ pieces }) => pieces.map(({ number }) => number)).sort((one, other) => one - other)).toEqual(Array.from({ length: 23 }, (_, at) => at + 1))
+    expect(
+      sheets.flatMap(({ pieces }) => pieces.map(({ number }) => number)).sort((one, other) => one - other),
+    ).toEqual(Array.from({ length: 23 }, (_, at) => at + 1))
     expect(faultsIn({ sheets, leftOut }, parts, 1)).toEqual([])
   })
 
   it('is known by what is in it', () => {
-    const keyOf = (quantity: number): string => jobKey(nestJobOf('job', [part('a', rectangle(0, 0, 20, 30), quantity)], A4, 5, 1).job!)
+    const keyOf = (quantity: number): string =>
+      jobKey(nestJobOf('job', [part('a', rectangle(0, 0, 20, 30), quantity)], A4, 5, 1).job!)
     expect(keyOf(3)).toBe(keyOf(3))
     expect(keyOf(3)).not.toBe(keyOf(4))
   })
@@ -121,7 +240,11 @@ describe('nesting of parts', () => {
 
 describe('corners along an outline', () => {
   it('stay within the tolerance of arcs, whichever way these turn', () => {
-    const shapes: readonly Outline[] = [circle({ x: 3, y: 4 }, 20), sector({ x: 0, y: 0 }, 35, 20, 250), laidOut(sector({ x: 0, y: 0 }, 35, 20, 250), { x: 5, y: 1, rotationDeg: 33, mirrored: true })]
+    const shapes: readonly Outline[] = [
+      circle({ x: 3, y: 4 }, 20),
+      sector({ x: 0, y: 0 }, 35, 20, 250),
+      laidOut(sector({ x: 0, y: 0 }, 35, 20, 250), { x: 5, y: 1, rotationDeg: 33, mirrored: true }),
+    ]
     for (const outline of shapes) {
       const corners = cornersAlong(outline, CHORD_MM)
       const area = outlineAreaMm2(polyline(corners as unknown as readonly [Point, ...Point[]], true))

@@ -14,31 +14,88 @@ const LOAD_MIN = 2
 function outlinesOn(sheets: readonly CutSheet[], way: CuttingWay): number {
   return sheets.reduce((sum, { pieces }) => {
     const cut = pieces.filter(({ part }) => way !== 'boxes' || !isBox(part))
-    return sum + cut.filter(({ bundle }) => bundle === undefined).length + new Set(cut.flatMap(({ bundle }) => bundle === undefined ? [] : [bundle])).size
+    return (
+      sum +
+      cut.filter(({ bundle }) => bundle === undefined).length +
+      new Set(cut.flatMap(({ bundle }) => (bundle === undefined ? [] : [bundle]))).size
+    )
   }, 0)
 }
 
-const isBox = ({ outline: { segments }, holes }: CutSheet['pieces'][number]['part']): boolean => segments.length === 4 && holes.length === 0 && segments.every(({ kind }) => kind === 'line')
+const isBox = ({ outline: { segments }, holes }: CutSheet['pieces'][number]['part']): boolean =>
+  segments.length === 4 && holes.length === 0 && segments.every(({ kind }) => kind === 'line')
 
 /** Cuts of the hand on a stack: straight ones and outlines; a machine's are not counted. */
 export function strokesOf(sheets: readonly CutSheet[], way: CuttingWay): Working {
-  const straight = found('straight cuts', sheets.reduce((sum, { cuts }) => sum + cuts.length, 0), 'count', 'counted on the sheets, a stack once')
-  const outlines = found(way === 'punch' ? 'punches' : 'outlines', way === 'machine' ? 0 : outlinesOn(sheets, way), 'count', 'counted on the sheets, a stack once')
-  return derive('strokes', 'count', 'cuts by hand', '{straight} + {outlines}', { straight, outlines }, (v) => v.straight + v.outlines)
+  const straight = found(
+    'straight cuts',
+    sheets.reduce((sum, { cuts }) => sum + cuts.length, 0),
+    'count',
+    'counted on the sheets, a stack once',
+  )
+  const outlines = found(
+    way === 'punch' ? 'punches' : 'outlines',
+    way === 'machine' ? 0 : outlinesOn(sheets, way),
+    'count',
+    'counted on the sheets, a stack once',
+  )
+  return derive(
+    'strokes',
+    'count',
+    'cuts by hand',
+    '{straight} + {outlines}',
+    { straight, outlines },
+    (v) => v.straight + v.outlines,
+  )
 }
 
 /** Minutes at the bench for cutting. For a machine: laying sheets in, and its own run. */
 export function cuttingMinutes(sheets: readonly CutSheet[], way: CuttingWay, tools: CuttingTools): Working {
   const minutes = (label: string, value: number): Working => starting(label, value, 'duration', 'guess')
   if (way === 'machine') {
-    const lengthMm = sheets.reduce((sum, { pieces }) => sum + pieces.reduce((all, { part }) => all + [part.outline, ...part.holes].reduce((each, outline) => each + outlineLengthMm(outline), 0), 0), 0)
-    return derive('cutting', 'duration', 'a machine’s run', '{sheets} × {load} + {path} ÷ {speed}', {
-      sheets: found('sheets', sheets.length, 'count', 'counted'), load: minutes('lay one in and take it out', LOAD_MIN),
-      path: found('outlines', lengthMm, 'length', 'added up'), speed: found('speed a minute', tools.machineMmPerMin, 'length', 'of the workshop’s machine'),
-    }, (v) => v.sheets * v.load + v.path / v.speed)
+    const lengthMm = sheets.reduce(
+      (sum, { pieces }) =>
+        sum +
+        pieces.reduce(
+          (all, { part }) =>
+            all + [part.outline, ...part.holes].reduce((each, outline) => each + outlineLengthMm(outline), 0),
+          0,
+        ),
+      0,
+    )
+    return derive(
+      'cutting',
+      'duration',
+      'a machine’s run',
+      '{sheets} × {load} + {path} ÷ {speed}',
+      {
+        sheets: found('sheets', sheets.length, 'count', 'counted'),
+        load: minutes('lay one in and take it out', LOAD_MIN),
+        path: found('outlines', lengthMm, 'length', 'added up'),
+        speed: found('speed a minute', tools.machineMmPerMin, 'length', 'of the workshop’s machine'),
+      },
+      (v) => v.sheets * v.load + v.path / v.speed,
+    )
   }
-  const straight = found('straight cuts', sheets.reduce((sum, { cuts }) => sum + cuts.length, 0), 'count', 'counted on the sheets, a stack once')
+  const straight = found(
+    'straight cuts',
+    sheets.reduce((sum, { cuts }) => sum + cuts.length, 0),
+    'count',
+    'counted on the sheets, a stack once',
+  )
   const pieces = found('outlines', outlinesOn(sheets, way), 'count', 'counted on the sheets, a stack once')
   const each = way === 'punch' ? PUNCH_MIN : way === 'template' ? OUTLINE_MIN + TRACE_MIN : OUTLINE_MIN
-  return derive('cutting', 'duration', 'strokes by their time', '{straight} × {straightMin} + {pieces} × {each}', { straight, straightMin: minutes('a straight cut', STRAIGHT_MIN), pieces, each: minutes(way === 'template' ? 'trace and cut one' : way === 'punch' ? 'a punch' : 'cut one out', each) }, (v) => v.straight * v.straightMin + v.pieces * v.each)
+  return derive(
+    'cutting',
+    'duration',
+    'strokes by their time',
+    '{straight} × {straightMin} + {pieces} × {each}',
+    {
+      straight,
+      straightMin: minutes('a straight cut', STRAIGHT_MIN),
+      pieces,
+      each: minutes(way === 'template' ? 'trace and cut one' : way === 'punch' ? 'a punch' : 'cut one out', each),
+    },
+    (v) => v.straight * v.straightMin + v.pieces * v.each,
+  )
 }

@@ -7,20 +7,58 @@ import { table, under, type About, type Block, type Paper } from './paper'
 export function workPaper({ commission }: About, cards: readonly StepCard[]): Paper {
   const days = [...new Set(cards.map(({ from }) => dayOf(from)))]
   return {
-    id: 'work', title: 'Steps', under: under(commission),
+    id: 'work',
+    title: 'Steps',
+    under: under(commission),
     blocks: days.flatMap((day): readonly Block[] => [
       { kind: 'heading', text: dateText(day) },
-      table(['hour', 'step', 'amounts', 'mind'], cards.filter(({ from }) => dayOf(from) === day).map(({ from, name, amounts, cautions }) => [clockText(from), name, amounts.slice(0, 3).map(({ label, text }) => `${label} ${text}`).join('; '), cautions.join(' ')]), [], true),
+      table(
+        ['hour', 'step', 'amounts', 'mind'],
+        cards
+          .filter(({ from }) => dayOf(from) === day)
+          .map(({ from, name, amounts, cautions }) => [
+            clockText(from),
+            name,
+            amounts
+              .slice(0, 3)
+              .map(({ label, text }) => `${label} ${text}`)
+              .join('; '),
+            cautions.join(' '),
+          ]),
+        [],
+        true,
+      ),
     ]),
   }
 }
 
 /** A job looked back at. */
 export const reviewPaper = ({ commission }: About, { lines, lessons }: Review): Paper => ({
-  id: 'review', title: 'Looking back', under: under(commission),
+  id: 'review',
+  title: 'Looking back',
+  under: under(commission),
   blocks: [
-    table(['what', 'planned', 'came out', 'off by'], lines.map(({ what, planned, actual, off }) => [what, planned, actual, off === null ? '' : `${off > 0 ? '+' : ''}${Math.round(off * 100)} %`]), [3]),
-    ...(lessons.length > 0 ? [{ kind: 'heading', text: 'What to change' } satisfies Block, { kind: 'lines', lines: lessons.map(({ words, because }) => because ? `${words} (${because})` : words) } satisfies Block] : []),
-    ...(commission.bench.review?.change ? [{ kind: 'note', text: commission.bench.review.change } satisfies Block] : []),
+    table(
+      ['what', 'planned', 'came out', 'off by'],
+      lines.map(({ what, planned, actual, off }) => [
+        what,
+        planned,
+        actual,
+        off === null ? '' : `${off > 0 ? '+' : ''}${Math.round(off * 100)} %`,
+      ]),
+      [3],
+    ),
+    ...(lessons.length > 0
+      ? [
+          { kind: 'heading', text: 'What to change' } satisfies Block,
+          {
+            kind: 'lines',
+            lines: lessons.map(({ words, because }) => (because ? `${words} (${because})` : words)),
+          } satisfies Block,
+        ]
+      : []),
+    ...(commission.bench.review?.change
+      ? [{ kind: 'note', text: commission.bench.review.change } satisfies Block]
+      : []),
   ],
 })

@@ -5,15 +5,27 @@ import type { PieceBox } from '../supply'
 import { singular } from './placing'
 
 /** Something that is packed: how it lies, mm. */
-type Packed = { readonly decoration: string, readonly name: string, readonly many: string, readonly lengthMm: number, readonly widthMm: number, readonly highMm: number }
+type Packed = {
+  readonly decoration: string
+  readonly name: string
+  readonly many: string
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly highMm: number
+}
 
 /** Something in its layer: its lower left corner. */
-type LaidInBox = Packed & { readonly xMm: number, readonly yMm: number }
+type LaidInBox = Packed & { readonly xMm: number; readonly yMm: number }
 
-type PackedLayer = { readonly items: readonly LaidInBox[], readonly highMm: number }
+type PackedLayer = { readonly items: readonly LaidInBox[]; readonly highMm: number }
 
 /** A box with its layers, the lowest first. `spare` when there are fewer of its kind than are packed. */
-export type PackedBox = { readonly box: PieceBox, readonly number: number, readonly layers: readonly PackedLayer[], readonly missing: boolean }
+type PackedBox = {
+  readonly box: PieceBox
+  readonly number: number
+  readonly layers: readonly PackedLayer[]
+  readonly missing: boolean
+}
 
 export type Packing = {
   /** Decorations that travel on the cake. */
@@ -31,38 +43,95 @@ const FLAT_MM = 18
 const SPRAY_DEPTH = 0.5
 
 /** Everything that does not ride on the cake, as it lies. */
-function itemsOf(plan: Plan, { brief }: Commission): { readonly rides: readonly string[], readonly items: readonly Packed[] } {
+function itemsOf(
+  plan: Plan,
+  { brief }: Commission,
+): { readonly rides: readonly string[]; readonly items: readonly Packed[] } {
   const onCake = brief.completion === 'beforeDriving'
   const made = plan.paperwork.filter(({ elements }) => elements.length > 0)
-  const rides = [...(onCake && plan.arrangement.sails.length > 0 ? ['the sails'] : []), ...made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase())]
-  const sails = onCake ? [] : plan.arrangement.sails.map(({ sized }): Packed => ({ decoration: 'sails', name: 'sail', many: 'sails', lengthMm: sized.seenHeightMm + 15, widthMm: sized.seenWidthMm, highMm: sized.seenWidthMm * SAIL_DEPTH }))
-  const paper = onCake ? [] : made.filter(({ onTheCake }) => !onTheCake).flatMap(({ id, called, elements, seen, wiring }) => elements.map(({ size }): Packed => {
-    const [width, height] = [seen.widthMm * size, seen.heightMm * size]
-    const wired = wiring.length > 0
-    return { decoration: id, name: singular({ called }), many: called, lengthMm: height, widthMm: width, highMm: wired ? Math.max(FLAT_MM, Math.min(width, height) * SPRAY_DEPTH) : Math.max(FLAT_MM, Math.min(width, height) * SAIL_DEPTH) }
-  }))
+  const rides = [
+    ...(onCake && plan.arrangement.sails.length > 0 ? ['the sails'] : []),
+    ...made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase()),
+  ]
+  const sails = onCake
+    ? []
+    : plan.arrangement.sails.map(({ sized }): Packed => ({
+        decoration: 'sails',
+        name: 'sail',
+        many: 'sails',
+        lengthMm: sized.seenHeightMm + 15,
+        widthMm: sized.seenWidthMm,
+        highMm: sized.seenWidthMm * SAIL_DEPTH,
+      }))
+  const paper = onCake
+    ? []
+    : made
+        .filter(({ onTheCake }) => !onTheCake)
+        .flatMap(({ id, called, elements, seen, wiring }) =>
+          elements.map(({ size }): Packed => {
+            const [width, height] = [seen.widthMm * size, seen.heightMm * size]
+            const wired = wiring.length > 0
+            return {
+              decoration: id,
+              name: singular({ called }),
+              many: called,
+              lengthMm: height,
+              widthMm: width,
+              highMm: wired
+                ? Math.max(FLAT_MM, Math.min(width, height) * SPRAY_DEPTH)
+                : Math.max(FLAT_MM, Math.min(width, height) * SAIL_DEPTH),
+            }
+          }),
+        )
   return { rides, items: [...sails, ...paper] }
 }
 
 /** Rows of a layer, as many items as lie beside one another with padding between; what is left over. */
-function layerOf(items: readonly Packed[], { lengthMm, widthMm }: PieceBox, mostHighMm: number): { readonly layer: PackedLayer | null, readonly left: readonly Packed[] } {
+function layerOf(
+  items: readonly Packed[],
+  { lengthMm, widthMm }: PieceBox,
+  mostHighMm: number,
+): { readonly layer: PackedLayer | null; readonly left: readonly Packed[] } {
   const laid: LaidInBox[] = []
   const left: Packed[] = []
   let [x, y, rowWidth] = [PADDING_MM, PADDING_MM, 0]
   for (const item of items) {
-    const turned = item.lengthMm + 2 * PADDING_MM <= lengthMm && item.widthMm + 2 * PADDING_MM <= widthMm ? item : { ...item, lengthMm: item.widthMm, widthMm: item.lengthMm }
-    if (turned.highMm > mostHighMm || turned.lengthMm + 2 * PADDING_MM > lengthMm || turned.widthMm + 2 * PADDING_MM > widthMm) { left.push(item); continue }
+    const turned =
+      item.lengthMm + 2 * PADDING_MM <= lengthMm && item.widthMm + 2 * PADDING_MM <= widthMm
+        ? item
+        : { ...item, lengthMm: item.widthMm, widthMm: item.lengthMm }
+    if (
+      turned.highMm > mostHighMm ||
+      turned.lengthMm + 2 * PADDING_MM > lengthMm ||
+      turned.widthMm + 2 * PADDING_MM > widthMm
+    ) {
+      left.push(item)
+      continue
+    }
     let [atX, atY, row] = [x, y, rowWidth]
-    if (atX + turned.lengthMm + PADDING_MM > lengthMm) { atX = PADDING_MM; atY += row + PADDING_MM; row = 0 }
-    if (atY + turned.widthMm + PADDING_MM > widthMm) { left.push(item); continue }
+    if (atX + turned.lengthMm + PADDING_MM > lengthMm) {
+      atX = PADDING_MM
+      atY += row + PADDING_MM
+      row = 0
+    }
+    if (atY + turned.widthMm + PADDING_MM > widthMm) {
+      left.push(item)
+      continue
+    }
     laid.push({ ...turned, xMm: atX, yMm: atY })
     ;[x, y, rowWidth] = [atX + turned.lengthMm + PADDING_MM, atY, Math.max(row, turned.widthMm)]
   }
-  return { layer: laid.length > 0 ? { items: laid, highMm: Math.max(...laid.map(({ highMm }) => highMm)) } : null, left }
+  return {
+    layer: laid.length > 0 ? { items: laid, highMm: Math.max(...laid.map(({ highMm }) => highMm)) } : null,
+    left,
+  }
 }
 
 /** One box filled with layers until it is full or nothing is left. */
-function filled(items: readonly Packed[], box: PieceBox): { readonly layers: readonly PackedLayer[], readonly left: readonly Packed[] } {
+function filled(
+  items: readonly Packed[],
+  box: PieceBox,
+): { readonly layers: readonly PackedLayer[]; readonly left: readonly Packed[] } {
   const layers: PackedLayer[] = []
   let [rest, room] = [items, box.heightMm - PADDING_MM]
   for (;;) {
@@ -77,17 +146,26 @@ function filled(items: readonly Packed[], box: PieceBox): { readonly layers: rea
 const volume = ({ lengthMm, widthMm, heightMm }: PieceBox): number => lengthMm * widthMm * heightMm
 
 /**
- * How a job is packed: deep things first, each time into the box that takes most of what is left; boxes there are before boxes to get.
+ * How a job is packed: deep things first, each time into the box that takes most of what is left; boxes there are
+ * before boxes to get.
  */
 export function packingOf(plan: Plan, commission: Commission, boxes: readonly PieceBox[]): Packing {
   const { rides, items } = itemsOf(plan, commission)
   const kinds = [...boxes].sort((one, other) => volume(one) - volume(other))
   const used = new Map<PieceBox, number>()
   const packed: PackedBox[] = []
-  let rest: readonly Packed[] = [...items].sort((one, other) => other.highMm - one.highMm || other.lengthMm * other.widthMm - one.lengthMm * one.widthMm)
+  let rest: readonly Packed[] = [...items].sort(
+    (one, other) => other.highMm - one.highMm || other.lengthMm * other.widthMm - one.lengthMm * one.widthMm,
+  )
   while (rest.length > 0) {
-    const tries = kinds.map((box) => ({ box, ...filled(rest, box), missing: (used.get(box) ?? 0) >= box.count })).filter(({ layers }) => layers.length > 0)
-    const most = (some: typeof tries): (typeof tries)[number] | undefined => some.reduce<(typeof tries)[number] | undefined>((best, each) => !best || each.left.length < best.left.length ? each : best, undefined)
+    const tries = kinds
+      .map((box) => ({ box, ...filled(rest, box), missing: (used.get(box) ?? 0) >= box.count }))
+      .filter(({ layers }) => layers.length > 0)
+    const most = (some: typeof tries): (typeof tries)[number] | undefined =>
+      some.reduce<(typeof tries)[number] | undefined>(
+        (best, each) => (!best || each.left.length < best.left.length ? each : best),
+        undefined,
+      )
     const chosen = most(tries.filter(({ missing }) => !missing)) ?? most(tries)
     if (!chosen) break
     used.set(chosen.box, (used.get(chosen.box) ?? 0) + 1)
@@ -98,9 +176,27 @@ export function packingOf(plan: Plan, commission: Commission, boxes: readonly Pi
 }
 
 /** Spares that are worth taking along: of what may be mended at the venue, no more than there will be. */
-export function repairKitOf(plan: Plan, commission: Commission, units: UnitSystem): readonly { readonly name: string, readonly many: number }[] {
-  const sails = plan.cutList.sizeClasses.map(({ portion, discMm, spares }) => ({ name: `spare sails, ${portion} of ${printQuantity(discMm, 'length', units)}`, many: spares.value }))
-  const paper = plan.paperwork.filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake).map(({ name, classes }) => ({ name: `spare pieces, ${name.toLowerCase()}`, many: Math.min(...classes.map(({ spares }) => spares.value), 6) }))
+export function repairKitOf(
+  plan: Plan,
+  commission: Commission,
+  units: UnitSystem,
+): readonly { readonly name: string; readonly many: number }[] {
+  const sails = plan.cutList.sizeClasses.map(({ portion, discMm, spares }) => ({
+    name: `spare sails, ${portion} of ${printQuantity(discMm, 'length', units)}`,
+    many: spares.value,
+  }))
+  const paper = plan.paperwork
+    .filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
+    .map(({ name, classes }) => ({
+      name: `spare pieces, ${name.toLowerCase()}`,
+      many: Math.min(...classes.map(({ spares }) => spares.value), 6),
+    }))
   const { cake } = chosenOption(commission)
-  return [...sails, ...paper].filter(({ many }) => many > 0).concat([{ name: 'glue for each covering, a small brush', many: new Set(cake.tiers.map(({ covering }) => covering)).size }, { name: 'tweezers, scissors, cotton buds, gloves', many: 1 }, { name: 'dust and paint used, a dry brush', many: 1 }])
+  return [...sails, ...paper]
+    .filter(({ many }) => many > 0)
+    .concat([
+      { name: 'glue for each covering, a small brush', many: new Set(cake.tiers.map(({ covering }) => covering)).size },
+      { name: 'tweezers, scissors, cotton buds, gloves', many: 1 },
+      { name: 'dust and paint used, a dry brush', many: 1 },
+    ])
 }

@@ -1,4 +1,7 @@
-/** Where everything goes on the cake and in which order: numbered, by the clock and by height, with what fixes and holds it. */
+/**
+ * Where everything goes on the cake and in which order: numbered, by the clock and by height, with what fixes and
+ * holds it.
+ */
 import { coveringOf } from '../material'
 import { chosenOption, type Commission, type Paperwork, type Plan } from '../plan'
 import { several } from '../quantity'
@@ -6,7 +9,12 @@ import { several } from '../quantity'
 /** When an element goes on: as the cake is dressed, then the focal point, the large ones, the rest. */
 const PLACING_STAGES = ['dressed', 'focal', 'large', 'fill'] as const
 export type PlacingStage = (typeof PLACING_STAGES)[number]
-export const STAGE_WORDS: Readonly<Record<PlacingStage, string>> = { dressed: 'on as the cake is dressed', focal: 'focal point', large: 'large', fill: 'fill' }
+export const STAGE_WORDS: Readonly<Record<PlacingStage, string>> = {
+  dressed: 'on as the cake is dressed',
+  focal: 'focal point',
+  large: 'large',
+  fill: 'fill',
+}
 
 /** One element in its place. `clock` is where it stands seen from above, front at six; heights above the board, mm. */
 export type Placing = {
@@ -57,9 +65,25 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
   const { cake, bouquets, paperwork: wanted } = chosenOption(commission)
   const glue = (tier: number): string => coveringOf(cake.tiers[tier]!.covering).glue
   const sails = plan.arrangement.sails.map(({ place, element, sized }, index): Unnumbered => ({
-    stage: element.away <= FOCAL_AWAY ? 'focal' : sized.seenHeightMm >= LARGE_SIZE * Math.max(...plan.arrangement.sails.map((each) => each.sized.seenHeightMm)) ? 'large' : 'fill',
-    decoration: 'sails', index, name: 'sail', tier: place.tier, on: 'side', angleDeg: place.angleDeg, clock: clockOf(place.angleDeg), heightMm: place.heightMm, outMm: 0, seenWidthMm: sized.seenWidthMm, seenHeightMm: sized.seenHeightMm,
-    fix: glue(place.tier), hold: 'till it stands',
+    stage:
+      element.away <= FOCAL_AWAY
+        ? 'focal'
+        : sized.seenHeightMm >= LARGE_SIZE * Math.max(...plan.arrangement.sails.map((each) => each.sized.seenHeightMm))
+          ? 'large'
+          : 'fill',
+    decoration: 'sails',
+    index,
+    name: 'sail',
+    tier: place.tier,
+    on: 'side',
+    angleDeg: place.angleDeg,
+    clock: clockOf(place.angleDeg),
+    heightMm: place.heightMm,
+    outMm: 0,
+    seenWidthMm: sized.seenWidthMm,
+    seenHeightMm: sized.seenHeightMm,
+    fix: glue(place.tier),
+    hold: 'till it stands',
   }))
   const paper = plan.paperwork.flatMap((made) => {
     const decoration = wanted.find(({ id }) => id === made.id)
@@ -67,20 +91,41 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
     const bouquet = bouquets.find(({ id }) => id === decoration?.gathered?.bouquet)
     return made.elements.map((element, index): Unnumbered => ({
       stage: made.onTheCake ? 'dressed' : isFocal ? 'focal' : element.size >= LARGE_SIZE ? 'large' : 'fill',
-      decoration: made.id, index, name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made), tier: element.tier, on: element.on, angleDeg: element.angleDeg, clock: clockOf(element.angleDeg),
-      heightMm: element.pose ? element.pose.at[2] : element.heightMm, outMm: element.outMm, seenWidthMm: made.seen.widthMm * element.size, seenHeightMm: made.seen.heightMm * element.size,
-      fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier), hold: holdOf(made),
+      decoration: made.id,
+      index,
+      name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made),
+      tier: element.tier,
+      on: element.on,
+      angleDeg: element.angleDeg,
+      clock: clockOf(element.angleDeg),
+      heightMm: element.pose ? element.pose.at[2] : element.heightMm,
+      outMm: element.outMm,
+      seenWidthMm: made.seen.widthMm * element.size,
+      seenHeightMm: made.seen.heightMm * element.size,
+      fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier),
+      hold: holdOf(made),
     }))
   })
   const order = ({ stage }: Unnumbered): number => PLACING_STAGES.indexOf(stage)
-  return [...paper, ...sails].map((each, at) => ({ each, at })).sort((one, other) => order(one.each) - order(other.each) || other.each.seenHeightMm * other.each.seenWidthMm - one.each.seenHeightMm * one.each.seenWidthMm || one.at - other.at).map(({ each }, at) => ({ ...each, number: at + 1 }))
+  return [...paper, ...sails]
+    .map((each, at) => ({ each, at }))
+    .sort(
+      (one, other) =>
+        order(one.each) - order(other.each) ||
+        other.each.seenHeightMm * other.each.seenWidthMm - one.each.seenHeightMm * one.each.seenWidthMm ||
+        one.at - other.at,
+    )
+    .map(({ each }, at) => ({ ...each, number: at + 1 }))
 }
 
 /** What one of its elements is called. */
 export function singular({ called }: Pick<Paperwork, 'called'>): string {
   const words = called.split(' ')
   const last = words.at(-1)!
-  const one = [last.replace(/ies$/, 'y'), last.replace(/ves$/, 'f'), last.replace(/es$/, ''), last.replace(/s$/, '')].find((each) => several(each) === last) ?? last.replace(/s$/, '')
+  const one =
+    [last.replace(/ies$/, 'y'), last.replace(/ves$/, 'f'), last.replace(/es$/, ''), last.replace(/s$/, '')].find(
+      (each) => several(each) === last,
+    ) ?? last.replace(/s$/, '')
   return [...words.slice(0, -1), one].join(' ')
 }
 
@@ -92,5 +137,5 @@ export function runsOf(numbers: readonly number[]): string {
     if (last && number === last[1] + 1) last[1] = number
     else runs.push([number, number])
   }
-  return runs.map(([from, to]) => from === to ? String(from) : `${from}–${to}`).join(', ')
+  return runs.map(([from, to]) => (from === to ? String(from) : `${from}–${to}`)).join(', ')
 }

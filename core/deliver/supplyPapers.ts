@@ -9,11 +9,33 @@ export function shoppingPaper({ commission, units }: About, lines: readonly Shop
   const wanted = lines.filter(({ packs }) => packs.value > 0)
   const shown = (kind: ShoppingLine['need']['kind'], value: number): string => printWorkingValue({ kind, value }, units)
   return {
-    id: 'shopping', title: 'Shopping list', under: under(commission),
-    blocks: wanted.length === 0 ? [{ kind: 'lines', lines: ['Everything is on the shelf.'] }] : SHELVES.filter((shelf) => wanted.some(({ need }) => need.shelf === shelf)).flatMap((shelf): readonly Block[] => [
-      { kind: 'heading', text: SHELF_WORDS[shelf] },
-      table(['packs', 'what', 'needed', 'on hand', 'about'], wanted.filter(({ need }) => need.shelf === shelf).map(({ need, packs, onHand, reserved, price }) => [String(packs.value), need.name, shown(need.kind, need.amount.value), reserved > 0 ? `${shown(need.kind, onHand)}, ${shown(need.kind, reserved)} kept` : shown(need.kind, onHand), price === null ? '' : (price * packs.value).toFixed(2)]), [0, 4], true),
-    ]),
+    id: 'shopping',
+    title: 'Shopping list',
+    under: under(commission),
+    blocks:
+      wanted.length === 0
+        ? [{ kind: 'lines', lines: ['Everything is on the shelf.'] }]
+        : SHELVES.filter((shelf) => wanted.some(({ need }) => need.shelf === shelf)).flatMap(
+            (shelf): readonly Block[] => [
+              { kind: 'heading', text: SHELF_WORDS[shelf] },
+              table(
+                ['packs', 'what', 'needed', 'on hand', 'about'],
+                wanted
+                  .filter(({ need }) => need.shelf === shelf)
+                  .map(({ need, packs, onHand, reserved, price }) => [
+                    String(packs.value),
+                    need.name,
+                    shown(need.kind, need.amount.value),
+                    reserved > 0
+                      ? `${shown(need.kind, onHand)}, ${shown(need.kind, reserved)} kept`
+                      : shown(need.kind, onHand),
+                    price === null ? '' : (price * packs.value).toFixed(2),
+                  ]),
+                [0, 4],
+                true,
+              ),
+            ],
+          ),
   }
 }
 
@@ -21,12 +43,28 @@ export function shoppingPaper({ commission, units }: About, lines: readonly Shop
 export function quotePaper({ plan, commission, units }: About, { price, lines }: Quote): Paper {
   const { cake } = chosenOption(commission)
   const total = lines.reduce((sum, { cost }) => sum + cost.value, 0)
-  const share = (cost: number): string => total > 0 ? (price.value * cost / total).toFixed(2) : ''
+  const share = (cost: number): string => (total > 0 ? ((price.value * cost) / total).toFixed(2) : '')
   return {
-    id: 'quote', title: 'Quote', under: under(commission),
+    id: 'quote',
+    title: 'Quote',
+    under: under(commission),
     blocks: [
-      { kind: 'lines', lines: [`${cake.tiers.length === 1 ? 'A cake of one tier' : `A cake of ${cake.tiers.length} tiers`}, ${printQuantity(plan.finished.high.value, 'length', units)} high with its board${commission.brief.portions > 0 ? `, for ${commission.brief.portions} portions` : ''}.`] },
-      table(['what', 'price'], [...lines.filter(({ cost }) => cost.value > 0).map(({ name, cost }) => [name, share(cost.value)]), ['Together', price.value.toFixed(2)]], [1]),
+      {
+        kind: 'lines',
+        lines: [
+          `${cake.tiers.length === 1 ? 'A cake of one tier' : `A cake of ${cake.tiers.length} tiers`}, ` +
+            `${printQuantity(plan.finished.high.value, 'length', units)} high with its ` +
+            `board${commission.brief.portions > 0 ? `, for ${commission.brief.portions} portions` : ''}.`,
+        ],
+      },
+      table(
+        ['what', 'price'],
+        [
+          ...lines.filter(({ cost }) => cost.value > 0).map(({ name, cost }) => [name, share(cost.value)]),
+          ['Together', price.value.toFixed(2)],
+        ],
+        [1],
+      ),
       { kind: 'note', text: 'Prices in the studio’s own money. Cake, fillings and hire of stands as agreed.' },
       { kind: 'signature', lines: ['For the studio', 'Agreed'] },
     ],

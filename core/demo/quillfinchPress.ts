@@ -4,7 +4,17 @@ import { startingBouquet, type Bouquet, type BouquetRole } from '../compose'
 import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
 import { demoLedger } from './lanternRow'
-import { gatheredIn, STARTING_BRIEF, STARTING_PALETTE, STARTING_WORKSHOP, startingPaperwork, startingSweep, type Commission, type PaperDecoration, type Workshop } from '../plan'
+import {
+  gatheredIn,
+  STARTING_BRIEF,
+  STARTING_PALETTE,
+  STARTING_WORKSHOP,
+  startingPaperwork,
+  startingSweep,
+  type Commission,
+  type PaperDecoration,
+  type Workshop,
+} from '../plan'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
 const SATURDAY = 6
@@ -19,7 +29,13 @@ const threeTiers: Cake = {
   board: { outline: 'round', acrossMm: 340, thicknessMm: 12 },
   tiers: [
     { ...roundTier('bottom', 260, 110), colour: '#f6efe4' },
-    { ...roundTier('middle', 196, 150), shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 196, cornerMm: 4 }, covering: 'setButtercream', colour: '#343a63', chilled: true },
+    {
+      ...roundTier('middle', 196, 150),
+      shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 196, cornerMm: 4 },
+      covering: 'setButtercream',
+      colour: '#343a63',
+      chilled: true,
+    },
     { ...roundTier('top', 128, 118), covering: 'ganache', colour: '#f3e4cd' },
   ],
 }
@@ -29,28 +45,69 @@ const fourTiers: Cake = {
   board: { outline: 'round', acrossMm: 360, thicknessMm: 12 },
   tiers: [
     { ...roundTier('bottom', 280, 110), colour: '#f6efe4' },
-    { ...roundTier('second', 220, 120), shape: { kind: 'scalloped', lobes: 12, marksMm: 208, cutterMm: 54 }, colour: '#f3dfc2' },
-    { ...roundTier('third', 164, 130), shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 160, cornerMm: 4 }, covering: 'setButtercream', colour: '#343a63', chilled: true },
+    {
+      ...roundTier('second', 220, 120),
+      shape: { kind: 'scalloped', lobes: 12, marksMm: 208, cutterMm: 54 },
+      colour: '#f3dfc2',
+    },
+    {
+      ...roundTier('third', 164, 130),
+      shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 160, cornerMm: 4 },
+      covering: 'setButtercream',
+      colour: '#343a63',
+      chilled: true,
+    },
     { ...roundTier('top', 110, 120), covering: 'ganache', colour: '#f3e4cd', taperDeg: 4 },
   ],
 }
 
 /** A torn collar at the foot, lace on the top tier, moths on the hexagon, globes on top. */
 function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
-  const begin = (id: string, technique: PaperDecoration['technique']): PaperDecoration => startingPaperwork(id, technique, tiers)
+  const begin = (id: string, technique: PaperDecoration['technique']): PaperDecoration =>
+    startingPaperwork(id, technique, tiers)
   const [moths, globes] = [begin('moths', 'butterfly'), begin('globes', 'foldedGlobe')]
   return [
-    begin('collar', 'tornRuffle'), begin('lace', 'stripScroll'),
-    { ...moths, cutting: { ...STARTING_CUTTING, way: 'machine', plies: 1 }, finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }], composition: { ...moths.composition, seed: 24 } } as PaperDecoration,
-    { ...globes, parameters: { ...globes.parameters, seenMm: 36 }, composition: { ...globes.composition, spanDeg: 200, reach: 0.62 } } as PaperDecoration,
+    begin('collar', 'tornRuffle'),
+    begin('lace', 'stripScroll'),
+    {
+      ...moths,
+      cutting: { ...STARTING_CUTTING, way: 'machine', plies: 1 },
+      finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }],
+      composition: { ...moths.composition, seed: 24 },
+    } as PaperDecoration,
+    {
+      ...globes,
+      parameters: { ...globes.parameters, seenMm: 36 },
+      composition: { ...globes.composition, spanDeg: 200, reach: 0.62 },
+    } as PaperDecoration,
   ]
 }
 
 /** Quince blossoms with ginkgo on the first ledge, to the right of where the sails climb. */
-const quince: Bouquet = { ...startingBouquet('quince', 3, 5), name: 'Quince and ginkgo', place: 'ledge', tier: 0, middleDeg: 44, spanDeg: 84, outMm: 46, highMm: 66, full: 0.7, movement: 0.35 }
+const quince: Bouquet = {
+  ...startingBouquet('quince', 3, 5),
+  name: 'Quince and ginkgo',
+  place: 'ledge',
+  tier: 0,
+  middleDeg: 44,
+  spanDeg: 84,
+  outMm: 46,
+  highMm: 66,
+  full: 0.7,
+  movement: 0.35,
+}
 
 function gathered({ tiers }: Cake): readonly PaperDecoration[] {
-  const begin = (id: string, technique: PaperDecoration['technique'], role: BouquetRole, parts: number, parameters: object): PaperDecoration => ({ ...gatheredIn('quince', id, technique, role, parts, tiers, parameters), cutting: { ...STARTING_CUTTING, way: 'template', plies: 1 } })
+  const begin = (
+    id: string,
+    technique: PaperDecoration['technique'],
+    role: BouquetRole,
+    parts: number,
+    parameters: object,
+  ): PaperDecoration => ({
+    ...gatheredIn('quince', id, technique, role, parts, tiers, parameters),
+    cutting: { ...STARTING_CUTTING, way: 'template', plies: 1 },
+  })
   return [
     begin('blossoms', 'openBloom', 'focal', 6, { acrossMm: 36, small: 3, medium: 4, large: 5, stamens: 12 }),
     begin('ginkgo', 'laminatedLeaf', 'leaf', 3, { lengthMm: 96, leafMm: 28 }),
@@ -61,7 +118,21 @@ function gathered({ tiers }: Cake): readonly PaperDecoration[] {
 /** The commission that a new studio opens with. */
 export function demoCommission(now: Moment): Commission {
   const sweep = startingSweep(378)
-  const climbing = { ...sweep, sweep: { ...sweep.sweep, fromAngleDeg: -50, fromHeightMm: 22, toAngleDeg: 62, toHeightMm: 338, seenHeightMm: 118, overlap: 0.6, taper: 0.52, heart: 0.45, seed: 30 } }
+  const climbing = {
+    ...sweep,
+    sweep: {
+      ...sweep.sweep,
+      fromAngleDeg: -50,
+      fromHeightMm: 22,
+      toAngleDeg: 62,
+      toHeightMm: 338,
+      seenHeightMm: 118,
+      overlap: 0.6,
+      taper: 0.52,
+      heart: 0.45,
+      seed: 30,
+    },
+  }
   return {
     id: 'quillfinch-press',
     brief: {
@@ -82,8 +153,34 @@ export function demoCommission(now: Moment): Commission {
     },
     palette: STARTING_PALETTE,
     options: [
-      { id: 'a', name: 'Three tiers', cake: threeTiers, decorations: [climbing], paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)], bouquets: [quince], accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 },
-      { id: 'b', name: 'Four, taller', cake: fourTiers, decorations: [{ ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } }], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 },
+      {
+        id: 'a',
+        name: 'Three tiers',
+        cake: threeTiers,
+        decorations: [climbing],
+        paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)],
+        bouquets: [quince],
+        accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }],
+        keptSheets: [],
+        ownPieces: [],
+        pins: {},
+        tiersApart: 0,
+      },
+      {
+        id: 'b',
+        name: 'Four, taller',
+        cake: fourTiers,
+        decorations: [
+          { ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } },
+        ],
+        paperwork: [],
+        bouquets: [],
+        accents: [],
+        keptSheets: [],
+        ownPieces: [],
+        pins: {},
+        tiersApart: 0,
+      },
     ],
     chosen: 'a',
     bench: freshBench(),

@@ -10,18 +10,31 @@ const STRAIGHT = '#a8283a'
 /** Where a part's number stands, by its own origin: well inside it, though it be hollow. */
 function insideOfPart({ outline }: CutPart): Point {
   const corners = cornersAlong(outline, CHORD_MM * 40)
-  const middle = { x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length, y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length }
+  const middle = {
+    x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length,
+    y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length,
+  }
   if (isInside(middle, corners)) return middle
-  const crossings = corners.flatMap((one, at) => {
-    const next = corners[(at + 1) % corners.length]!
-    return (one.y > middle.y) === (next.y > middle.y) ? [] : [one.x + (middle.y - one.y) / (next.y - one.y) * (next.x - one.x)]
-  }).sort((one, other) => one - other)
-  const widest = crossings.flatMap((from, at) => at % 2 === 0 && at + 1 < crossings.length ? [{ x: (from + crossings[at + 1]!) / 2, wide: crossings[at + 1]! - from }] : []).sort((one, other) => other.wide - one.wide)[0]
+  const crossings = corners
+    .flatMap((one, at) => {
+      const next = corners[(at + 1) % corners.length]!
+      return one.y > middle.y === next.y > middle.y
+        ? []
+        : [one.x + ((middle.y - one.y) / (next.y - one.y)) * (next.x - one.x)]
+    })
+    .sort((one, other) => one - other)
+  const widest = crossings
+    .flatMap((from, at) =>
+      at % 2 === 0 && at + 1 < crossings.length
+        ? [{ x: (from + crossings[at + 1]!) / 2, wide: crossings[at + 1]! - from }]
+        : [],
+    )
+    .sort((one, other) => other.wide - one.wide)[0]
   return widest ? { x: widest.x, y: middle.y } : middle
 }
 
 /** What every piece of a part has in common, by the part's own origin. */
-type PartMarks = { readonly inside: Point, readonly leastSideMm: number }
+type PartMarks = { readonly inside: Point; readonly leastSideMm: number }
 
 /** Sheets hold many pieces of few parts, and are drawn anew whenever one of them is laid closer. */
 const marks = new WeakMap<CutPart, PartMarks>()
@@ -39,18 +52,54 @@ function marksOf(part: CutPart): PartMarks {
 export const insideOf = (piece: CutPiece): Point => laidPoint(marksOf(piece.part).inside, piece)
 
 /** How high a piece's number may be, so that it stays inside. */
-export const numberHeightMm = ({ part }: CutPiece, mostMm: number): number => Math.max(1.6, Math.min(mostMm, marksOf(part).leastSideMm * 0.36))
+export const numberHeightMm = ({ part }: CutPiece, mostMm: number): number =>
+  Math.max(1.6, Math.min(mostMm, marksOf(part).leastSideMm * 0.36))
 
 /** The lines of a piece as it is cut: its outline and what is cut out of it. */
-export const pieceOutlines = (piece: CutPiece): readonly Outline[] => [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
+export const pieceOutlines = (piece: CutPiece): readonly Outline[] =>
+  [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
 
 /** A sheet with its cuts and pieces, from its lower left corner, mm. @param numberMm height of the numbers */
-function cutSheetShapes({ pieces, cuts, remnant }: CutSheet, { widthMm, heightMm }: SheetSize, numberMm: number): readonly Shape[] {
+function cutSheetShapes(
+  { pieces, cuts, remnant }: CutSheet,
+  { widthMm, heightMm }: SheetSize,
+  numberMm: number,
+): readonly Shape[] {
   return [
-    { kind: 'outline', outline: remnant?.outline ?? rectangle(0, 0, widthMm, heightMm), fill: '#fffdf8', stroke: '#b9aa9a', strokeMm: CUT_MM },
-    ...cuts.map(({ from, to }): Shape => ({ kind: 'outline', outline: polyline([from, to]), stroke: STRAIGHT, strokeMm: 0.25, strokeOpacity: 0.7, dash: [4, 2] })),
-    ...pieces.flatMap((piece): Shape[] => pieceOutlines(piece).map((outline, at): Shape => ({ kind: 'outline', outline, fill: at === 0 ? piece.part.colour : '#fffdf8', fillOpacity: at === 0 ? 0.55 : 1, stroke: INK, strokeMm: CUT_MM }))),
-    ...pieces.map((piece): Shape => ({ kind: 'label', at: insideOf(piece), text: String(piece.number), sizeMm: numberHeightMm(piece, numberMm), colour: INK, anchor: 'middle', bold: true })),
+    {
+      kind: 'outline',
+      outline: remnant?.outline ?? rectangle(0, 0, widthMm, heightMm),
+      fill: '#fffdf8',
+      stroke: '#b9aa9a',
+      strokeMm: CUT_MM,
+    },
+    ...cuts.map(({ from, to }): Shape => ({
+      kind: 'outline',
+      outline: polyline([from, to]),
+      stroke: STRAIGHT,
+      strokeMm: 0.25,
+      strokeOpacity: 0.7,
+      dash: [4, 2],
+    })),
+    ...pieces.flatMap((piece): Shape[] =>
+      pieceOutlines(piece).map((outline, at): Shape => ({
+        kind: 'outline',
+        outline,
+        fill: at === 0 ? piece.part.colour : '#fffdf8',
+        fillOpacity: at === 0 ? 0.55 : 1,
+        stroke: INK,
+        strokeMm: CUT_MM,
+      })),
+    ),
+    ...pieces.map((piece): Shape => ({
+      kind: 'label',
+      at: insideOf(piece),
+      text: String(piece.number),
+      sizeMm: numberHeightMm(piece, numberMm),
+      colour: INK,
+      anchor: 'middle',
+      bold: true,
+    })),
   ]
 }
 
@@ -59,9 +108,18 @@ const FOOT_MM = 26
 /** A sheet at true size with its name and a ruler below. */
 export function cutSheetPicture(sheet: CutSheet, size: SheetSize, title: string): Picture {
   const lift = ({ x, y }: Point): Point => ({ x, y: y + FOOT_MM })
-  const shapes = cutSheetShapes(sheet, size, 4).map((shape): Shape => shape.kind === 'label' ? { ...shape, at: lift(shape.at) } : { ...shape, outline: laidOut(shape.outline, { x: 0, y: FOOT_MM, rotationDeg: 0, mirrored: false }) })
+  const shapes = cutSheetShapes(sheet, size, 4).map((shape): Shape =>
+    shape.kind === 'label'
+      ? { ...shape, at: lift(shape.at) }
+      : { ...shape, outline: laidOut(shape.outline, { x: 0, y: FOOT_MM, rotationDeg: 0, mirrored: false }) },
+  )
   return {
-    widthMm: size.widthMm, heightMm: size.heightMm + FOOT_MM,
-    shapes: [...shapes, ...rulerShapes({ x: 8, y: 14 }, 100), { kind: 'label', at: { x: 8, y: 3 }, text: title, sizeMm: 3.6, colour: INK, anchor: 'start' }],
+    widthMm: size.widthMm,
+    heightMm: size.heightMm + FOOT_MM,
+    shapes: [
+      ...shapes,
+      ...rulerShapes({ x: 8, y: 14 }, 100),
+      { kind: 'label', at: { x: 8, y: 3 }, text: title, sizeMm: 3.6, colour: INK, anchor: 'start' },
+    ],
   }
 }

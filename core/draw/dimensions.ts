@@ -2,8 +2,16 @@ import { extentMm, sectionAt, type Board, type StandingTier } from '../cake'
 import type { Point } from '../geometry'
 import type { View } from './view'
 
-/** A dimension line on the picture of the stand: its ends, y up, the length it gives, and where its figure is written. */
-export type Dimension = { readonly id: string, readonly from: Point, readonly to: Point, readonly lengthMm: number, readonly at: 'right' | 'below' | 'left' }
+/**
+ * A dimension line on the picture of the stand: its ends, y up, the length it gives, and where its figure is written.
+ */
+export type Dimension = {
+  readonly id: string
+  readonly from: Point
+  readonly to: Point
+  readonly lengthMm: number
+  readonly at: 'right' | 'below' | 'left'
+}
 
 const ASIDE_MM = 16
 
@@ -11,7 +19,12 @@ const ASIDE_MM = 16
  * Heights of tiers and spacers at the right, the whole at the left, widths as seen at each foot.
  * Heights are drawn where their edges are seen; the figures are the true ones.
  */
-export function dimensionsOf(stack: readonly StandingTier[], board: Board, turnDeg: number, view: View): readonly Dimension[] {
+export function dimensionsOf(
+  stack: readonly StandingTier[],
+  board: Board,
+  turnDeg: number,
+  view: View,
+): readonly Dimension[] {
   const widths = stack.map((tier) => {
     const foot = extentMm(tier.shape, tier.turnDeg + turnDeg)
     const rim = extentMm(sectionAt(tier, tier.topMm), tier.turnDeg + turnDeg)
@@ -21,13 +34,41 @@ export function dimensionsOf(stack: readonly StandingTier[], board: Board, turnD
   const right = Math.max(board.acrossMm / 2, ...widths.map(({ middle, widest }) => middle.x + widest)) + ASIDE_MM
   const level = (heightMm: number): number => view([0, 0, heightMm]).y
   const heights = stack.flatMap((tier): Dimension[] => [
-    ...(tier.spacer ? [{ id: `spacer-${tier.index}`, from: { x: right, y: level(tier.spacer.footMm) }, to: { x: right, y: level(tier.footMm) }, lengthMm: tier.footMm - tier.spacer.footMm, at: 'right' as const }] : []),
-    { id: `height-${tier.index}`, from: { x: right, y: level(tier.footMm) }, to: { x: right, y: level(tier.topMm) }, lengthMm: tier.topMm - tier.footMm, at: 'right' },
+    ...(tier.spacer
+      ? [
+          {
+            id: `spacer-${tier.index}`,
+            from: { x: right, y: level(tier.spacer.footMm) },
+            to: { x: right, y: level(tier.footMm) },
+            lengthMm: tier.footMm - tier.spacer.footMm,
+            at: 'right' as const,
+          },
+        ]
+      : []),
+    {
+      id: `height-${tier.index}`,
+      from: { x: right, y: level(tier.footMm) },
+      to: { x: right, y: level(tier.topMm) },
+      lengthMm: tier.topMm - tier.footMm,
+      at: 'right',
+    },
   ])
-  const whole: Dimension = { id: 'whole', from: { x: -right, y: level(-board.thicknessMm) }, to: { x: -right, y: level(stack.at(-1)!.topMm) }, lengthMm: stack.at(-1)!.topMm + board.thicknessMm, at: 'left' }
+  const whole: Dimension = {
+    id: 'whole',
+    from: { x: -right, y: level(-board.thicknessMm) },
+    to: { x: -right, y: level(stack.at(-1)!.topMm) },
+    lengthMm: stack.at(-1)!.topMm + board.thicknessMm,
+    at: 'left',
+  }
   const across = widths.map(({ tier, middle, half }): Dimension => {
     const y = level(tier.footMm + 14)
-    return { id: `width-${tier.index}`, from: { x: middle.x - half, y }, to: { x: middle.x + half, y }, lengthMm: 2 * half, at: 'below' }
+    return {
+      id: `width-${tier.index}`,
+      from: { x: middle.x - half, y },
+      to: { x: middle.x + half, y },
+      lengthMm: 2 * half,
+      at: 'below',
+    }
   })
   return [...heights, whole, ...across]
 }

@@ -6,7 +6,9 @@ function shift(hex: string, share: number): string {
   if (!rgb) throw new Error(`Expected a colour such as #d9572b, got ${hex}.`)
   const { l, a, b } = convertLrgbToOklab(convertRgbToLrgb(rgb))
   const fade = 1 - Math.abs(share)
-  return formatHex(convertOklabToRgb({ l: share > 0 ? l + (1 - l) * share : l * (1 + share), a: (a ?? 0) * fade, b: (b ?? 0) * fade }))
+  return formatHex(
+    convertOklabToRgb({ l: share > 0 ? l + (1 - l) * share : l * (1 + share), a: (a ?? 0) * fade, b: (b ?? 0) * fade }),
+  )
 }
 
 const HUNDREDTHS = 100
@@ -20,9 +22,9 @@ function shiftOnce(hex: string, share: number): string {
   let shades = known.get(hex)
   if (!shades) {
     if (known.size > MOST_COLOURS) known.clear()
-    known.set(hex, shades = [])
+    known.set(hex, (shades = []))
   }
-  return shades[place] ??= shift(hex, (place - HUNDREDTHS) / HUNDREDTHS)
+  return (shades[place] ??= shift(hex, (place - HUNDREDTHS) / HUNDREDTHS))
 }
 
 /** @param share 0 leaves it, 1 makes it white */

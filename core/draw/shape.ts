@@ -1,9 +1,13 @@
 import type { Outline, Point } from '../geometry'
 
 /** A colour running from one point to another. */
-export type Fade = { readonly from: Point, readonly to: Point, readonly stops: readonly { readonly at: number, readonly colour: string }[] }
+export type Fade = {
+  readonly from: Point
+  readonly to: Point
+  readonly stops: readonly { readonly at: number; readonly colour: string }[]
+}
 
-export type Paint = {
+type Paint = {
   readonly fill?: string | Fade
   readonly fillOpacity?: number
   readonly stroke?: string
@@ -14,8 +18,16 @@ export type Paint = {
 
 /** A plain shape to be shown by a screen or written by a format: mm, y up. */
 export type Shape =
-  | (Paint & { readonly kind: 'outline', readonly outline: Outline })
-  | { readonly kind: 'label', readonly at: Point, readonly text: string, readonly sizeMm: number, readonly colour: string, readonly anchor: 'start' | 'middle' | 'end', readonly bold?: boolean }
+  | (Paint & { readonly kind: 'outline'; readonly outline: Outline })
+  | {
+      readonly kind: 'label'
+      readonly at: Point
+      readonly text: string
+      readonly sizeMm: number
+      readonly colour: string
+      readonly anchor: 'start' | 'middle' | 'end'
+      readonly bold?: boolean
+    }
 
 /** Shapes and the room they take, from (0, 0) to the width and height, mm. */
-export type Picture = { readonly widthMm: number, readonly heightMm: number, readonly shapes: readonly Shape[] }
+export type Picture = { readonly widthMm: number; readonly heightMm: number; readonly shapes: readonly Shape[] }

@@ -4,17 +4,26 @@ import { add, outward, scale, type Point, type Point3 } from '../geometry'
 import { sightLine, viewAt } from './view'
 
 /** A point of the cake under a place of its picture. */
-export type Touched = { readonly point: Point3, readonly tier: number, readonly on: 'side' | 'top' }
+export type Touched = { readonly point: Point3; readonly tier: number; readonly on: 'side' | 'top' }
 
 const STEP_MM = 1.5
 const EDGE_MM = 2
 
-/** What lies under a place of the picture (y up, mm): the first point of a tier on the line of sight; null beside the cake. */
+/**
+ * What lies under a place of the picture (y up, mm): the first point of a tier on the line of sight; null beside the
+ * cake.
+ */
 export function touchedAt(stack: readonly StandingTier[], turnDeg: number, place: Point): Touched | null {
   const far = 2000
   const { from, along } = sightLine(place, turnDeg, far)
   const pointAt = (distance: number): Point3 => add(from, scale(along, distance))
-  const inside = (point: Point3): StandingTier | undefined => stack.find((tier) => point[2] >= tier.footMm && point[2] <= tier.topMm && isWithin({ x: point[0], y: point[1] }, sectionAt(tier, point[2]), tier.turnDeg, tier.middle))
+  const inside = (point: Point3): StandingTier | undefined =>
+    stack.find(
+      (tier) =>
+        point[2] >= tier.footMm &&
+        point[2] <= tier.topMm &&
+        isWithin({ x: point[0], y: point[1] }, sectionAt(tier, point[2]), tier.turnDeg, tier.middle),
+    )
   for (let distance = far - 1200; distance < far + 1200; distance += STEP_MM) {
     const tier = inside(pointAt(distance))
     if (!tier) continue
@@ -31,7 +40,8 @@ export function touchedAt(stack: readonly StandingTier[], turnDeg: number, place
 }
 
 /** Straight through the air between two points, mm. */
-export const straightMm = (one: Point3, other: Point3): number => Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
+export const straightMm = (one: Point3, other: Point3): number =>
+  Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
 
 /** The place of the cake under a place of its picture, as compositions reckon it; null beside the cake. */
 export function spotAt(stack: readonly StandingTier[], turnDeg: number, place: Point): Spot | null {
@@ -39,13 +49,24 @@ export function spotAt(stack: readonly StandingTier[], turnDeg: number, place: P
   if (!touched) return null
   const { middle, topMm } = stack[touched.tier]!
   const [right, back] = [touched.point[0] - middle.x, touched.point[1] - middle.y]
-  return { tier: touched.tier, on: touched.on, angleDeg: Math.atan2(right, -back) * 180 / Math.PI, heightMm: touched.on === 'top' ? topMm : touched.point[2], outMm: touched.on === 'top' ? Math.hypot(right, back) : 0 }
+  return {
+    tier: touched.tier,
+    on: touched.on,
+    angleDeg: (Math.atan2(right, -back) * 180) / Math.PI,
+    heightMm: touched.on === 'top' ? topMm : touched.point[2],
+    outMm: touched.on === 'top' ? Math.hypot(right, back) : 0,
+  }
 }
 
 /** Where a place of the cake is in space. */
-export function pointOfSpot({ tier: index, on, angleDeg, heightMm, outMm }: Spot, stack: readonly StandingTier[]): Point3 {
+export function pointOfSpot(
+  { tier: index, on, angleDeg, heightMm, outMm }: Spot,
+  stack: readonly StandingTier[],
+): Point3 {
   const tier = stack[index]!
-  return on === 'side' ? wallPoint(tier, angleDeg, heightMm).point : add([tier.middle.x, tier.middle.y, tier.topMm], scale(outward(angleDeg), outMm))
+  return on === 'side'
+    ? wallPoint(tier, angleDeg, heightMm).point
+    : add([tier.middle.x, tier.middle.y, tier.topMm], scale(outward(angleDeg), outMm))
 }
 
 /** Whether a place of the cake faces the viewer. */

@@ -11,14 +11,14 @@ export type Seen = Point & { readonly near: number }
 export type View = (point: Point3) => Seen
 
 const turned = ([x, y, z]: Point3, turnDeg: number): Point3 => {
-  const [c, s] = [Math.cos(turnDeg * Math.PI / 180), Math.sin(turnDeg * Math.PI / 180)]
+  const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)]
   return [x * c - y * s, x * s + y * c, z]
 }
 
 /** Parallel view of the stand turned by an angle; 0 shows the front. */
 export function viewAt(turnDeg: number): View {
   // Asked for thousands of points at each turn: what is the same for all is worked out once.
-  const [c, s] = [Math.cos(turnDeg * Math.PI / 180), Math.sin(turnDeg * Math.PI / 180)]
+  const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)]
   const [level, steep] = [Math.cos(TILT), Math.sin(TILT)]
   return ([x, y, z]) => {
     const away = x * s + y * c
@@ -29,8 +29,15 @@ export function viewAt(turnDeg: number): View {
 /** The light in the space of the cake when the stand is turned: it stays with the viewer. */
 export const lightAt = (turnDeg: number): Point3 => turned(LIGHT, -turnDeg)
 
-/** The line of sight through a seen place: the point of it nearest the viewer within a distance, and the direction away from the viewer, in the space of the cake. */
-export function sightLine({ x, y }: Point, turnDeg: number, distanceMm: number): { readonly from: Point3, readonly along: Point3 } {
+/**
+ * The line of sight through a seen place: the point of it nearest the viewer within a distance, and the direction away
+ * from the viewer, in the space of the cake.
+ */
+export function sightLine(
+  { x, y }: Point,
+  turnDeg: number,
+  distanceMm: number,
+): { readonly from: Point3; readonly along: Point3 } {
   const along: Point3 = [0, Math.cos(TILT), -Math.sin(TILT)]
   const up: Point3 = [0, Math.sin(TILT), Math.cos(TILT)]
   const from: Point3 = [x, up[1] * y - along[1] * distanceMm, up[2] * y - along[2] * distanceMm]

@@ -12,7 +12,10 @@ export const climateSchema = z.strictObject({
 
 export type Climate = z.infer<typeof climateSchema>
 
-/** How air moves round a piece: exchange coefficient of its open faces, and of the covered face through what it lies on, W/m²K. */
+/**
+ * How air moves round a piece: exchange coefficient of its open faces, and of the covered face through what it lies
+ * on, W/m²K.
+ */
 export type Surroundings = {
   readonly airC: number
   readonly vapourPa: number
@@ -24,7 +27,7 @@ export type Surroundings = {
 export const kelvin = (celsius: number): number => celsius + 273.15
 
 /** @see Alduchov & Eskridge 1996, eq. 21 (Magnus form) */
-export const saturationPa = (celsius: number): number => 610.94 * Math.exp(17.625 * celsius / (243.04 + celsius))
+export const saturationPa = (celsius: number): number => 610.94 * Math.exp((17.625 * celsius) / (243.04 + celsius))
 
 /** Heat to evaporate a kilogram of water, J/kg. Linear fit of steam tables, 0 to 100 °C. */
 export const latentHeatJkg = (celsius: number): number => 2.501e6 - 2370 * celsius
@@ -55,25 +58,43 @@ export type AirMotion = (typeof AIR_MOTIONS)[number]
 const MOVED_WM2K: Readonly<Record<AirMotion, number>> = { still: STILL_ROOM_WM2K, draught: 5.2, fan: 11.5 }
 
 /** The same place with its air moved. */
-export const moved = (surroundings: Surroundings, motion: AirMotion): Surroundings => ({ ...surroundings, convectionWm2K: MOVED_WM2K[motion] })
+export const moved = (surroundings: Surroundings, motion: AirMotion): Surroundings => ({
+  ...surroundings,
+  convectionWm2K: MOVED_WM2K[motion],
+})
 
 /** Vapour pressure in a household oven: room air plus what the load gives off. */
 const OVEN_VAPOUR_PA = 2500
 
 /** A piece lying on a mat in the room: one face open. */
-export const onMat = ({ airC, humidity }: Climate): Surroundings =>
-  ({ airC, vapourPa: humidity * saturationPa(airC), convectionWm2K: STILL_ROOM_WM2K, backWm2K: MAT_BACK_WM2K, openFaces: 1 })
+export const onMat = ({ airC, humidity }: Climate): Surroundings => ({
+  airC,
+  vapourPa: humidity * saturationPa(airC),
+  convectionWm2K: STILL_ROOM_WM2K,
+  backWm2K: MAT_BACK_WM2K,
+  openFaces: 1,
+})
 
 /** A piece standing free in the room: both faces open. */
-export const standingFree = ({ airC, humidity }: Climate): Surroundings =>
-  ({ airC, vapourPa: humidity * saturationPa(airC), convectionWm2K: STILL_ROOM_WM2K, backWm2K: 0, openFaces: 2 })
+export const standingFree = ({ airC, humidity }: Climate): Surroundings => ({
+  airC,
+  vapourPa: humidity * saturationPa(airC),
+  convectionWm2K: STILL_ROOM_WM2K,
+  backWm2K: 0,
+  openFaces: 2,
+})
 
 /** A piece on crumpled parchment on a tray in a cool oven. */
-export const inOven = (ovenC: number): Surroundings =>
-  ({ airC: ovenC, vapourPa: OVEN_VAPOUR_PA, convectionWm2K: OVEN_WM2K, backWm2K: TRAY_BACK_WM2K, openFaces: 1 })
+export const inOven = (ovenC: number): Surroundings => ({
+  airC: ovenC,
+  vapourPa: OVEN_VAPOUR_PA,
+  convectionWm2K: OVEN_WM2K,
+  backWm2K: TRAY_BACK_WM2K,
+  openFaces: 1,
+})
 
 /** Temperature at which air begins to lose water on a surface, °C. @see Magnus form, inverse */
 export function dewPointC({ airC, humidity }: Climate): number {
-  const exponent = Math.log(humidity) + 17.625 * airC / (243.04 + airC)
-  return 243.04 * exponent / (17.625 - exponent)
+  const exponent = Math.log(humidity) + (17.625 * airC) / (243.04 + airC)
+  return (243.04 * exponent) / (17.625 - exponent)
 }

@@ -5,12 +5,21 @@ import { moistureAfter, paperSheet } from './paperSheet'
 import type { Readiness } from './readiness'
 import { uptakeGG } from './soak'
 
-type DryingCase = { readonly words: string, readonly kind: 'wafer' | 'film', readonly until: Readiness, readonly on: 'mat' | 'oven' | 'free', readonly waterGPerDm2: number }
+type DryingCase = {
+  readonly words: string
+  readonly kind: 'wafer' | 'film'
+  readonly until: Readiness
+  readonly on: 'mat' | 'oven' | 'free'
+  readonly waterGPerDm2: number
+}
 
 const OVEN_C = 80
 const HORIZON_H = 96
 
-/** Film soaked till limp; a petal brushed barely damp, standing free; a sail washed on one face, lying. @see fitted to reported times */
+/**
+ * Film soaked till limp; a petal brushed barely damp, standing free; a sail washed on one face, lying. @see fitted to
+ * reported times
+ */
 export const DRYING_CASES = {
   filmMat: { words: 'Soaked film on a mat, set hard', kind: 'film', until: 'set', on: 'mat', waterGPerDm2: 0 },
   filmOven: { words: 'Soaked film in the oven, set hard', kind: 'film', until: 'set', on: 'oven', waterGPerDm2: 0 },

@@ -3,7 +3,16 @@ import { chanceOfSetting, estimateDrying, type DryingWay } from '.'
 import { workingSentence } from '../quantity'
 
 const film = { thicknessMm: 0.2, densityKgM3: 1350, porosity: 1 }
-const ask = (humidity: number, way: DryingWay = 'mat', car = 0.5) => estimateDrying({ sheet: film, way, soakWaterC: 38, ovenC: 80, workroom: { airC: 22, humidity }, venue: { airC: 22, humidity: 0.5 }, transport: { airC: 22, humidity: car } })
+const ask = (humidity: number, way: DryingWay = 'mat', car = 0.5) =>
+  estimateDrying({
+    sheet: film,
+    way,
+    soakWaterC: 38,
+    ovenC: 80,
+    workroom: { airC: 22, humidity },
+    venue: { airC: 22, humidity: 0.5 },
+    transport: { airC: 22, humidity: car },
+  })
 
 describe('estimated drying', () => {
   it('keeps sails stiff on a dry road and softens them on a damp one', () => {
@@ -32,5 +41,6 @@ describe('estimated drying', () => {
     expect(chanceOfSetting(0.58)).toBeGreaterThan(chanceOfSetting(0.6))
   })
   it('an oven does not mind the room', () => expect(ask(0.75, 'oven').ready.set.planned!.value).toBe(30))
-  it('says the humidity and warmth it was worked out for', () => expect(workingSentence(ask(0.5).ready.set.median!, 'metric')).toMatch(/humidity 50 %.*22 °C/))
+  it('says the humidity and warmth it was worked out for', () =>
+    expect(workingSentence(ask(0.5).ready.set.median!, 'metric')).toMatch(/humidity 50 %.*22 °C/))
 })

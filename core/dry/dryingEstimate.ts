@@ -7,8 +7,15 @@ import { soakMin, uptakeGG } from './soak'
 /** How the pieces dry: in the room on a silicone mat, or on parchment on a tray in a cool oven. */
 export type DryingWay = 'mat' | 'oven'
 
-/** A time that is not known exactly: usually by the median, almost surely by the ninety. Minutes; null where the air never brings the piece there. */
-export type ReadyTime = { readonly median: Working | null, readonly ninety: Working | null, readonly planned: Working | null }
+/**
+ * A time that is not known exactly: usually by the median, almost surely by the ninety. Minutes; null where the air
+ * never brings the piece there.
+ */
+type ReadyTime = {
+  readonly median: Working | null
+  readonly ninety: Working | null
+  readonly planned: Working | null
+}
 
 export type DryingEstimate = {
   readonly way: DryingWay
@@ -35,8 +42,14 @@ export type DryingQuestion = {
   readonly learned?: DryingLearned | undefined
 }
 
-/** How long film takes here against the drying curve, how far one drying strays (deviation of its logarithm), and up to which humidity this room sets it, as its hygrometer shows it; with how many trials. */
-export type DryingLearned = { readonly factor: { readonly median: number, readonly deviation: number, readonly trials: number } | null, readonly limit: { readonly mean: number, readonly deviation: number, readonly trials: number } | null }
+/**
+ * How long film takes here against the drying curve, how far one drying strays (deviation of its logarithm), and up to
+ * which humidity this room sets it, as its hygrometer shows it; with how many trials.
+ */
+export type DryingLearned = {
+  readonly factor: { readonly median: number; readonly deviation: number; readonly trials: number } | null
+  readonly limit: { readonly mean: number; readonly deviation: number; readonly trials: number } | null
+}
 
 /** One in ten dryings takes longer than the median by this factor (log-deviation 0.55; fitted to reported times). */
 const LOG_DEVIATION = 0.55
@@ -47,7 +60,9 @@ export const HYGROMETER_DEVIATION = 0.02
 const HORIZON_H = 72
 const QUARTER_MIN = 15
 
-/** Chance that a room of this humidity sets starch film hard: the limit is known to about 4 points, a hygrometer to 2. */
+/**
+ * Chance that a room of this humidity sets starch film hard: the limit is known to about 4 points, a hygrometer to 2.
+ */
 export const chanceOfSetting = (humidity: number, limit = SETTING_LIMIT, deviation = SETTING_LIMIT_DEVIATION): number =>
   normalShareBelow((limit - humidity) / Math.hypot(deviation, HYGROMETER_DEVIATION))
 
@@ -55,52 +70,163 @@ export const chanceOfSetting = (humidity: number, limit = SETTING_LIMIT, deviati
  * How long soaked film takes to each state, with its spread and the working of each figure.
  * Until two dryings are logged the plan takes the longer of the model's ninety-percent point and usual practice.
  */
-export function estimateDrying({ sheet, way, soakWaterC, ovenC, workroom, venue, transport, learned = { factor: null, limit: null } }: DryingQuestion): DryingEstimate {
+export function estimateDrying({
+  sheet,
+  way,
+  soakWaterC,
+  ovenC,
+  workroom,
+  venue,
+  transport,
+  learned = { factor: null, limit: null },
+}: DryingQuestion): DryingEstimate {
   const startMoisture = PACKET_MOISTURE + uptakeGG(1)
   const { factor, limit } = learned
   // A hygrometer that reads high, or a room of its own kind: the curve is walked as if the air were so much drier.
-  const air = { ...workroom, humidity: Math.min(0.98, Math.max(0.05, workroom.humidity + (limit ? SETTING_LIMIT - limit.mean : 0))) }
+  const air = {
+    ...workroom,
+    humidity: Math.min(0.98, Math.max(0.05, workroom.humidity + (limit ? SETTING_LIMIT - limit.mean : 0))),
+  }
   const surroundings = way === 'mat' ? onMat(air) : inOven(ovenC)
   const curve = dryingCurve({ sheet, startMoisture, surroundings, roomC: workroom.airC, horizonH: HORIZON_H })
   const humidity = typed('humidity', workroom.humidity, 'share', 'Brief')
-  const airInputs: Readonly<Record<string, Working>> = way === 'mat'
-    ? { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
-    : { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
+  const airInputs: Readonly<Record<string, Working>> =
+    way === 'mat'
+      ? { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
+      : { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
   const thickness = starting('film thickness', sheet.thicknessMm, 'length', 'usual')
-  const water = derive('water taken up', 'share', 'soaking', 'packet {packet} + soaked till limp {uptake}',
-    { packet: starting('moisture', PACKET_MOISTURE, 'share', 'usual'), uptake: starting('uptake', uptakeGG(1), 'share', 'usual') },
-    ({ packet, uptake }) => packet + uptake)
+  const water = derive(
+    'water taken up',
+    'share',
+    'soaking',
+    'packet {packet} + soaked till limp {uptake}',
+    {
+      packet: starting('moisture', PACKET_MOISTURE, 'share', 'usual'),
+      uptake: starting('uptake', uptakeGG(1), 'share', 'usual'),
+    },
+    ({ packet, uptake }) => packet + uptake,
+  )
   const readyTime = (state: Readiness): ReadyTime => {
     const reached = curve.reachedMin[state]
     if (reached === null) return { median: null, ninety: null, planned: null }
-    const walk = way === 'mat' ? 'walk of the drying curve from {water} in still air of {humidity} at {warmth}, {thickness}' : 'walk of the drying curve from {water} in {warmth}, {thickness}'
-    const curveMin = derive(`${factor ? 'by the curve' : 'usually'} ${stateWords[state]}`, 'duration', 'drying curve', walk, { water, ...airInputs, thickness }, () => reached)
+    const walk =
+      way === 'mat'
+        ? 'walk of the drying curve from {water} in still air of {humidity} at {warmth}, {thickness}'
+        : 'walk of the drying curve from {water} in {warmth}, {thickness}'
+    const curveMin = derive(
+      `${factor ? 'by the curve' : 'usually'} ${stateWords[state]}`,
+      'duration',
+      'drying curve',
+      walk,
+      { water, ...airInputs, thickness },
+      () => reached,
+    )
     if (factor) {
-      const median = derive(`usually ${stateWords[state]}`, 'duration', 'drying as you logged it', '{curve} × {yours}', { curve: curveMin, yours: found('in your room', factor.median, 'ratio', `learned from ${factor.trials} of your trials`) }, (v) => v.curve * v.yours)
-      const own = derive(`almost surely ${stateWords[state]}`, 'duration', 'ninety-percent point', '{median} × {spread}', { median, spread: found('spread of your drying times', Math.exp(NINETY_PERCENT * factor.deviation), 'ratio', `learned from ${factor.trials} of your trials`) }, (v) => v.median * v.spread)
-      return { median, ninety: own, planned: state !== 'set' ? own : derive('drying planned', 'duration', 'up to the next quarter of an hour', '{own}, rounded up', { own }, (v) => Math.ceil(v.own / QUARTER_MIN - 1e-9) * QUARTER_MIN) }
+      const median = derive(
+        `usually ${stateWords[state]}`,
+        'duration',
+        'drying as you logged it',
+        '{curve} × {yours}',
+        {
+          curve: curveMin,
+          yours: found('in your room', factor.median, 'ratio', `learned from ${factor.trials} of your trials`),
+        },
+        (v) => v.curve * v.yours,
+      )
+      const own = derive(
+        `almost surely ${stateWords[state]}`,
+        'duration',
+        'ninety-percent point',
+        '{median} × {spread}',
+        {
+          median,
+          spread: found(
+            'spread of your drying times',
+            Math.exp(NINETY_PERCENT * factor.deviation),
+            'ratio',
+            `learned from ${factor.trials} of your trials`,
+          ),
+        },
+        (v) => v.median * v.spread,
+      )
+      return {
+        median,
+        ninety: own,
+        planned:
+          state !== 'set'
+            ? own
+            : derive(
+                'drying planned',
+                'duration',
+                'up to the next quarter of an hour',
+                '{own}, rounded up',
+                { own },
+                (v) => Math.ceil(v.own / QUARTER_MIN - 1e-9) * QUARTER_MIN,
+              ),
+      }
     }
     const median = curveMin
-    const ninety = derive(`almost surely ${stateWords[state]}`, 'duration', 'ninety-percent point', '{median} × {factor}',
-      { median, factor: starting('spread of drying times', Math.exp(NINETY_PERCENT * LOG_DEVIATION), 'ratio', 'usual') }, (v) => v.median * v.factor)
-    const planned = state !== 'set' ? ninety
-      : derive('drying planned', 'duration', 'the longer of model and practice', 'longer of {ninety} and {practice}, up to the next quarter of an hour',
-          { ninety, practice: starting('usual practice', USUAL_PRACTICE_MIN[way], 'duration', 'usual') }, (v) => Math.ceil(Math.max(v.ninety, v.practice) / QUARTER_MIN - 1e-9) * QUARTER_MIN)
+    const ninety = derive(
+      `almost surely ${stateWords[state]}`,
+      'duration',
+      'ninety-percent point',
+      '{median} × {factor}',
+      {
+        median,
+        factor: starting('spread of drying times', Math.exp(NINETY_PERCENT * LOG_DEVIATION), 'ratio', 'usual'),
+      },
+      (v) => v.median * v.factor,
+    )
+    const planned =
+      state !== 'set'
+        ? ninety
+        : derive(
+            'drying planned',
+            'duration',
+            'the longer of model and practice',
+            'longer of {ninety} and {practice}, up to the next quarter of an hour',
+            { ninety, practice: starting('usual practice', USUAL_PRACTICE_MIN[way], 'duration', 'usual') },
+            (v) => Math.ceil(Math.max(v.ninety, v.practice) / QUARTER_MIN - 1e-9) * QUARTER_MIN,
+          )
     return { median, ninety, planned }
   }
   return {
     way,
-    soak: derive('soak', 'duration', 'soaking till limp', '1 min × ( {thickness} ÷ 0.2 mm )² × slower in cooler water, {bath}',
-      { thickness, bath: typed('soaking water', soakWaterC, 'temperature', 'Dry') }, (v) => soakMin(v.thickness, v.bath)),
+    soak: derive(
+      'soak',
+      'duration',
+      'soaking till limp',
+      '1 min × ( {thickness} ÷ 0.2 mm )² × slower in cooler water, {bath}',
+      { thickness, bath: typed('soaking water', soakWaterC, 'temperature', 'Dry') },
+      (v) => soakMin(v.thickness, v.bath),
+    ),
     curve,
     ready: Object.fromEntries(READINESS.map((state) => [state, readyTime(state)])) as Record<Readiness, ReadyTime>,
-    chanceOfSetting: way === 'oven'
-      ? starting('chance to set hard in the oven', 0.99, 'share', 'usual')
-      : derive('chance to set hard', 'share', 'humidity limit', `share of rooms below the limit {limit} ± ${Math.round((limit?.deviation ?? SETTING_LIMIT_DEVIATION) * 100)} points, read at {humidity} ± 2 points`,
-          { limit: limit ? found('setting limit', limit.mean, 'share', `learned from ${limit.trials} of your trials`) : starting('setting limit', SETTING_LIMIT, 'share', 'guess'), humidity }, (v) => chanceOfSetting(v.humidity, v.limit, limit?.deviation)),
+    chanceOfSetting:
+      way === 'oven'
+        ? starting('chance to set hard in the oven', 0.99, 'share', 'usual')
+        : derive(
+            'chance to set hard',
+            'share',
+            'humidity limit',
+            `share of rooms below the limit {limit} ± ${Math.round((limit?.deviation ?? SETTING_LIMIT_DEVIATION) * 100)} ` +
+              `points, read at {humidity} ± 2 points`,
+            {
+              limit: limit
+                ? found('setting limit', limit.mean, 'share', `learned from ${limit.trials} of your trials`)
+                : starting('setting limit', SETTING_LIMIT, 'share', 'guess'),
+              humidity,
+            },
+            (v) => chanceOfSetting(v.humidity, v.limit, limit?.deviation),
+          ),
     venueSoftMin: softAgainMin(sheet, standingFree(venue), venue.airC, 48),
     roadSoftMin: softAgainMin(sheet, standingFree(transport), transport.airC, 48),
   }
 }
 
-const stateWords: Readonly<Record<Readiness, string>> = { touch: 'dry to touch', handle: 'ready to handle', firm: 'firm', set: 'set hard' }
+const stateWords: Readonly<Record<Readiness, string>> = {
+  touch: 'dry to touch',
+  handle: 'ready to handle',
+  firm: 'firm',
+  set: 'set hard',
+}

@@ -19,14 +19,18 @@ export type Forecast = z.infer<typeof forecastSchema>
 const DAMP = 0.62
 
 /** Whether a day is damp enough to keep film from setting, by day or by night. */
-export const isDamp = ({ day, night }: Forecast['days'][number]): boolean => Math.max(day.humidity, night.humidity) >= DAMP
+export const isDamp = ({ day, night }: Forecast['days'][number]): boolean =>
+  Math.max(day.humidity, night.humidity) >= DAMP
 
-/** The air to plan on over some days: the mean of warmth, and the dampest humidity, so that the plan is safe on each of them. Null for no days. */
+/**
+ * The air to plan on over some days: the mean of warmth, and the dampest humidity, so that the plan is safe on each of
+ * them. Null for no days.
+ */
 export function airOver(days: readonly Forecast['days'][number][]): Climate | null {
   const all = days.flatMap(({ day, night }) => [day, night])
   if (all.length === 0) return null
   return {
-    airC: Math.round(all.reduce((sum, { airC }) => sum + airC, 0) / all.length * 10) / 10,
+    airC: Math.round((all.reduce((sum, { airC }) => sum + airC, 0) / all.length) * 10) / 10,
     humidity: Math.max(...all.map(({ humidity }) => humidity)),
   }
 }

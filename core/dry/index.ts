@@ -1,9 +1,27 @@
-export { AIR_MOTIONS, climateSchema, dewPointC, moved, onMat, standingFree, saturationPa, type AirMotion, type Climate, type Surroundings } from './air'
-export { dryingCurve, PACKET_MOISTURE, softAgainMin, type CurvePoint, type DryingCurve, type Sheet } from './dryingCurve'
+export {
+  AIR_MOTIONS,
+  climateSchema,
+  dewPointC,
+  moved,
+  onMat,
+  standingFree,
+  saturationPa,
+  type AirMotion,
+  type Climate,
+} from './air'
+export { dryingCurve, PACKET_MOISTURE, type CurvePoint } from './dryingCurve'
 export { DRYING_CASES, dryingCaseMin, type DryingCaseId } from './dryingCases'
-export { chanceOfSetting, estimateDrying, HYGROMETER_DEVIATION, SETTING_LIMIT, SETTING_LIMIT_DEVIATION, type DryingEstimate, type DryingLearned, type DryingWay, type ReadyTime } from './dryingEstimate'
+export {
+  chanceOfSetting,
+  estimateDrying,
+  HYGROMETER_DEVIATION,
+  SETTING_LIMIT,
+  SETTING_LIMIT_DEVIATION,
+  type DryingEstimate,
+  type DryingLearned,
+  type DryingWay,
+} from './dryingEstimate'
 export { moistureOf, READINESS, softeningKelvin, type Readiness } from './readiness'
-export { soakMin, uptakeGG } from './soak'
 export { airAt, airOver, FORECAST_DAYS, forecastSchema, isDamp, type Forecast } from './forecast'
 export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } from './roomSensor'
 export { moistureAfter, paperSheet } from './paperSheet'

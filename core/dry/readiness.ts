@@ -8,7 +8,13 @@ export const READINESS = ['touch', 'handle', 'firm', 'set'] as const
 export type Readiness = (typeof READINESS)[number]
 
 /** Margin at which each state is reached, K (usual practice: the ruler is physics, the marks are judgement). */
-const MARGIN_K: Readonly<Record<Readiness | 'softAgain', number>> = { touch: -8, handle: 15, firm: 30, softAgain: 35, set: 40 }
+const MARGIN_K: Readonly<Record<Readiness | 'softAgain', number>> = {
+  touch: -8,
+  handle: 15,
+  firm: 30,
+  softAgain: 35,
+  set: 40,
+}
 
 const STARCH_TG_K = 502
 const WATER_TG_K = 136
@@ -26,5 +32,8 @@ export function softeningKelvin(moisture: number, glycerinGG = 0): number {
 /** The moisture at which a state is reached in a room of this warmth: the inverse of the softening temperature. */
 export function moistureOf(state: Readiness | 'softAgain', roomC: number, glycerinGG = 0): number {
   const target = kelvin(roomC) + MARGIN_K[state]
-  return (STARCH_TG_K - target + GLYCERIN_WEIGHT * glycerinGG * (GLYCERIN_TG_K - target)) / (WATER_WEIGHT * (target - WATER_TG_K))
+  return (
+    (STARCH_TG_K - target + GLYCERIN_WEIGHT * glycerinGG * (GLYCERIN_TG_K - target)) /
+    (WATER_WEIGHT * (target - WATER_TG_K))
+  )
 }

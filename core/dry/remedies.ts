@@ -25,13 +25,24 @@ const SOFTENS_ABOVE = 0.7
 
 /** Ways of drying soaked film compared, as it is first. @param ovenC warmth of the cool oven */
 export function dryingRemedies(sheet: Sheet, room: Climate, ovenC: number): readonly DryingRemedy[] {
-  const setIn = (surroundings: Surroundings): number | null => dryingCurve({ sheet, startMoisture: PACKET_MOISTURE + uptakeGG(1), surroundings, roomC: room.airC, horizonH: HORIZON_H }).reachedMin.set
+  const setIn = (surroundings: Surroundings): number | null =>
+    dryingCurve({
+      sheet,
+      startMoisture: PACKET_MOISTURE + uptakeGG(1),
+      surroundings,
+      roomC: room.airC,
+      horizonH: HORIZON_H,
+    }).reachedMin.set
   const dry = { ...room, humidity: Math.min(room.humidity, DRY_ROOM_HUMIDITY) }
   const ways: readonly (readonly [DryingRemedy['id'], string, Surroundings])[] = [
     ['asItIs', 'on its mat in this room', onMat(room)],
     ['fan', 'a fan over the mats', moved(onMat(room), 'fan')],
     ['rack', 'firm pieces moved to a rack', standingFree(room)],
-    ['dryBox', 'in a closed box with desiccant', onMat({ ...room, humidity: Math.min(room.humidity, DRY_BOX_HUMIDITY) })],
+    [
+      'dryBox',
+      'in a closed box with desiccant',
+      onMat({ ...room, humidity: Math.min(room.humidity, DRY_BOX_HUMIDITY) }),
+    ],
     ['dryRoom', 'a dehumidifier and a fan in the room', moved(onMat(dry), 'fan')],
     ['warmDryRoom', 'the same, the room at 32 °C', moved(onMat({ ...dry, airC: WARM_C }), 'fan')],
     ['oven', 'a cool oven', inOven(ovenC)],
@@ -39,6 +50,12 @@ export function dryingRemedies(sheet: Sheet, room: Climate, ovenC: number): read
   const asItIs = setIn(ways[0]![2])
   return ways.map(([id, words, surroundings]) => {
     const setMin = id === 'asItIs' ? asItIs : setIn(surroundings)
-    return { id, words, setMin, gainedMin: asItIs !== null && setMin !== null ? asItIs - setMin : null, mustBeBoxed: id !== 'asItIs' && id !== 'fan' && room.humidity > SOFTENS_ABOVE }
+    return {
+      id,
+      words,
+      setMin,
+      gainedMin: asItIs !== null && setMin !== null ? asItIs - setMin : null,
+      mustBeBoxed: id !== 'asItIs' && id !== 'fan' && room.humidity > SOFTENS_ABOVE,
+    }
   })
 }

@@ -1,4 +1,7 @@
-/** What a room sensor says, and whether to believe it. A reading that cannot be true is never planned on; the last good one is kept. */
+/**
+ * What a room sensor says, and whether to believe it. A reading that cannot be true is never planned on; the last good
+ * one is kept.
+ */
 import { z } from 'zod'
 import { climateSchema, type Climate } from './air'
 
@@ -6,7 +9,10 @@ const readingSchema = z.strictObject({ airC: z.number(), humidity: z.number() })
 
 export type SensorProblem = 'unreadable' | 'implausible' | 'jumped' | 'silent' | 'lost'
 
-/** `lastGood` is the newest reading to be believed and when it came, milliseconds; `doubted` counts readings in a row that jumped away from it. */
+/**
+ * `lastGood` is the newest reading to be believed and when it came, milliseconds; `doubted` counts readings in a row
+ * that jumped away from it.
+ */
 export type SensorState = {
   readonly lastGood: (Climate & { readonly atMs: number }) | null
   readonly heardMs: number
@@ -25,19 +31,28 @@ const SILENT_MS = 20_000
 
 /** The state after a message from the sensor. */
 export function hear(state: SensorState, message: string, nowMs: number): SensorState {
-  const doubt = (problem: SensorProblem): SensorState => ({ ...state, heardMs: nowMs, doubted: problem === 'jumped' ? state.doubted + 1 : state.doubted, problem })
+  const doubt = (problem: SensorProblem): SensorState => ({
+    ...state,
+    heardMs: nowMs,
+    doubted: problem === 'jumped' ? state.doubted + 1 : state.doubted,
+    problem,
+  })
   const reading = readReading(message)
   if (!reading) return doubt('unreadable')
   const climate = climateSchema.safeParse(reading)
   if (!climate.success) return doubt('implausible')
   const { lastGood } = state
-  const jumped = lastGood !== null && (Math.abs(climate.data.airC - lastGood.airC) > JUMP_C || Math.abs(climate.data.humidity - lastGood.humidity) > JUMP_HUMIDITY)
+  const jumped =
+    lastGood !== null &&
+    (Math.abs(climate.data.airC - lastGood.airC) > JUMP_C ||
+      Math.abs(climate.data.humidity - lastGood.humidity) > JUMP_HUMIDITY)
   if (jumped && state.doubted + 1 < BELIEVED_AFTER) return doubt('jumped')
   return { lastGood: { ...climate.data, atMs: nowMs }, heardMs: nowMs, doubted: 0, problem: null }
 }
 
 /** The state when nothing was heard for a while, or the line was lost. */
-export const overdue = (state: SensorState, nowMs: number): SensorState => nowMs - state.heardMs > SILENT_MS && state.problem !== 'lost' ? { ...state, problem: 'silent' } : state
+export const overdue = (state: SensorState, nowMs: number): SensorState =>
+  nowMs - state.heardMs > SILENT_MS && state.problem !== 'lost' ? { ...state, problem: 'silent' } : state
 export const lostLine = (state: SensorState): SensorState => ({ ...state, problem: 'lost' })
 
 function readReading(message: string): Climate | null {

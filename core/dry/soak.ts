@@ -11,7 +11,9 @@ const FULL_UPTAKE_GG = 1.7
  * Starting value, usual practice: 1 min for 0.2 mm at 38 °C.
  */
 export const soakMin = (thicknessMm: number, waterC: number): number =>
-  REFERENCE_SOAK_MIN * (thicknessMm / REFERENCE_THICKNESS_MM) ** 2 * Math.exp(ACTIVATION_K * (1 / kelvin(waterC) - 1 / REFERENCE_WATER_K))
+  REFERENCE_SOAK_MIN *
+  (thicknessMm / REFERENCE_THICKNESS_MM) ** 2 *
+  Math.exp(ACTIVATION_K * (1 / kelvin(waterC) - 1 / REFERENCE_WATER_K))
 
 /** Water taken up, g per g dry film, after a share of the full soaking time (1 = soaked just till limp). */
 export const uptakeGG = (shareOfSoak: number): number => FULL_UPTAKE_GG * (1 - Math.exp(-shareOfSoak))

@@ -11,18 +11,24 @@ const REFERENCE_C = 22
 /** While a dry sheet takes water up it holds less than while it gives water off, at the same air. */
 export const REWETTING_SHARE = 0.92
 
-const monolayer = (celsius: number): number => MONOLAYER_AT_22C * (1 - MONOLAYER_FALL_PER_KELVIN * (celsius - REFERENCE_C))
-const binding = (celsius: number): number => BINDING_AT_22C * Math.exp(BINDING_KELVIN * (1 / kelvin(celsius) - 1 / kelvin(REFERENCE_C)))
+const monolayer = (celsius: number): number =>
+  MONOLAYER_AT_22C * (1 - MONOLAYER_FALL_PER_KELVIN * (celsius - REFERENCE_C))
+const binding = (celsius: number): number =>
+  BINDING_AT_22C * Math.exp(BINDING_KELVIN * (1 / kelvin(celsius) - 1 / kelvin(REFERENCE_C)))
 
 /** Moisture in balance with an activity while drying. @see van den Berg & Bruin 1981 (the GAB isotherm) */
 export function moistureAt(activity: number, celsius: number): number {
   const c = binding(celsius)
   const ka = MULTILAYER * activity
-  return monolayer(celsius) * c * ka / ((1 - ka) * (1 - ka + c * ka))
+  return (monolayer(celsius) * c * ka) / ((1 - ka) * (1 - ka + c * ka))
 }
 
-/** Water that glycerin holds besides, g per g dry starch. @param glycerinGG glycerin, g per g dry starch; nearly an ideal solution */
-export const glycerinWater = (activity: number, glycerinGG: number): number => glycerinGG === 0 ? 0 : 0.235 * glycerinGG * activity / (1 - activity)
+/**
+ * Water that glycerin holds besides, g per g dry starch. @param glycerinGG glycerin, g per g dry starch; nearly an
+ * ideal solution
+ */
+export const glycerinWater = (activity: number, glycerinGG: number): number =>
+  glycerinGG === 0 ? 0 : (0.235 * glycerinGG * activity) / (1 - activity)
 
 /** The activity that holds a moisture while drying: the inverse of `moistureAt`, never above 1. */
 export function activityAt(moisture: number, celsius: number): number {

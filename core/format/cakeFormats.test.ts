@@ -10,7 +10,8 @@ import { choosing, derivePlan } from '../plan'
 
 const shape: Scalloped = { kind: 'scalloped', lobes: 12, marksMm: 240, cutterMm: 66 }
 const guide = guideSheet(scallopGuide(shape), 'tier 2, lower card')
-const planFor = (option: string) => derivePlan({ commission: choosing(demoCommission(0), option), workshop: demoWorkshop(), now: 0, units: 'metric' })
+const planFor = (option: string) =>
+  derivePlan({ commission: choosing(demoCommission(0), option), workshop: demoWorkshop(), now: 0, units: 'metric' })
 
 describe('card guides on paper', () => {
   it('are as large in millimetres as they are drawn', () => {
@@ -40,18 +41,28 @@ describe('a plan for reading elsewhere', () => {
   it('tells of tiers, decorations and the finished size as plain data', () => {
     const summary = JSON.parse(JSON.stringify(planSummary(planFor('a')))) as {
       finishedMm: { high: number }
-      tiers: { perimeterMm: number, coveringG: number, supports: { count: number }[] }[]
-      paperwork: { technique: string, pieces: number, classes: { widthMm: number }[] }[]
+      tiers: { perimeterMm: number; coveringG: number; supports: { count: number }[] }[]
+      paperwork: { technique: string; pieces: number; classes: { widthMm: number }[] }[]
     }
     expect(summary.finishedMm.high).toBeGreaterThan(380)
     expect(summary.tiers.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 676, 402])
     expect(summary.tiers[0]!.supports[0]!.count).toBeGreaterThan(2)
-    expect(summary.paperwork.map(({ technique }) => technique)).toEqual(['openBloom', 'laminatedLeaf', 'bud', 'tornRuffle', 'stripScroll', 'butterfly', 'foldedGlobe'])
+    expect(summary.paperwork.map(({ technique }) => technique)).toEqual([
+      'openBloom',
+      'laminatedLeaf',
+      'bud',
+      'tornRuffle',
+      'stripScroll',
+      'butterfly',
+      'foldedGlobe',
+    ])
     summary.paperwork.forEach(({ classes }) => classes.forEach(({ widthMm }) => expect(widthMm).toBeGreaterThan(0)))
   })
 
   it('says in words how large it is, and what does not fit', () => {
-    expect(planText('Quillfinch Press', planFor('a'), 'metric')).toMatch(/finished: 340 mm wide, 340 mm deep, \d+ mm high with board/)
+    expect(planText('Quillfinch Press', planFor('a'), 'metric')).toMatch(
+      /finished: 340 mm wide, 340 mm deep, \d+ mm high with board/,
+    )
     expect(planText('Quillfinch Press', planFor('b'), 'metric')).toContain('does not fit the box standing')
   })
 

@@ -10,14 +10,22 @@ const floating = (moment: Moment): string => `${momentText(moment)}:00`
  * @param now when the file is written
  */
 export function writeCalendar(slots: readonly Slot[], commissionId: string, name: string, now: Moment): string {
-  const calendar = ical({ name: `${name}: timetable`, prodId: { company: 'Lamellon', product: 'timetable', language: 'EN' } })
+  const calendar = ical({
+    name: `${name}: timetable`,
+    prodId: { company: 'Lamellon', product: 'timetable', language: 'EN' },
+  })
   for (const slot of slots.filter(({ hands, kind }) => hands || kind === 'event')) {
     const entry = calendar.createEvent({
-      id: `${slot.id}@${commissionId}.lamellon`, start: floating(slot.from), end: floating(Math.max(slot.to, slot.from + 1)), stamp: `${momentText(now)}:00Z`, floating: true,
+      id: `${slot.id}@${commissionId}.lamellon`,
+      start: floating(slot.from),
+      end: floating(Math.max(slot.to, slot.from + 1)),
+      stamp: `${momentText(now)}:00Z`,
+      floating: true,
       summary: slot.kind === 'event' ? name : `${slot.name} (${name})`,
       description: slot.lane === 'hands' || slot.lane === 'road' ? '' : `On ${slot.lane}`,
     })
-    if (slot.kind !== 'event') entry.createAlarm({ type: ICalAlarmType.display, trigger: 15 * 60, description: slot.name })
+    if (slot.kind !== 'event')
+      entry.createAlarm({ type: ICalAlarmType.display, trigger: 15 * 60, description: slot.name })
   }
   return calendar.toString()
 }

@@ -8,22 +8,22 @@ const VERSION = 5
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
-export const commissionFileSchema = z.strictObject({
+const commissionFileSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   commission: commissionSchema,
   workshop: workshopSchema,
 })
 
-export type CommissionFile = { readonly commission: Commission, readonly workshop: Workshop }
+export type CommissionFile = { readonly commission: Commission; readonly workshop: Workshop }
 
 export type FileProblem =
   | { readonly code: 'empty' }
-  | { readonly code: 'too-large', readonly bytes: number }
-  | { readonly code: 'not-json', readonly detail: string }
+  | { readonly code: 'too-large'; readonly bytes: number }
+  | { readonly code: 'not-json'; readonly detail: string }
   | { readonly code: 'foreign' }
-  | { readonly code: 'newer', readonly version: unknown }
-  | { readonly code: 'fields', readonly fields: readonly { readonly path: string, readonly problem: string }[] }
+  | { readonly code: 'newer'; readonly version: unknown }
+  | { readonly code: 'fields'; readonly fields: readonly { readonly path: string; readonly problem: string }[] }
 
 /** Writes a commission file, fields in the order of the schema: the same content always gives the same text. */
 export const writeCommissionFile = ({ commission, workshop }: CommissionFile): string =>
@@ -48,7 +48,13 @@ export function readCommissionFile(text: string): Result<CommissionFile, FilePro
   if (!current) return refuse({ code: 'newer', version: head.data.version })
   const parsed = commissionFileSchema.safeParse(current)
   if (parsed.success) return ok({ commission: parsed.data.commission, workshop: parsed.data.workshop })
-  return refuse({ code: 'fields', fields: parsed.error.issues.map(({ path, message }) => ({ path: path.map(String).join(' → ') || 'file', problem: message })) })
+  return refuse({
+    code: 'fields',
+    fields: parsed.error.issues.map(({ path, message }) => ({
+      path: path.map(String).join(' → ') || 'file',
+      problem: message,
+    })),
+  })
 }
 
 type Loose = Readonly<Record<string, unknown>>
@@ -57,27 +63,49 @@ type Loose = Readonly<Record<string, unknown>>
 function broughtUp(content: Loose, version: unknown): Loose | null {
   if (version === VERSION) return content
   const { commission, workshop } = content
-  const both = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({ ...content, version: VERSION, commission: bringUp(one), workshop: bringUp(other) })
+  const both = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({
+    ...content,
+    version: VERSION,
+    commission: bringUp(one),
+    workshop: bringUp(other),
+  })
   const since3 = (value: unknown): unknown => from4(from3(value))
   const since2 = (value: unknown): unknown => since3(from2(value))
   switch (version) {
-    case 4: return both(from4, commission, workshop)
-    case 3: return both(since3, commission, workshop)
-    case 2: return both(since2, commission, workshop)
-    case 1: return both(since2, commissionFrom1(commission), workshopFrom1(workshop))
-    default: return null
+    case 4:
+      return both(from4, commission, workshop)
+    case 3:
+      return both(since3, commission, workshop)
+    case 2:
+      return both(since2, commission, workshop)
+    case 1:
+      return both(since2, commissionFrom1(commission), workshopFrom1(workshop))
+    default:
+      return null
   }
 }
 
 /** Why a file was refused, for the person who opened it. */
 export function fileSentence(problem: FileProblem): string {
   switch (problem.code) {
-    case 'empty': return 'The file is empty.'
-    case 'too-large': return `The file is too large for a commission (${Math.round(problem.bytes / 1e6)} MB; at most ${LARGEST_BYTES / 1e6}).`
-    case 'not-json': return `The file is damaged or not a commission file: ${problem.detail}`
-    case 'foreign': return 'This is not a Lamellon commission file. Choose one that ends in .lamellon.json.'
-    case 'newer': return `This file has version ${String(problem.version)}; this Lamellon reads version ${VERSION}. Open it with the Lamellon that wrote it.`
-    case 'fields': return `The file does not hold together: ${problem.fields.slice(0, 4).map(({ path, problem: what }) => `${path}: ${what}`).join('; ')}${problem.fields.length > 4 ? `; and ${problem.fields.length - 4} more` : ''}`
+    case 'empty':
+      return 'The file is empty.'
+    case 'too-large':
+      return `The file is too large for a commission (${Math.round(problem.bytes / 1e6)} MB; at most ${LARGEST_BYTES / 1e6}).`
+    case 'not-json':
+      return `The file is damaged or not a commission file: ${problem.detail}`
+    case 'foreign':
+      return 'This is not a Lamellon commission file. Choose one that ends in .lamellon.json.'
+    case 'newer':
+      return (
+        `This file has version ${String(problem.version)}; this Lamellon reads ` +
+        `version ${VERSION}. Open it with the Lamellon that wrote it.`
+      )
+    case 'fields':
+      return `The file does not hold together: ${problem.fields
+        .slice(0, 4)
+        .map(({ path, problem: what }) => `${path}: ${what}`)
+        .join('; ')}${problem.fields.length > 4 ? `; and ${problem.fields.length - 4} more` : ''}`
   }
 }
 

@@ -4,7 +4,16 @@ import { PDFDocument } from 'pdf-lib'
 import { STARTING_CUTTING, STARTING_TOOLS } from '../cut'
 import { freshBench } from '../ledger'
 import { describe, expect, it } from 'vitest'
-import { commissionFileJsonSchema, fileSentence, planSummary, planText, readCommissionFile, writeCalendar, writeCommissionFile, writeSvg } from '.'
+import {
+  commissionFileJsonSchema,
+  fileSentence,
+  planSummary,
+  planText,
+  readCommissionFile,
+  writeCalendar,
+  writeCommissionFile,
+  writeSvg,
+} from '.'
 import { tilesFor, writePdf } from './pdf'
 import { demoCommission, demoWorkshop } from '../demo'
 import { discSheet } from '../draw'
@@ -15,8 +24,14 @@ const now = valueOf(parseMoment('2026-11-24T09:00'))
 const file = { commission: demoCommission(now), workshop: demoWorkshop() }
 const plan = derivePlan({ ...file, now, units: 'metric' })
 const text = writeCommissionFile(file)
-type Content = Record<string, unknown> & { commission: { brief?: Record<string, unknown>, options: { cake: { board: Record<string, unknown> } }[] } }
-const changed = (change: (content: Content) => void): string => { const content = JSON.parse(text) as Content; change(content); return JSON.stringify(content) }
+type Content = Record<string, unknown> & {
+  commission: { brief?: Record<string, unknown>; options: { cake: { board: Record<string, unknown> } }[] }
+}
+const changed = (change: (content: Content) => void): string => {
+  const content = JSON.parse(text) as Content
+  change(content)
+  return JSON.stringify(content)
+}
 
 describe('a commission file', () => {
   it('round-trips exactly', () => {
@@ -25,13 +40,43 @@ describe('a commission file', () => {
     expect(writeCommissionFile(read)).toBe(text)
   })
   it.each([
-    ['nothing', '', 'empty', 'empty'], ['not JSON', '{"format":', 'not-json', 'damaged'], ['a picture', '\u0089PNG', 'not-json', 'damaged'], ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'], ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
+    ['nothing', '', 'empty', 'empty'],
+    ['not JSON', '{"format":', 'not-json', 'damaged'],
+    ['a picture', '\u0089PNG', 'not-json', 'damaged'],
+    ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
+    ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
     ['a later version', changed((content) => Object.assign(content, { version: 6 })), 'newer', 'version 6'],
-    ['a missing brief', changed((content) => { delete content.commission.brief }), 'fields', 'commission → brief'],
-    ['a wrong number', changed(({ commission }) => { commission.options[0]!.cake.board.acrossMm = 'wide' }), 'fields', 'options → 0 → cake → board → acrossMm'],
+    [
+      'a missing brief',
+      changed((content) => {
+        delete content.commission.brief
+      }),
+      'fields',
+      'commission → brief',
+    ],
+    [
+      'a wrong number',
+      changed(({ commission }) => {
+        commission.options[0]!.cake.board.acrossMm = 'wide'
+      }),
+      'fields',
+      'options → 0 → cake → board → acrossMm',
+    ],
     ['an unknown field', changed((content) => Object.assign(content.commission, { extra: 1 })), 'fields', 'extra'],
-    ['an impossible day', changed(({ commission }) => { commission.brief!.eventAt = '2026-02-31T10:00' }), 'fields', 'eventAt'],
-    ['a choice of no option', changed((content) => Object.assign(content.commission, { chosen: 'z' })), 'fields', 'chosen'],
+    [
+      'an impossible day',
+      changed(({ commission }) => {
+        commission.brief!.eventAt = '2026-02-31T10:00'
+      }),
+      'fields',
+      'eventAt',
+    ],
+    [
+      'a choice of no option',
+      changed((content) => Object.assign(content.commission, { chosen: 'z' })),
+      'fields',
+      'chosen',
+    ],
     ['too much', ' '.repeat(8_000_001) + '1', 'too-large', 'too large'],
   ])('refuses %s whole, with the reason', (_, content, code, words) => {
     const result = readCommissionFile(content)
@@ -39,10 +84,30 @@ describe('a commission file', () => {
     if (!result.ok) expect(fileSentence(result.error)).toContain(words)
   })
   it('of version 2 is brought up: it is cut by hand as before, nothing is locked, tools are those of a new workshop', () => {
-    const older = (value: unknown): unknown => Array.isArray(value) ? value.map(older) : typeof value === 'object' && value !== null
-      ? Object.fromEntries(Object.entries(value).filter(([name]) => !['cutting', 'keptSheets', 'ownPieces', 'tools', 'remnants', 'sheetEach', 'dyes', 'dyeTrials'].includes(name)).map(([name, each]) => [name, older(each)])) : value
+    const older = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(older)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(
+              Object.entries(value)
+                .filter(
+                  ([name]) =>
+                    ![
+                      'cutting',
+                      'keptSheets',
+                      'ownPieces',
+                      'tools',
+                      'remnants',
+                      'sheetEach',
+                      'dyes',
+                      'dyeTrials',
+                    ].includes(name),
+                )
+                .map(([name, each]) => [name, older(each)]),
+            )
+          : value
     const text = changed(() => undefined)
-    const read = readCommissionFile(JSON.stringify({ ...older(JSON.parse(text)) as object, version: 2 }))
+    const read = readCommissionFile(JSON.stringify({ ...(older(JSON.parse(text)) as object), version: 2 }))
     if (!read.ok) throw new Error(fileSentence(read.error))
     expect(read.value.workshop).toMatchObject({ tools: STARTING_TOOLS, remnants: [], prices: { sheetEach: 0.5 } })
     for (const option of read.value.commission.options) {
@@ -51,10 +116,30 @@ describe('a commission file', () => {
     }
   })
   it('of version 3 is brought up: what was cut and locked is cut and locked as before', () => {
-    const content = JSON.parse(text) as { commission: { options: { paperwork: { cutting: object }[], keptSheets: object[] }[] }, workshop: { remnants: object[], dyes?: unknown, dyeTrials?: unknown } }
-    const lock = { paper: 'thinWafer', format: 'a4', way: 'template', placements: [{ part: 'a/0', x: 1, y: 2, rotationDeg: 3, mirrored: false }] }
-    const rest = { id: 'rest', name: 'rest', paper: 'thinWafer', outline: [[0, 0], [90, 0], [0, 90]], from: 'another' }
-    for (const option of content.commission.options as (typeof content.commission.options[number] & { ownPieces?: unknown })[]) {
+    const content = JSON.parse(text) as {
+      commission: { options: { paperwork: { cutting: object }[]; keptSheets: object[] }[] }
+      workshop: { remnants: object[]; dyes?: unknown; dyeTrials?: unknown }
+    }
+    const lock = {
+      paper: 'thinWafer',
+      format: 'a4',
+      way: 'template',
+      placements: [{ part: 'a/0', x: 1, y: 2, rotationDeg: 3, mirrored: false }],
+    }
+    const rest = {
+      id: 'rest',
+      name: 'rest',
+      paper: 'thinWafer',
+      outline: [
+        [0, 0],
+        [90, 0],
+        [0, 90],
+      ],
+      from: 'another',
+    }
+    for (const option of content.commission.options as ((typeof content.commission.options)[number] & {
+      ownPieces?: unknown
+    })[]) {
       delete option.ownPieces
       option.keptSheets = [lock]
       for (const each of option.paperwork) each.cutting = { way: 'template', plies: 3 }
@@ -67,32 +152,64 @@ describe('a commission file', () => {
     expect([workshop.dyes.length, workshop.dyeTrials]).toEqual([6, []])
     for (const { keptSheets, ownPieces, paperwork } of commission.options) {
       expect([keptSheets, ownPieces]).toEqual([[{ ...lock, plies: 1, colour: null }], []])
-      for (const { cutting } of paperwork) expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
+      for (const { cutting } of paperwork)
+        expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
     }
   })
   it('of version 4 is brought up: nothing was done at the bench yet, nothing is logged', () => {
-    const content = JSON.parse(text) as { commission: { bench?: unknown }, workshop: Record<string, unknown> }
+    const content = JSON.parse(text) as { commission: { bench?: unknown }; workshop: Record<string, unknown> }
     delete content.commission.bench
-    for (const name of ['pricing', 'stock', 'pieceBoxes', 'room', 'learnFrom', 'shrinkTrials', 'dryingTrials', 'runs']) delete content.workshop[name]
+    for (const name of ['pricing', 'stock', 'pieceBoxes', 'room', 'learnFrom', 'shrinkTrials', 'dryingTrials', 'runs'])
+      delete content.workshop[name]
     const { commission, workshop } = valueOf(readCommissionFile(JSON.stringify({ ...content, version: 4 })))
     expect(commission.bench).toEqual(freshBench())
     expect(workshop).toMatchObject({ stock: [], runs: [], learnFrom: 3, room: 'workroom' })
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
-    const { commission: { options: [option], chosen, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette, ...commission }, workshop: { fridgeC, prices, petals, dyes, dyeTrials, ...workshop } } = JSON.parse(text)
-    const first = {
-      format: 'lamellon-commission', version: 1, workshop,
+    const {
       commission: {
-        ...commission, brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box }, palette: palette.map(({ role, ...each }: Record<string, unknown>) => each), decorations: option.decorations,
-        cake: { boardDiameterMm: 340, boardThicknessMm: 12, tiers: [{ id: 'a', diameterMm: 200, heightMm: 90, covering: 'ganache', colour: null }] },
+        options: [option],
+        chosen,
+        brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box },
+        palette,
+        ...commission
+      },
+      workshop: { fridgeC, prices, petals, dyes, dyeTrials, ...workshop },
+    } = JSON.parse(text)
+    const first = {
+      format: 'lamellon-commission',
+      version: 1,
+      workshop,
+      commission: {
+        ...commission,
+        brief: { name, occasion, eventAt, driveMin, completion, venueOpensMin, workroom, venue, box },
+        palette: palette.map(({ role, ...each }: Record<string, unknown>) => each),
+        decorations: option.decorations,
+        cake: {
+          boardDiameterMm: 340,
+          boardThicknessMm: 12,
+          tiers: [{ id: 'a', diameterMm: 200, heightMm: 90, covering: 'ganache', colour: null }],
+        },
       },
     }
     const { commission: read } = valueOf(readCommissionFile(JSON.stringify(first)))
-    expect(read.options).toMatchObject([{ cake: { board: { outline: 'round', acrossMm: 340, thicknessMm: 12 }, tiers: [{ shape: { kind: 'round', acrossMm: 200 }, heightMm: 90, covering: 'ganache', taperDeg: 0 }] } }])
+    expect(read.options).toMatchObject([
+      {
+        cake: {
+          board: { outline: 'round', acrossMm: 340, thicknessMm: 12 },
+          tiers: [{ shape: { kind: 'round', acrossMm: 200 }, heightMm: 90, covering: 'ganache', taperDeg: 0 }],
+        },
+      },
+    ])
     expect(read.brief).toMatchObject({ name, driveMin, keeping: 'roomTemperature' })
-    expect(readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } }))).toMatchObject({ ok: false, error: { code: 'fields' } })
+    expect(
+      readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } })),
+    ).toMatchObject({ ok: false, error: { code: 'fields' } })
   })
-  it('is described by the published schema', () => expect(JSON.parse(readFileSync('public/lamellon-commission-5.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(commissionFileJsonSchema()))))
+  it('is described by the published schema', () =>
+    expect(JSON.parse(readFileSync('public/lamellon-commission-5.schema.json', 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(commissionFileJsonSchema())),
+    ))
 })
 
 describe('cuts on paper', () => {
@@ -108,10 +225,14 @@ describe('cuts on paper', () => {
     const bytes = await writePdf(sheets.slice(0, 1), 'Cuts', 'A4', { plain: font, bold: font })
     const pages = (await PDFDocument.load(bytes)).getPages()
     expect(pages).toHaveLength(tilesFor(sheets[0]!, 'A4').length)
-    expect(pages[0]!.getWidth()).toBeCloseTo(210 / 25.4 * 72, 3)
+    expect(pages[0]!.getWidth()).toBeCloseTo((210 / 25.4) * 72, 3)
   })
   it('tiles cover the whole picture and overlap', () => {
-    for (const [widthMm, heightMm] of [[100, 100], [296, 322], [500, 900]] as const) {
+    for (const [widthMm, heightMm] of [
+      [100, 100],
+      [296, 322],
+      [500, 900],
+    ] as const) {
       const tiles = tilesFor({ widthMm, heightMm }, 'A4')
       expect(Math.max(...tiles.map(({ xMm }) => xMm + 194))).toBeGreaterThanOrEqual(widthMm)
       expect(Math.min(...tiles.map(({ yMm }) => yMm))).toBeLessThanOrEqual(0)
@@ -132,7 +253,11 @@ describe('the calendar', () => {
     expect(events.filter((event) => event.getFirstSubcomponent('valarm'))).toHaveLength(byHand.length)
     expect(new Set(events.map((event) => event.getFirstPropertyValue('uid'))).size).toBe(events.length)
     const starts = events.map((event) => new ICAL.Event(event).startDate.toString().slice(0, 16)).sort()
-    expect(starts).toEqual([...byHand.map(({ from }) => from), slots.at(-1)!.from].map((from) => new Date(from * 60000).toISOString().slice(0, 16)).sort())
+    expect(starts).toEqual(
+      [...byHand.map(({ from }) => from), slots.at(-1)!.from]
+        .map((from) => new Date(from * 60000).toISOString().slice(0, 16))
+        .sort(),
+    )
   })
 })
 
@@ -143,5 +268,9 @@ describe('a plan in words', () => {
     expect(words).toContain('Soak and drape load 1')
     expect(words).toContain('shade 4')
   })
-  it('as data has the same figures', () => expect(planSummary(plan)).toMatchObject({ tally: { sails: { value: plan.arrangement.count.value }, discs: { value: plan.discs.length } }, bath: { startMl: plan.bath!.startMl.value } }))
+  it('as data has the same figures', () =>
+    expect(planSummary(plan)).toMatchObject({
+      tally: { sails: { value: plan.arrangement.count.value }, discs: { value: plan.discs.length } },
+      bath: { startMl: plan.bath!.startMl.value },
+    }))
 })

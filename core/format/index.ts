@@ -1,6 +1,6 @@
 export { writeCalendar } from './calendar'
-export { commissionFileJsonSchema, commissionFileSchema, fileSentence, readCommissionFile, writeCommissionFile, type CommissionFile, type FileProblem } from './commissionFile'
+export { commissionFileJsonSchema, fileSentence, readCommissionFile, writeCommissionFile } from './commissionFile'
 export { planSummary } from './planSummary'
 export { planText } from './planText'
 export { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from './palette'
-export { pathData, writeSvg } from './svg'
+export { writeSvg } from './svg'

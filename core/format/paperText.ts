@@ -6,22 +6,39 @@ const underlined = (text: string, line: string): string => `${text}\n${line.repe
 
 function blockText(block: Block): string {
   switch (block.kind) {
-    case 'heading': return underlined(block.text, '-')
-    case 'lines': return block.lines.map((line) => `- ${line}`).join('\n')
-    case 'note': return `! ${block.text}`
+    case 'heading':
+      return underlined(block.text, '-')
+    case 'lines':
+      return block.lines.map((line) => `- ${line}`).join('\n')
+    case 'note':
+      return `! ${block.text}`
     case 'table': {
       const rows = [block.head, ...block.rows]
       const widths = block.head.map((_, column) => Math.max(...rows.map((row) => (row[column] ?? '').length)))
-      return rows.map((row, at) => `${block.ticks ? at === 0 ? '    ' : '[ ] ' : ''}${row.map((cell, column) => block.numbers.includes(column) ? cell.padStart(widths[column]!) : cell.padEnd(widths[column]!)).join('  ').trimEnd()}`).join('\n')
+      return rows
+        .map(
+          (row, at) =>
+            `${block.ticks ? (at === 0 ? '    ' : '[ ] ') : ''}${row
+              .map((cell, column) =>
+                block.numbers.includes(column) ? cell.padStart(widths[column]!) : cell.padEnd(widths[column]!),
+              )
+              .join('  ')
+              .trimEnd()}`,
+        )
+        .join('\n')
     }
-    case 'pictures': return block.pictures.map(({ says }) => `(${says})`).join('\n')
-    case 'photos': return block.photos.map(({ name }) => `(${name})`).join('\n')
-    case 'signature': return block.lines.map((line) => `${line}: ________________________`).join('\n')
+    case 'pictures':
+      return block.pictures.map(({ says }) => `(${says})`).join('\n')
+    case 'photos':
+      return block.photos.map(({ name }) => `(${name})`).join('\n')
+    case 'signature':
+      return block.lines.map((line) => `${line}: ________________________`).join('\n')
   }
 }
 
 /** A paper to read in a terminal or a message. */
-export const paperText = ({ title, under, blocks }: Paper): string => `${[underlined(title, '='), under, ...blocks.map(blockText)].join('\n\n')}\n`
+export const paperText = ({ title, under, blocks }: Paper): string =>
+  `${[underlined(title, '='), under, ...blocks.map(blockText)].join('\n\n')}\n`
 
 /** Every table of a paper, one below the other, each row under the heading it stands under. */
 export function paperCsv({ blocks }: Paper): string {

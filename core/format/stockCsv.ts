@@ -7,10 +7,11 @@ import { MOST_STOCK, stockSchema, type Stock } from '../supply'
 const COLUMNS = ['item', 'name', 'shelf', 'kind', 'onHand', 'pack', 'packPrice'] as const
 
 /** What is wrong with a list of stock: the line it is in, and what to do. */
-export type StockProblem = { readonly line: number, readonly say: string }
+export type StockProblem = { readonly line: number; readonly say: string }
 
 /** All stock, a line each; a missing price stays empty. */
-export const writeStockCsv = (stock: readonly Stock[]): string => `${Papa.unparse({ fields: [...COLUMNS], data: stock.map((each) => COLUMNS.map((column) => each[column] ?? '')) }, { newline: '\n' })}\n`
+export const writeStockCsv = (stock: readonly Stock[]): string =>
+  `${Papa.unparse({ fields: [...COLUMNS], data: stock.map((each) => COLUMNS.map((column) => each[column] ?? '')) }, { newline: '\n' })}\n`
 
 const number = (text: string): number => Number(text.trim().replace(',', '.'))
 
@@ -19,18 +20,37 @@ const number = (text: string): number => Number(text.trim().replace(',', '.'))
  * Columns may stand in any order; commas, semicolons and tabs part them.
  */
 export function readStockCsv(text: string): Result<readonly Stock[], StockProblem> {
-  const { data, errors, meta } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => head.trim() })
+  const { data, errors, meta } = Papa.parse<Record<string, string>>(text.trim(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (head) => head.trim(),
+  })
   const missing = COLUMNS.filter((column) => column !== 'packPrice' && !meta.fields?.includes(column))
-  if (missing.length > 0) return refuse({ line: 1, say: `The first line must name the columns ${COLUMNS.join(', ')}; ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.` })
+  if (missing.length > 0)
+    return refuse({
+      line: 1,
+      say:
+        `The first line must name the columns ${COLUMNS.join(', ')}; ${missing.join(', ')} ` +
+        `${missing.length === 1 ? 'is' : 'are'} missing.`,
+    })
   const [broken] = errors.filter(({ type }) => type !== 'Delimiter')
   if (broken) return refuse({ line: (broken.row ?? 0) + 2, say: `The line does not hold together: ${broken.message}.` })
   if (data.length > MOST_STOCK) return refuse({ line: MOST_STOCK + 2, say: `At most ${MOST_STOCK} items can be kept.` })
   const stock: Stock[] = []
   for (const [at, row] of data.entries()) {
     const price = (row.packPrice ?? '').trim()
-    const read = stockSchema.safeParse({ item: row.item?.trim(), name: row.name?.trim(), shelf: row.shelf?.trim(), kind: row.kind?.trim(), onHand: number(row.onHand ?? ''), pack: number(row.pack ?? ''), packPrice: price === '' ? null : number(price) })
+    const read = stockSchema.safeParse({
+      item: row.item?.trim(),
+      name: row.name?.trim(),
+      shelf: row.shelf?.trim(),
+      kind: row.kind?.trim(),
+      onHand: number(row.onHand ?? ''),
+      pack: number(row.pack ?? ''),
+      packPrice: price === '' ? null : number(price),
+    })
     if (!read.success) return refuse({ line: at + 2, say: problemOf(read.error) })
-    if (stock.some(({ item }) => item === read.data.item)) return refuse({ line: at + 2, say: `“${read.data.item}” stands there twice.` })
+    if (stock.some(({ item }) => item === read.data.item))
+      return refuse({ line: at + 2, say: `“${read.data.item}” stands there twice.` })
     stock.push(read.data)
   }
   return ok(stock)

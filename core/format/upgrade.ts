@@ -10,15 +10,19 @@ import { roundTier } from '../cake'
 
 type Loose = Readonly<Record<string, unknown>>
 
-const isRecord = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value)
-const recordsOf = (value: unknown): readonly Loose[] => Array.isArray(value) ? value.filter(isRecord) : []
+const isRecord = (value: unknown): value is Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const recordsOf = (value: unknown): readonly Loose[] => (Array.isArray(value) ? value.filter(isRecord) : [])
 
 const STARTING_QUIET: Quiet = { others: false, seams: false, back: false, places: [] }
 
 /** What a tier did not have in version 1 and is now asked. */
 const { id, shape, heightMm, covering, colour, ...plainTier } = roundTier('', 200, 100)
 
-/** Version 1 had one cake of round tiers, and palettes without roles. What it holds is moved, nothing is checked: the schema of this version does that. */
+/**
+ * Version 1 had one cake of round tiers, and palettes without roles. What it holds is moved, nothing is checked: the
+ * schema of this version does that.
+ */
 export function commissionFrom1(commission: unknown): unknown {
   if (!isRecord(commission)) return commission
   const { cake, decorations, brief, palette, ...kept } = commission
@@ -27,17 +31,41 @@ export function commissionFrom1(commission: unknown): unknown {
   return {
     ...kept,
     brief: isRecord(brief) ? { ...STARTING_BRIEF, ...brief } : brief,
-    palette: Array.isArray(palette) ? palette.map((each: unknown) => isRecord(each) ? { role: 'accent', ...each } : each) : palette,
-    options: [{
-      id: 'a', name: 'Option A', paperwork: [], bouquets: [], accents: [], tiersApart: 0,
-      decorations: Array.isArray(decorations) ? decorations.map((each: unknown) => isRecord(each) ? { quiet: STARTING_QUIET, byHand: untouched(), ...each } : each) : decorations,
-      cake: { ...foreign, board: { outline: 'round', acrossMm: boardDiameterMm, thicknessMm: boardThicknessMm }, tiers: recordsOf(tiers).map(({ diameterMm, ...tier }) => ({ ...plainTier, ...tier, shape: { kind: 'round', acrossMm: diameterMm } })) },
-    }],
+    palette: Array.isArray(palette)
+      ? palette.map((each: unknown) => (isRecord(each) ? { role: 'accent', ...each } : each))
+      : palette,
+    options: [
+      {
+        id: 'a',
+        name: 'Option A',
+        paperwork: [],
+        bouquets: [],
+        accents: [],
+        tiersApart: 0,
+        decorations: Array.isArray(decorations)
+          ? decorations.map((each: unknown) =>
+              isRecord(each) ? { quiet: STARTING_QUIET, byHand: untouched(), ...each } : each,
+            )
+          : decorations,
+        cake: {
+          ...foreign,
+          board: { outline: 'round', acrossMm: boardDiameterMm, thicknessMm: boardThicknessMm },
+          tiers: recordsOf(tiers).map(({ diameterMm, ...tier }) => ({
+            ...plainTier,
+            ...tier,
+            shape: { kind: 'round', acrossMm: diameterMm },
+          })),
+        },
+      },
+    ],
     chosen: 'a',
   }
 }
 
-/** Anything, with what its records lack put in: works on commissions, workshops and single edits alike, because it knows what it meets by its fields. */
+/**
+ * Anything, with what its records lack put in: works on commissions, workshops and single edits alike, because it
+ * knows what it meets by its fields.
+ */
 function filled(value: unknown, lacking: (own: Loose) => Loose): unknown {
   if (Array.isArray(value)) return value.map((each) => filled(each, lacking))
   if (!isRecord(value)) return value
@@ -45,13 +73,18 @@ function filled(value: unknown, lacking: (own: Loose) => Loose): unknown {
   return { ...lacking(own), ...own }
 }
 
-/** Anything of version 2 with what version 3 asks besides: how a decoration is cut, sheets that were locked, the workshop's tools, remnants and the price of a sheet. */
-export const from2 = (value: unknown): unknown => filled(value, (own) => ({
-  ...'parameters' in own && 'format' in own && { cutting: { way: STARTING_CUTTING.way, plies: STARTING_CUTTING.plies } },
-  ...'tiersApart' in own && 'cake' in own && { keptSheets: [] },
-  ...'ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] },
-  ...'discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach },
-}))
+/**
+ * Anything of version 2 with what version 3 asks besides: how a decoration is cut, sheets that were locked, the
+ * workshop's tools, remnants and the price of a sheet.
+ */
+export const from2 = (value: unknown): unknown =>
+  filled(value, (own) => ({
+    ...('parameters' in own &&
+      'format' in own && { cutting: { way: STARTING_CUTTING.way, plies: STARTING_CUTTING.plies } }),
+    ...('tiersApart' in own && 'cake' in own && { keptSheets: [] }),
+    ...('ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] }),
+    ...('discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach }),
+  }))
 
 /** How a decoration is usually coloured, by its technique and paper. */
 function usualColouring({ technique, paper }: Loose): Colouring {
@@ -60,23 +93,63 @@ function usualColouring({ technique, paper }: Loose): Colouring {
   return definition && made ? startingColouring(definition, made.id) : STARTING_COLOURING
 }
 
-/** Anything of version 3 with what version 4 asks besides: how it is coloured, folded strips, sheets coloured whole, pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials, moulds, people and hours when they cannot, tasks put at an hour by hand. */
-export const from3 = (value: unknown): unknown => filled(value, (own) => ({
-  ...'parameters' in own && 'format' in own && { colouring: usualColouring(own) },
-  ...'way' in own && 'plies' in own && { layers: STARTING_CUTTING.layers, colouredWhole: STARTING_CUTTING.colouredWhole },
-  ...'placements' in own && 'way' in own && { plies: 1, colour: null },
-  ...'outline' in own && 'from' in own && 'paper' in own && { colour: null },
-  ...'keptSheets' in own && 'cake' in own && { ownPieces: [], pins: {} },
-  ...'drapeMin' in own && { coverMin: STARTING_WORKSHOP.pace.coverMin, stackMin: STARTING_WORKSHOP.pace.stackMin, photographMin: STARTING_WORKSHOP.pace.photographMin, aheadMin: STARTING_WORKSHOP.pace.aheadMin },
-  ...'ovenPlaces' in own && 'pace' in own && { dyes: STARTING_WORKSHOP.dyes, dyeTrials: [], moulds: STARTING_WORKSHOP.moulds, people: 1, busy: [] },
-}))
+/**
+ * Anything of version 3 with what version 4 asks besides: how it is coloured, folded strips, sheets coloured whole,
+ * pieces from own drawings, how many sheets a locked one stands for, dyes on the shelf and their trials, moulds,
+ * people and hours when they cannot, tasks put at an hour by hand.
+ */
+export const from3 = (value: unknown): unknown =>
+  filled(value, (own) => ({
+    ...('parameters' in own && 'format' in own && { colouring: usualColouring(own) }),
+    ...('way' in own &&
+      'plies' in own && { layers: STARTING_CUTTING.layers, colouredWhole: STARTING_CUTTING.colouredWhole }),
+    ...('placements' in own && 'way' in own && { plies: 1, colour: null }),
+    ...('outline' in own && 'from' in own && 'paper' in own && { colour: null }),
+    ...('keptSheets' in own && 'cake' in own && { ownPieces: [], pins: {} }),
+    ...('drapeMin' in own && {
+      coverMin: STARTING_WORKSHOP.pace.coverMin,
+      stackMin: STARTING_WORKSHOP.pace.stackMin,
+      photographMin: STARTING_WORKSHOP.pace.photographMin,
+      aheadMin: STARTING_WORKSHOP.pace.aheadMin,
+    }),
+    ...('ovenPlaces' in own &&
+      'pace' in own && {
+        dyes: STARTING_WORKSHOP.dyes,
+        dyeTrials: [],
+        moulds: STARTING_WORKSHOP.moulds,
+        people: 1,
+        busy: [],
+      }),
+  }))
 
-/** Anything of version 4 with what version 5 asks besides: what happened at the bench; stock, boxes, pricing, trials and runs of a workshop. */
-export const from4 = (value: unknown): unknown => filled(value, (own) => ({
-  ...'brief' in own && 'options' in own && { bench: freshBench() },
-  ...'ovenPlaces' in own && 'pace' in own && (({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }) => ({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }))(STARTING_WORKSHOP),
-}))
+/**
+ * Anything of version 4 with what version 5 asks besides: what happened at the bench; stock, boxes, pricing, trials
+ * and runs of a workshop.
+ */
+export const from4 = (value: unknown): unknown =>
+  filled(value, (own) => ({
+    ...('brief' in own && 'options' in own && { bench: freshBench() }),
+    ...('ovenPlaces' in own &&
+      'pace' in own &&
+      (({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }) => ({
+        pricing,
+        stock,
+        pieceBoxes,
+        room,
+        learnFrom,
+        shrinkTrials,
+        dryingTrials,
+        runs,
+      }))(STARTING_WORKSHOP)),
+  }))
 
 /** Version 1 knew neither the refrigerator nor prices nor petals. */
 export const workshopFrom1 = (workshop: unknown): unknown =>
-  isRecord(workshop) ? { ...workshop, fridgeC: STARTING_WORKSHOP.fridgeC, prices: STARTING_WORKSHOP.prices, petals: STARTING_WORKSHOP.petals } : workshop
+  isRecord(workshop)
+    ? {
+        ...workshop,
+        fridgeC: STARTING_WORKSHOP.fridgeC,
+        prices: STARTING_WORKSHOP.prices,
+        petals: STARTING_WORKSHOP.petals,
+      }
+    : workshop

@@ -6,12 +6,33 @@ import { bandsHex, difference, hexOklab, recipeFor, sheetBands, sheetOklab, SOAK
 import { dyeTrialSchema, learnedDye, shadeRange, type DyeTrial } from '.'
 
 const [red, , blue] = DYES as readonly [Dye, Dye, Dye]
-const trial = (change: Partial<DyeTrial>): DyeTrial => dyeTrialSchema.parse({ id: 'one', dye: 'blue', kind: 'film', dropsPer100Ml: 8, bare: '#efece2', swatch: '#9fb6cf', odd: false, ...change })
-const scaled = (dye: Dye, by: number): Dye => ({ ...dye, absorptionPerDrop: dye.absorptionPerDrop.map((each) => each * by) as unknown as Dye['absorptionPerDrop'] })
+const trial = (change: Partial<DyeTrial>): DyeTrial =>
+  dyeTrialSchema.parse({
+    id: 'one',
+    dye: 'blue',
+    kind: 'film',
+    dropsPer100Ml: 8,
+    bare: '#efece2',
+    swatch: '#9fb6cf',
+    odd: false,
+    ...change,
+  })
+const scaled = (dye: Dye, by: number): Dye => ({
+  ...dye,
+  absorptionPerDrop: dye.absorptionPerDrop.map((each) => each * by) as unknown as Dye['absorptionPerDrop'],
+})
 
-/** What a strip of a dye that is really so strong looks like beside a bare one in some light, and in each reading a little off. */
+/**
+ * What a strip of a dye that is really so strong looks like beside a bare one in some light, and in each reading a
+ * little off.
+ */
 function strip(truth: Dye, drops: number, light: number, off: () => number): DyeTrial {
-  const seen = (dose: number): string => bandsHex(sheetBands({ [truth.id]: dose }, [truth], SOAKED_FILM).map((each) => each * light * (1 + off())) as unknown as readonly [number, number, number])
+  const seen = (dose: number): string =>
+    bandsHex(
+      sheetBands({ [truth.id]: dose }, [truth], SOAKED_FILM).map(
+        (each) => each * light * (1 + off()),
+      ) as unknown as readonly [number, number, number],
+    )
   return trial({ dye: truth.id, dropsPer100Ml: drops, bare: seen(0), swatch: seen(drops) })
 }
 
@@ -39,16 +60,27 @@ describe('what a dipped strip teaches', () => {
   })
 
   it('is surer with every strip', () => {
-    const spreads = [1, 2, 3, 5].map((count) => learnedDye(blue, Array.from({ length: count }, () => trial({})), SOAKED_FILM).spread)
+    const spreads = [1, 2, 3, 5].map(
+      (count) =>
+        learnedDye(
+          blue,
+          Array.from({ length: count }, () => trial({})),
+          SOAKED_FILM,
+        ).spread,
+    )
     expect([...spreads].sort((one, other) => other - one)).toEqual(spreads)
   })
 
   it('does not depend on how bright the light was', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 1, noNaN: true }), (light) => {
-      const truth = scaled(red, 1.3)
-      const learned = [light, 1].map((each) => learnedDye(red, [strip(truth, 10, each, () => 0)], SOAKED_FILM).strength)
-      expect(learned[0]).toBeCloseTo(learned[1]!, 1)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 1, noNaN: true }), (light) => {
+        const truth = scaled(red, 1.3)
+        const learned = [light, 1].map(
+          (each) => learnedDye(red, [strip(truth, 10, each, () => 0)], SOAKED_FILM).strength,
+        )
+        expect(learned[0]).toBeCloseTo(learned[1]!, 1)
+      }),
+    )
   })
 
   it('after five strips of a dye 20 % stronger or weaker than thought, colours are at least four times nearer to what was foreseen', () => {
@@ -71,7 +103,11 @@ describe('what a dipped strip teaches', () => {
 
   it('gives a colour a range that lies on both sides of it, and narrows with every strip', () => {
     const widths = [0, 1, 4].map((count) => {
-      const learned = learnedDye(blue, Array.from({ length: count }, () => trial({})), SOAKED_FILM)
+      const learned = learnedDye(
+        blue,
+        Array.from({ length: count }, () => trial({})),
+        SOAKED_FILM,
+      )
       const [pale, deep] = shadeRange({ blue: 10 }, [learned], SOAKED_FILM).map((hex) => hexOklab(hex).l)
       const middle = sheetOklab({ blue: 10 }, [learned.dye], SOAKED_FILM).l
       expect(pale!).toBeGreaterThan(middle)

@@ -3,14 +3,34 @@ import { describe, expect, it } from 'vitest'
 import { between, seededStream } from '../quantity'
 import { DYES, type Bands } from '../material'
 import { sheetHex, SOAKED_FILM } from '../tint'
-import { breakageOf, factorOf, handsFactor, learnedDye, learnedFrom, limitOf, plannedShrink, shrinkBelief, type DryingTrial, type DyeTrial, type Run, type ShrinkTrial } from '.'
+import {
+  breakageOf,
+  factorOf,
+  handsFactor,
+  learnedDye,
+  learnedFrom,
+  limitOf,
+  plannedShrink,
+  shrinkBelief,
+  type DryingTrial,
+  type DyeTrial,
+  type Run,
+  type ShrinkTrial,
+} from '.'
 import { cutNormal, type Sighting } from './factor'
 import { DRYING_CASES, dryingCaseMin } from '../dry'
 
 const DRYING = { thing: 0.3, place: 0.38, noise: 0.25 } as const
-const exact = (thing: string, place: string, factor: number): Sighting => ({ thing, place, from: Math.log(factor), to: Math.log(factor) })
-const planFactor = ({ median, deviation }: { readonly median: number, readonly deviation: number }): number => median * Math.exp(1.2816 * deviation)
-const deviate = (stream: () => number): number => Math.sqrt(-2 * Math.log(Math.max(stream(), 1e-12))) * Math.cos(2 * Math.PI * stream())
+const exact = (thing: string, place: string, factor: number): Sighting => ({
+  thing,
+  place,
+  from: Math.log(factor),
+  to: Math.log(factor),
+})
+const planFactor = ({ median, deviation }: { readonly median: number; readonly deviation: number }): number =>
+  median * Math.exp(1.2816 * deviation)
+const deviate = (stream: () => number): number =>
+  Math.sqrt(-2 * Math.log(Math.max(stream(), 1e-12))) * Math.cos(2 * Math.PI * stream())
 
 describe('a factor in two parts', () => {
   const first = exact('rice', 'room', 8 / 10.47)
@@ -33,29 +53,50 @@ describe('a factor in two parts', () => {
     expect(planFactor(other)).toBeCloseTo(1.448, 2)
     expect(factorOf([first], 'wafer', 'elsewhere', DRYING).median).toBe(1)
   })
-  it('lies between no change and what was seen, is surer for every sighting, and does not mind their order', () => fc.assert(fc.property(fc.array(fc.double({ min: 0.5, max: 2, noNaN: true }), { minLength: 1, maxLength: 8 }), (seen) => {
-    const sightings = seen.map((each) => exact('rice', 'room', each))
-    const { median, deviation } = factorOf(sightings, 'rice', 'room', DRYING)
-    expect(median).toBeGreaterThanOrEqual(Math.min(1, ...seen) - 1e-9)
-    expect(median).toBeLessThanOrEqual(Math.max(1, ...seen) + 1e-9)
-    expect(deviation).toBeLessThan(factorOf(sightings.slice(1), 'rice', 'room', DRYING).deviation + 0.2)
-    expect(factorOf([...sightings].reverse(), 'rice', 'room', DRYING).median).toBeCloseTo(median, 6)
-  })))
-  it('cuts a normal distribution as its definition says', () => fc.assert(fc.property(fc.double({ min: -2, max: 1, noNaN: true }), fc.double({ min: 0.2, max: 3, noNaN: true }), (from, width) => {
-    const steps = 4000
-    const at = (step: number): number => from + width * (step + 0.5) / steps
-    const weights = Array.from({ length: steps }, (_, step) => Math.exp(-(at(step) ** 2) / 2))
-    const all = weights.reduce((sum, each) => sum + each, 0)
-    const mean = weights.reduce((sum, each, step) => sum + each * at(step), 0) / all
-    const variance = weights.reduce((sum, each, step) => sum + each * (at(step) - mean) ** 2, 0) / all
-    const cut = cutNormal(from, from + width)
-    expect(cut.mean).toBeCloseTo(mean, 3)
-    expect(cut.variance).toBeCloseTo(variance, 3)
-  })))
+  it('lies between no change and what was seen, is surer for every sighting, and does not mind their order', () =>
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0.5, max: 2, noNaN: true }), { minLength: 1, maxLength: 8 }), (seen) => {
+        const sightings = seen.map((each) => exact('rice', 'room', each))
+        const { median, deviation } = factorOf(sightings, 'rice', 'room', DRYING)
+        expect(median).toBeGreaterThanOrEqual(Math.min(1, ...seen) - 1e-9)
+        expect(median).toBeLessThanOrEqual(Math.max(1, ...seen) + 1e-9)
+        expect(deviation).toBeLessThan(factorOf(sightings.slice(1), 'rice', 'room', DRYING).deviation + 0.2)
+        expect(factorOf([...sightings].reverse(), 'rice', 'room', DRYING).median).toBeCloseTo(median, 6)
+      }),
+    ))
+  it('cuts a normal distribution as its definition says', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: -2, max: 1, noNaN: true }),
+        fc.double({ min: 0.2, max: 3, noNaN: true }),
+        (from, width) => {
+          const steps = 4000
+          const at = (step: number): number => from + (width * (step + 0.5)) / steps
+          const weights = Array.from({ length: steps }, (_, step) => Math.exp(-(at(step) ** 2) / 2))
+          const all = weights.reduce((sum, each) => sum + each, 0)
+          const mean = weights.reduce((sum, each, step) => sum + each * at(step), 0) / all
+          const variance = weights.reduce((sum, each, step) => sum + each * (at(step) - mean) ** 2, 0) / all
+          const cut = cutNormal(from, from + width)
+          expect(cut.mean).toBeCloseTo(mean, 3)
+          expect(cut.variance).toBeCloseTo(variance, 3)
+        },
+      ),
+    ))
 })
 
 describe('the limit of a room', () => {
-  const trial = (humidity: number, readyAtMin: number | null, softAtMin: number | null): DryingTrial => ({ id: 'a', at: 0, room: 'workroom', odd: false, paper: 'riceFilm', what: 'filmMat', airC: 22, humidity, readyAtMin, softAtMin })
+  const trial = (humidity: number, readyAtMin: number | null, softAtMin: number | null): DryingTrial => ({
+    id: 'a',
+    at: 0,
+    room: 'workroom',
+    odd: false,
+    paper: 'riceFilm',
+    what: 'filmMat',
+    airC: 22,
+    humidity,
+    readyAtMin,
+    softAtMin,
+  })
   it('moves up by what set hard, down by what never did, and stays otherwise', () => {
     expect(limitOf('workroom', []).mean).toBe(0.625)
     expect(limitOf('workroom', [trial(0.64, 900, null)]).mean).toBeCloseTo(0.662, 3)
@@ -78,11 +119,56 @@ function decorator(seed: number) {
   const room = { airC: between(stream, 18, 24), humidity: between(stream, 0.35, 0.52) }
   const fields = (at: number) => ({ id: `trial-${at}`, at, room: 'workroom', odd: false })
   return {
-    shrink, drying, hands, breaking, dyeing,
-    dyeTrials: (count: number): DyeTrial[] => Array.from({ length: count }, (_, at) => { const own = dyeing * Math.exp(0.12 * deviate(stream)); return { id: `strip-${at}`, dye: RED.id, kind: 'film', dropsPer100Ml: 6, bare: sheetHex({}, [RED], SOAKED_FILM), swatch: sheetHex({ [RED.id]: 6 }, [{ ...RED, absorptionPerDrop: RED.absorptionPerDrop.map((each) => each * own) as unknown as Bands }], SOAKED_FILM), odd: false } }),
-    shrinkTrials: (count: number): ShrinkTrial[] => Array.from({ length: count }, (_, at) => ({ ...fields(at), way: 'mat', beforeMm: 200, afterMm: 200 * Math.exp(shrink + 0.012 * deviate(stream)) })),
-    dryingTrials: (count: number): DryingTrial[] => Array.from({ length: count }, (_, at) => { const minutes = dryingCaseMin('filmMat', 0.2, room)! * drying * Math.exp(0.15 * deviate(stream)); return { ...fields(at), paper: 'riceFilm', what: 'filmMat', ...room, softAtMin: minutes, readyAtMin: minutes } }),
-    runs: (count: number): Run[] => Array.from({ length: count }, (_, at) => { const pieces = 30; const broken = Array.from({ length: pieces }, () => stream() < breaking).filter(Boolean).length; return { ...fields(at), step: 'drapeMin', name: 'Drape', commission: '', standardMin: 60, minutes: 60 * hands * Math.exp(0.15 * deviate(stream)), technique: 'soakedSail', good: pieces - broken, broken } }),
+    shrink,
+    drying,
+    hands,
+    breaking,
+    dyeing,
+    dyeTrials: (count: number): DyeTrial[] =>
+      Array.from({ length: count }, (_, at) => {
+        const own = dyeing * Math.exp(0.12 * deviate(stream))
+        return {
+          id: `strip-${at}`,
+          dye: RED.id,
+          kind: 'film',
+          dropsPer100Ml: 6,
+          bare: sheetHex({}, [RED], SOAKED_FILM),
+          swatch: sheetHex(
+            { [RED.id]: 6 },
+            [{ ...RED, absorptionPerDrop: RED.absorptionPerDrop.map((each) => each * own) as unknown as Bands }],
+            SOAKED_FILM,
+          ),
+          odd: false,
+        }
+      }),
+    shrinkTrials: (count: number): ShrinkTrial[] =>
+      Array.from({ length: count }, (_, at) => ({
+        ...fields(at),
+        way: 'mat',
+        beforeMm: 200,
+        afterMm: 200 * Math.exp(shrink + 0.012 * deviate(stream)),
+      })),
+    dryingTrials: (count: number): DryingTrial[] =>
+      Array.from({ length: count }, (_, at) => {
+        const minutes = dryingCaseMin('filmMat', 0.2, room)! * drying * Math.exp(0.15 * deviate(stream))
+        return { ...fields(at), paper: 'riceFilm', what: 'filmMat', ...room, softAtMin: minutes, readyAtMin: minutes }
+      }),
+    runs: (count: number): Run[] =>
+      Array.from({ length: count }, (_, at) => {
+        const pieces = 30
+        const broken = Array.from({ length: pieces }, () => stream() < breaking).filter(Boolean).length
+        return {
+          ...fields(at),
+          step: 'drapeMin',
+          name: 'Drape',
+          commission: '',
+          standardMin: 60,
+          minutes: 60 * hands * Math.exp(0.15 * deviate(stream)),
+          technique: 'soakedSail',
+          good: pieces - broken,
+          broken,
+        }
+      }),
   }
 }
 
@@ -90,12 +176,24 @@ const DECORATORS = 60
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** How far what is planned lies from what is true, on the mean over many decorators. */
-function errors(trials: number, spoil: (trials: { shrink: ShrinkTrial[], drying: DryingTrial[], runs: Run[], dyes: DyeTrial[] }) => void = () => undefined) {
+function errors(
+  trials: number,
+  spoil: (trials: { shrink: ShrinkTrial[]; drying: DryingTrial[]; runs: Run[]; dyes: DyeTrial[] }) => void = () =>
+    undefined,
+) {
   const each = Array.from({ length: DECORATORS }, (_, seed) => {
     const one = decorator(seed + 1)
-    const logged = { shrink: one.shrinkTrials(trials), drying: one.dryingTrials(trials), runs: one.runs(trials), dyes: one.dyeTrials(trials) }
+    const logged = {
+      shrink: one.shrinkTrials(trials),
+      drying: one.dryingTrials(trials),
+      runs: one.runs(trials),
+      dyes: one.dyeTrials(trials),
+    }
     spoil(logged)
-    const learned = learnedFrom({ shrinkTrials: logged.shrink, dryingTrials: logged.drying, runs: logged.runs, room: 'workroom', learnFrom: 3 }, { soakedSail: 0.2 })
+    const learned = learnedFrom(
+      { shrinkTrials: logged.shrink, dryingTrials: logged.drying, runs: logged.runs, room: 'workroom', learnFrom: 3 },
+      { soakedSail: 0.2 },
+    )
     return {
       drying: Math.abs((learned.drying.riceFilm?.median ?? 1) / one.drying - 1),
       hands: Math.abs((learned.hands.drapeMin?.median ?? 1) / one.hands - 1),
@@ -104,7 +202,13 @@ function errors(trials: number, spoil: (trials: { shrink: ShrinkTrial[], drying:
       pieces: Math.abs((1 - one.breaking) / (1 - (learned.breakage.soakedSail?.share ?? 0.2)) - 1),
     }
   })
-  return { colour: mean(each.map(({ colour }) => colour)), drying: mean(each.map(({ drying }) => drying)), hands: mean(each.map(({ hands }) => hands)), size: mean(each.map(({ size }) => size)), pieces: mean(each.map(({ pieces }) => pieces)) }
+  return {
+    colour: mean(each.map(({ colour }) => colour)),
+    drying: mean(each.map(({ drying }) => drying)),
+    hands: mean(each.map(({ hands }) => hands)),
+    size: mean(each.map(({ size }) => size)),
+    pieces: mean(each.map(({ pieces }) => pieces)),
+  }
 }
 
 describe('decorators whose true factors are hidden', () => {
@@ -118,7 +222,10 @@ describe('decorators whose true factors are hidden', () => {
     expect(after.size).toBeLessThan(before.size)
     expect(after.pieces).toBeLessThan(before.pieces)
   })
-  it('goes by starting values while there are fewer trials than asked', () => { const [few, none] = [errors(2), errors(0)]; expect({ ...few, colour: 0 }).toEqual({ ...none, colour: 0 }) })
+  it('goes by starting values while there are fewer trials than asked', () => {
+    const [few, none] = [errors(2), errors(0)]
+    expect({ ...few, colour: 0 }).toEqual({ ...none, colour: 0 })
+  })
   it('is not thrown by one trial that went wrong', () => {
     const spoiled = errors(6, ({ shrink, drying, runs, dyes }) => {
       dyes[0] = { ...dyes[0]!, swatch: '#3a1512' }
@@ -130,14 +237,22 @@ describe('decorators whose true factors are hidden', () => {
   })
   it('leaves out what is marked odd', () => {
     const [logged] = [decorator(3).runs(5)]
-    const odd = logged.map((run, at) => at === 0 ? { ...run, minutes: 900, odd: true } : run)
+    const odd = logged.map((run, at) => (at === 0 ? { ...run, minutes: 900, odd: true } : run))
     expect(handsFactor('drapeMin', odd)).toEqual(handsFactor('drapeMin', logged.slice(1)))
     expect(breakageOf('soakedSail', 0.2, odd)).toEqual(breakageOf('soakedSail', 0.2, logged.slice(1)))
   })
 })
 
 describe('shrink and breaking', () => {
-  const trial = (afterMm: number): ShrinkTrial => ({ id: 'a', at: 0, room: 'workroom', odd: false, way: 'mat', beforeMm: 100, afterMm })
+  const trial = (afterMm: number): ShrinkTrial => ({
+    id: 'a',
+    at: 0,
+    room: 'workroom',
+    odd: false,
+    way: 'mat',
+    beforeMm: 100,
+    afterMm,
+  })
   it('weighs five pieces at 93 % against the beginning as by hand', () => {
     const belief = shrinkBelief('mat', [93, 93, 93, 93, 93].map(trial))
     expect(belief.mean).toBeCloseTo(-0.0561, 3)
@@ -145,12 +260,37 @@ describe('shrink and breaking', () => {
   })
   it('plans as before without trials, and more the more pieces drew in', () => {
     expect(plannedShrink('mat').value).toBeCloseTo(plannedShrink('mat', shrinkBelief('mat', [])).value, 12)
-    fc.assert(fc.property(fc.integer({ min: 80, max: 99 }), fc.integer({ min: 1, max: 8 }), (after, less) =>
-      plannedShrink('mat', shrinkBelief('mat', [after - less, after - less, after - less].map(trial))).value > plannedShrink('mat', shrinkBelief('mat', [after, after, after].map(trial))).value))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 80, max: 99 }),
+        fc.integer({ min: 1, max: 8 }),
+        (after, less) =>
+          plannedShrink('mat', shrinkBelief('mat', [after - less, after - less, after - less].map(trial))).value >
+          plannedShrink('mat', shrinkBelief('mat', [after, after, after].map(trial))).value,
+      ),
+    )
   })
   it('counts what breaks as by hand', () => {
-    const run: Run = { id: 'a', at: 0, room: 'workroom', odd: false, step: 'x', name: 'x', commission: '', standardMin: 1, minutes: 1, technique: 'soakedSail', good: 60, broken: 6 }
+    const run: Run = {
+      id: 'a',
+      at: 0,
+      room: 'workroom',
+      odd: false,
+      step: 'x',
+      name: 'x',
+      commission: '',
+      standardMin: 1,
+      minutes: 1,
+      technique: 'soakedSail',
+      good: 60,
+      broken: 6,
+    }
     expect(breakageOf('soakedSail', 0.2, [run]).share).toBeCloseTo(0.116, 3)
   })
-  it('knows a thing that dries for every case', () => expect(Object.keys(DRYING_CASES).map((id) => (dryingCaseMin(id as keyof typeof DRYING_CASES, 0.25, { airC: 22, humidity: 0.45 }) ?? 0) > 0)).toEqual([true, true, true, true]))
+  it('knows a thing that dries for every case', () =>
+    expect(
+      Object.keys(DRYING_CASES).map(
+        (id) => (dryingCaseMin(id as keyof typeof DRYING_CASES, 0.25, { airC: 22, humidity: 0.45 }) ?? 0) > 0,
+      ),
+    ).toEqual([true, true, true, true]))
 })

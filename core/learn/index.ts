@@ -1,7 +1,16 @@
 export type { Foretold } from './progress'
 export { breakageOf, handsFactor, handsForetold, runSchema, type Breakage, type Run } from './hands'
-export { dryingFactor, dryingForetold, dryingTrialSchema, limitOf, limitShift, type DryingTrial, type Limit } from './drying'
+export { dryingFactor, dryingForetold, dryingTrialSchema, limitOf, limitShift, type DryingTrial } from './drying'
 export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'
-export { learnedFrom, NOTHING_LEARNED, type Learned, type Ledger, type UsedFactor } from './learned'
-export { factorOf, type Factor } from './factor'
-export { plannedShrink, shrinkBelief, SHRINK_WAYS, SHRINK_WORDS, shrinkTrialSchema, type ShrinkBelief, type ShrinkTrial, type ShrinkWay } from './shrink'
+export { learnedFrom, type Learned, type Ledger, type UsedFactor } from './learned'
+export { factorOf } from './factor'
+export {
+  plannedShrink,
+  shrinkBelief,
+  SHRINK_WAYS,
+  SHRINK_WORDS,
+  shrinkTrialSchema,
+  type ShrinkBelief,
+  type ShrinkTrial,
+  type ShrinkWay,
+} from './shrink'

@@ -5,13 +5,22 @@ import { breakageOf, handsFactor, type Breakage, type Run } from './hands'
 import { dryingFactor, limitOf, limitShift, type DryingTrial } from './drying'
 import { shrinkBelief, SHRINK_WAYS, type ShrinkBelief, type ShrinkTrial, type ShrinkWay } from './shrink'
 
-/** Everything that was tried and timed, in which room the work is done now, and from how many trials on a plan goes by them. */
-export type Ledger = { readonly shrinkTrials: readonly ShrinkTrial[], readonly dryingTrials: readonly DryingTrial[], readonly runs: readonly Run[], readonly room: string, readonly learnFrom: number }
+/**
+ * Everything that was tried and timed, in which room the work is done now, and from how many trials on a plan goes by
+ * them.
+ */
+export type Ledger = {
+  readonly shrinkTrials: readonly ShrinkTrial[]
+  readonly dryingTrials: readonly DryingTrial[]
+  readonly runs: readonly Run[]
+  readonly room: string
+  readonly learnFrom: number
+}
 
 type Known<Key extends string, Value> = Readonly<Partial<Record<Key, Value>>>
 
 /** A factor that is used: median, deviation of the logarithm of one more case, how many trials. */
-export type UsedFactor = { readonly median: number, readonly deviation: number, readonly trials: number }
+export type UsedFactor = { readonly median: number; readonly deviation: number; readonly trials: number }
 
 /** What plans go by instead of their starting values; nothing where there are too few trials. */
 export type Learned = {
@@ -25,24 +34,56 @@ export type Learned = {
   readonly breakage: Known<string, Breakage>
 }
 
-export const NOTHING_LEARNED: Learned = { shrink: {}, drying: {}, limit: null, hands: {}, breakage: {} }
-
-const entriesOf = <Key extends string, Value>(keys: readonly Key[], of: (key: Key) => Value | null): Known<Key, Value> =>
-  Object.fromEntries([...new Set(keys)].flatMap((key) => { const value = of(key); return value === null ? [] : [[key, value]] })) as unknown as Known<Key, Value>
+const entriesOf = <Key extends string, Value>(
+  keys: readonly Key[],
+  of: (key: Key) => Value | null,
+): Known<Key, Value> =>
+  Object.fromEntries(
+    [...new Set(keys)].flatMap((key) => {
+      const value = of(key)
+      return value === null ? [] : [[key, value]]
+    }),
+  ) as unknown as Known<Key, Value>
 
 /**
  * What a ledger says with enough trials behind it.
  * @param startingSpares the share of pieces each technique begins with as spare
  */
-export function learnedFrom({ shrinkTrials, dryingTrials, runs, room, learnFrom }: Ledger, startingSpares: Readonly<Record<string, number>>): Learned {
+export function learnedFrom(
+  { shrinkTrials, dryingTrials, runs, room, learnFrom }: Ledger,
+  startingSpares: Readonly<Record<string, number>>,
+): Learned {
   const told = limitOf(room, dryingTrials)
   const limit = told.trials >= learnFrom ? told : null
   const shift = limitShift(limit)
   return {
     limit,
-    shrink: entriesOf(SHRINK_WAYS, (way) => { const belief = shrinkBelief(way, shrinkTrials); return belief.trials >= learnFrom ? belief : null }),
-    drying: entriesOf(dryingTrials.map(({ paper }) => paper), (paper) => { const { median, deviation, sightings } = dryingFactor(paper, room, dryingTrials, shift); return sightings >= learnFrom ? { median, deviation, trials: sightings } : null }),
-    hands: entriesOf(runs.map(({ step }) => step), (step) => { const { median, deviation, sightings } = handsFactor(step, runs); return sightings >= learnFrom ? { median, deviation, trials: sightings } : null }),
-    breakage: entriesOf(runs.map(({ technique }) => technique).filter((technique) => technique !== '' && startingSpares[technique] !== undefined), (technique) => { const breakage = breakageOf(technique, startingSpares[technique]!, runs); return breakage.runs >= learnFrom ? breakage : null }),
+    shrink: entriesOf(SHRINK_WAYS, (way) => {
+      const belief = shrinkBelief(way, shrinkTrials)
+      return belief.trials >= learnFrom ? belief : null
+    }),
+    drying: entriesOf(
+      dryingTrials.map(({ paper }) => paper),
+      (paper) => {
+        const { median, deviation, sightings } = dryingFactor(paper, room, dryingTrials, shift)
+        return sightings >= learnFrom ? { median, deviation, trials: sightings } : null
+      },
+    ),
+    hands: entriesOf(
+      runs.map(({ step }) => step),
+      (step) => {
+        const { median, deviation, sightings } = handsFactor(step, runs)
+        return sightings >= learnFrom ? { median, deviation, trials: sightings } : null
+      },
+    ),
+    breakage: entriesOf(
+      runs
+        .map(({ technique }) => technique)
+        .filter((technique) => technique !== '' && startingSpares[technique] !== undefined),
+      (technique) => {
+        const breakage = breakageOf(technique, startingSpares[technique]!, runs)
+        return breakage.runs >= learnFrom ? breakage : null
+      },
+    ),
   }
 }

@@ -1,4 +1,6 @@
-/** What happened at the bench and at the door of the venue: hours, counts, timers, troubles, what went in and came out. */
+/**
+ * What happened at the bench and at the door of the venue: hours, counts, timers, troubles, what went in and came out.
+ */
 import { z } from 'zod'
 import { photoSchema } from './photo'
 
@@ -7,7 +9,10 @@ const words = z.string().max(400)
 const count = z.number().int().min(0).max(5000)
 const moment = z.number()
 
-/** Work as it was done. `pausedMin` is how long it was put down; `pausedAt` since when it is. Moments by local time, in minutes. */
+/**
+ * Work as it was done. `pausedMin` is how long it was put down; `pausedAt` since when it is. Moments by local time, in
+ * minutes.
+ */
 const taskRecordSchema = z.strictObject({
   task: id,
   name: z.string().min(1).max(200),
@@ -22,7 +27,14 @@ const taskRecordSchema = z.strictObject({
 export type TaskRecord = z.infer<typeof taskRecordSchema>
 
 /** A timer by the clock of the machine, ms, so that it goes on while the page is closed. */
-const benchTimerSchema = z.strictObject({ id, name: z.string().min(1).max(200), task: id, beganMs: z.number(), minutes: z.number().min(0.05).max(20_000), stopped: z.boolean() })
+const benchTimerSchema = z.strictObject({
+  id,
+  name: z.string().min(1).max(200),
+  task: id,
+  beganMs: z.number(),
+  minutes: z.number().min(0.05).max(20_000),
+  stopped: z.boolean(),
+})
 export type BenchTimer = z.infer<typeof benchTimerSchema>
 
 /** Pieces of one kind and size that came out. */
@@ -34,12 +46,25 @@ const recutSchema = z.strictObject({ id, part: id, many: z.number().int().min(1)
 export type Recut = z.infer<typeof recutSchema>
 
 /** Something that went wrong: what was seen, what it was put down to, and when. */
-const troubleSchema = z.strictObject({ id, at: moment, seen: z.string().min(1).max(60), cause: z.string().max(60), task: z.string().max(160) })
-export type TroubleRecord = z.infer<typeof troubleSchema>
+const troubleSchema = z.strictObject({
+  id,
+  at: moment,
+  seen: z.string().min(1).max(60),
+  cause: z.string().max(60),
+  task: z.string().max(160),
+})
 
 /** The plan as it was when the first step was begun, to look back at. */
-const plannedThenSchema = z.strictObject({ at: moment, startBy: moment.nullable(), handsMin: z.number(), sheets: count, discs: count, pieces: count, spares: count, cost: z.number() })
-export type PlannedThen = z.infer<typeof plannedThenSchema>
+const plannedThenSchema = z.strictObject({
+  at: moment,
+  startBy: moment.nullable(),
+  handsMin: z.number(),
+  sheets: count,
+  discs: count,
+  pieces: count,
+  spares: count,
+  cost: z.number(),
+})
 
 const MOST_RECORDS = 600
 
@@ -59,12 +84,30 @@ export const benchSchema = z.strictObject({
   wentIn: z.record(id, count),
   cameOut: z.record(id, count),
   photos: z.array(photoSchema).max(8),
-  handedOver: z.strictObject({ at: moment, by: z.string().max(80), to: z.string().max(80), notes: z.string().max(2000) }).nullable(),
+  handedOver: z
+    .strictObject({ at: moment, by: z.string().max(80), to: z.string().max(80), notes: z.string().max(2000) })
+    .nullable(),
   /** What was thought of it after. */
-  review: z.strictObject({ at: moment, colour: z.enum(['spotOn', 'close', 'off']), change: z.string().max(2000) }).nullable(),
+  review: z
+    .strictObject({ at: moment, colour: z.enum(['spotOn', 'close', 'off']), change: z.string().max(2000) })
+    .nullable(),
 })
 
 export type Bench = z.infer<typeof benchSchema>
 
 /** Nothing has been done yet. */
-export const freshBench = (): Bench => ({ planned: null, tasks: [], counts: {}, recuts: [], timers: [], troubles: [], felt: {}, ticks: {}, wentIn: {}, cameOut: {}, photos: [], handedOver: null, review: null })
+export const freshBench = (): Bench => ({
+  planned: null,
+  tasks: [],
+  counts: {},
+  recuts: [],
+  timers: [],
+  troubles: [],
+  felt: {},
+  ticks: {},
+  wentIn: {},
+  cameOut: {},
+  photos: [],
+  handedOver: null,
+  review: null,
+})

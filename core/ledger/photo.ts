@@ -4,7 +4,10 @@ import { z } from 'zod'
 export const photoSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(120),
-  dataUrl: z.string().max(600_000).regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture is expected.'),
+  dataUrl: z
+    .string()
+    .max(600_000)
+    .regex(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/, 'A picture is expected.'),
   widthPx: z.number().int().min(1).max(4000),
   heightPx: z.number().int().min(1).max(4000),
 })

@@ -2,19 +2,30 @@
 import type { Moment } from '../quantity'
 import type { Bench, PieceCount, TaskRecord } from './bench'
 
-const withTask = (bench: Bench, task: string, change: (record: TaskRecord) => TaskRecord): Bench => ({ ...bench, tasks: bench.tasks.map((record) => record.task === task ? change(record) : record) })
+const withTask = (bench: Bench, task: string, change: (record: TaskRecord) => TaskRecord): Bench => ({
+  ...bench,
+  tasks: bench.tasks.map((record) => (record.task === task ? change(record) : record)),
+})
 
-export const recordOf = (bench: Bench, task: string): TaskRecord | null => bench.tasks.find((record) => record.task === task) ?? null
+export const recordOf = (bench: Bench, task: string): TaskRecord | null =>
+  bench.tasks.find((record) => record.task === task) ?? null
 
 /** Work begun now; what was put down is taken up again. */
 export function begun(bench: Bench, { task, name }: Pick<TaskRecord, 'task' | 'name'>, at: Moment): Bench {
   const record = recordOf(bench, task)
-  if (!record) return { ...bench, tasks: [...bench.tasks, { task, name, begunAt: at, doneAt: null, pausedMin: 0, pausedAt: null, skipped: null }] }
-  return withTask(bench, task, (each) => each.pausedAt === null ? each : { ...each, pausedMin: each.pausedMin + at - each.pausedAt, pausedAt: null })
+  if (!record)
+    return {
+      ...bench,
+      tasks: [...bench.tasks, { task, name, begunAt: at, doneAt: null, pausedMin: 0, pausedAt: null, skipped: null }],
+    }
+  return withTask(bench, task, (each) =>
+    each.pausedAt === null ? each : { ...each, pausedMin: each.pausedMin + at - each.pausedAt, pausedAt: null },
+  )
 }
 
 /** Work put down for now. */
-export const paused = (bench: Bench, task: string, at: Moment): Bench => withTask(bench, task, (each) => each.pausedAt === null && each.doneAt === null ? { ...each, pausedAt: at } : each)
+export const paused = (bench: Bench, task: string, at: Moment): Bench =>
+  withTask(bench, task, (each) => (each.pausedAt === null && each.doneAt === null ? { ...each, pausedAt: at } : each))
 
 /** Work done now. */
 export function done(bench: Bench, task: Pick<TaskRecord, 'task' | 'name'>, at: Moment): Bench {
@@ -28,10 +39,21 @@ export const skipped = (bench: Bench, task: Pick<TaskRecord, 'task' | 'name'>, a
 
 /** Work that was ticked by mistake is open again, as if it had been put down. */
 export const reopened = (bench: Bench, task: string, at: Moment): Bench =>
-  withTask(bench, task, (each) => each.doneAt === null ? each : { ...each, doneAt: null, skipped: null, pausedAt: null, pausedMin: each.pausedMin + Math.max(0, at - each.doneAt) })
+  withTask(bench, task, (each) =>
+    each.doneAt === null
+      ? each
+      : {
+          ...each,
+          doneAt: null,
+          skipped: null,
+          pausedAt: null,
+          pausedMin: each.pausedMin + Math.max(0, at - each.doneAt),
+        },
+  )
 
 /** Minutes that hands were at it, up to now while they still are. */
-export const workedMin = ({ begunAt, doneAt, pausedMin, pausedAt }: TaskRecord, now: Moment): number => Math.max(0, (doneAt ?? pausedAt ?? now) - begunAt - pausedMin)
+export const workedMin = ({ begunAt, doneAt, pausedMin, pausedAt }: TaskRecord, now: Moment): number =>
+  Math.max(0, (doneAt ?? pausedAt ?? now) - begunAt - pausedMin)
 
 const NONE: PieceCount = { good: 0, broken: 0 }
 
@@ -42,4 +64,7 @@ export function counted(bench: Bench, part: string, what: keyof PieceCount, by: 
 }
 
 /** Minutes left on a timer; less than none when it has run out. */
-export const minutesLeft = ({ beganMs, minutes }: { readonly beganMs: number, readonly minutes: number }, nowMs: number): number => minutes - (nowMs - beganMs) / 60_000
+export const minutesLeft = (
+  { beganMs, minutes }: { readonly beganMs: number; readonly minutes: number },
+  nowMs: number,
+): number => minutes - (nowMs - beganMs) / 60_000

@@ -10,29 +10,76 @@ import type { StepCard } from './stepCards'
 const LEAST_TIMED = 0.2
 
 /**
- * A step that was done, for the ledger; nothing where its speed is not learned, where it was left out, or where it was only ticked.
- * Pieces are told once, where they come out finished: those of its technique that no run of the commission has told before.
+ * A step that was done, for the ledger; nothing where its speed is not learned, where it was left out, or where it
+ * was only ticked.
+ * Pieces are told once, where they come out finished: those of its technique that no run of the commission has told
+ * before.
  *
  * @param parts every part of the job, by technique
  * @param runs what the ledger holds already
  */
-export function runOf({ task, name, ledger, counts }: StepCard, bench: Bench, parts: readonly string[], runs: readonly Run[], about: { readonly commission: string, readonly room: string, readonly id: string }, at: Moment): Run | null {
+export function runOf(
+  { task, name, ledger, counts }: StepCard,
+  bench: Bench,
+  parts: readonly string[],
+  runs: readonly Run[],
+  about: { readonly commission: string; readonly room: string; readonly id: string },
+  at: Moment,
+): Run | null {
   const record = recordOf(bench, task)
   if (!record || record.doneAt === null || record.skipped !== null || !ledger) return null
   const minutes = workedMin(record, at)
   if (minutes < ledger.standardMin * LEAST_TIMED) return null
-  const told = runs.filter(({ commission, technique }) => commission === about.commission && technique !== '' && technique === counts?.technique)
-  const came = (what: 'good' | 'broken'): number => Math.max(0, parts.reduce((sum, part) => sum + (bench.counts[part]?.[what] ?? 0), 0) - told.reduce((sum, run) => sum + run[what], 0))
+  const told = runs.filter(
+    ({ commission, technique }) =>
+      commission === about.commission && technique !== '' && technique === counts?.technique,
+  )
+  const came = (what: 'good' | 'broken'): number =>
+    Math.max(
+      0,
+      parts.reduce((sum, part) => sum + (bench.counts[part]?.[what] ?? 0), 0) -
+        told.reduce((sum, run) => sum + run[what], 0),
+    )
   const [good, broken] = counts?.finishes ? [came('good'), came('broken')] : [0, 0]
-  return { id: about.id, at, room: about.room, odd: false, step: ledger.step, name, commission: about.commission, standardMin: ledger.standardMin, minutes, technique: counts && good > 0 ? counts.technique : '', good, broken: good > 0 ? broken : 0 }
+  return {
+    id: about.id,
+    at,
+    room: about.room,
+    odd: false,
+    step: ledger.step,
+    name,
+    commission: about.commission,
+    standardMin: ledger.standardMin,
+    minutes,
+    technique: counts && good > 0 ? counts.technique : '',
+    good,
+    broken: good > 0 ? broken : 0,
+  }
 }
 
 const CASE_OF_FILM: Readonly<Record<'mat' | 'oven', DryingCaseId>> = { mat: 'filmMat', oven: 'filmOven' }
 
 /** A drying for the ledger: soft when it was last felt, ready now. Of paper only what is told by a drying curve. */
-export function dryingOf(on: OnFormer, way: 'mat' | 'oven', air: Climate, about: { readonly room: string, readonly id: string }, now: Moment): DryingTrial | null {
+export function dryingOf(
+  on: OnFormer,
+  way: 'mat' | 'oven',
+  air: Climate,
+  about: { readonly room: string; readonly id: string },
+  now: Moment,
+): DryingTrial | null {
   if (!on.film) return null
   const readyAtMin = Math.max(1, Math.round(now - on.since))
   const what = CASE_OF_FILM[way]
-  return { id: about.id, at: now, room: about.room, odd: false, paper: 'riceFilm', what, airC: air.airC, humidity: air.humidity, softAtMin: on.feltAfterMin === null || on.feltAfterMin > readyAtMin ? null : on.feltAfterMin, readyAtMin: DRYING_CASES[what].kind === 'film' ? readyAtMin : null }
+  return {
+    id: about.id,
+    at: now,
+    room: about.room,
+    odd: false,
+    paper: 'riceFilm',
+    what,
+    airC: air.airC,
+    humidity: air.humidity,
+    softAtMin: on.feltAfterMin === null || on.feltAfterMin > readyAtMin ? null : on.feltAfterMin,
+    readyAtMin: DRYING_CASES[what].kind === 'film' ? readyAtMin : null,
+  }
 }

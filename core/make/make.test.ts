@@ -7,12 +7,24 @@ import { demoCommission, demoWorkshop, lanternRow } from '../demo'
 import { begun, counted, done, freshBench, paused, type Bench } from '../ledger'
 import { derivePlan, type Commission, type Plan, type Workshop } from '../plan'
 import { parseMoment, valueOf } from '../quantity'
-import { countedParts, dryingOf, formerBoard, nextCard, partsOf, reviewOf, runOf, shortages, stepCards, troubleFacts } from '.'
+import {
+  countedParts,
+  dryingOf,
+  formerBoard,
+  nextCard,
+  partsOf,
+  reviewOf,
+  runOf,
+  shortages,
+  stepCards,
+  troubleFacts,
+} from '.'
 
 const now = 29_000_000
 const workshop = demoWorkshop(now)
 const plain = demoCommission(now)
-const planFor = (commission: Commission, at = now, own: Workshop = workshop): Plan => derivePlan({ commission, workshop: own, now: at, units: 'metric' })
+const planFor = (commission: Commission, at = now, own: Workshop = workshop): Plan =>
+  derivePlan({ commission, workshop: own, now: at, units: 'metric' })
 const plan = planFor(plain)
 const cardsOf = (commission: Commission, made: Plan) => stepCards({ plan: made, commission, units: 'metric' })
 const cards = cardsOf(plain, plan)
@@ -21,22 +33,34 @@ const card = (task: string) => cards.find((each) => each.task === task)!
 const about = { commission: 'quillfinch-press', room: 'workroom', id: 'run' }
 
 describe('cards of a job', () => {
-  it('are one for each task by hand, with words to go by, in the order of the hours', () => fc.assert(fc.property(aCommission, (commission) => {
-    const { plan: made } = planOf(commission)
-    const own = cardsOf(commission, made)
-    const tasks = made.timetable.ok ? new Set(made.timetable.value.slots.filter(({ hands, task }) => hands && task !== null).map(({ task }) => task!)) : new Set<string>()
-    expect(own.map(({ task }) => task).sort()).toEqual([...tasks].sort())
-    const parts = new Set(partsOf(made, commission.bench).map(({ id }) => id))
-    for (const { say, counts, planned, from, to, kind } of own) {
-      expect(say.length, kind).toBeGreaterThan(0)
-      expect(planned.value).toBeGreaterThan(0)
-      expect(to).toBeGreaterThanOrEqual(from)
-      for (const { id } of counts?.parts ?? []) expect(parts.has(id)).toBe(true)
-    }
-    expect(own.map(({ from }) => from)).toEqual(own.map(({ from }) => from).sort((one, other) => one - other))
-  }), { numRuns: 25 }))
+  it('are one for each task by hand, with words to go by, in the order of the hours', () =>
+    fc.assert(
+      fc.property(aCommission, (commission) => {
+        const { plan: made } = planOf(commission)
+        const own = cardsOf(commission, made)
+        const tasks = made.timetable.ok
+          ? new Set(
+              made.timetable.value.slots.filter(({ hands, task }) => hands && task !== null).map(({ task }) => task!),
+            )
+          : new Set<string>()
+        expect(own.map(({ task }) => task).sort()).toEqual([...tasks].sort())
+        const parts = new Set(partsOf(made, commission.bench).map(({ id }) => id))
+        for (const { say, counts, planned, from, to, kind } of own) {
+          expect(say.length, kind).toBeGreaterThan(0)
+          expect(planned.value).toBeGreaterThan(0)
+          expect(to).toBeGreaterThanOrEqual(from)
+          for (const { id } of counts?.parts ?? []) expect(parts.has(id)).toBe(true)
+        }
+        expect(own.map(({ from }) => from)).toEqual(own.map(({ from }) => from).sort((one, other) => one - other))
+      }),
+      { numRuns: 25 },
+    ))
   it('say how much, offer the soak as a timer, and what rests after', () => {
-    expect(card('drape-1')).toMatchObject({ timers: [{ name: 'Soak', minutes: 1 }], rest: { name: 'Load 1 on its mat' }, picture: { kind: 'load', load: 1 } })
+    expect(card('drape-1')).toMatchObject({
+      timers: [{ name: 'Soak', minutes: 1 }],
+      rest: { name: 'Load 1 on its mat' },
+      picture: { kind: 'load', load: 1 },
+    })
     expect(card('drape-1').amounts[0]!.text).toMatch(/^\d+: \d/)
     expect(card('blossoms-cup').cautions.join()).toContain('no flame')
     expect(card('blossoms-cup').watch.length).toBeGreaterThan(0)
@@ -52,22 +76,35 @@ describe('cards of a job', () => {
 
 describe('pieces at the bench', () => {
   const part = partsOf(plan, freshBench()).find(({ id }) => id.startsWith('sails/quarter'))!
-  const breaking = (count: number): Bench => Array.from({ length: count }).reduce<Bench>((bench) => counted(bench, part.id, 'broken', 1), freshBench())
-  it('are short by as many as broke beyond the spares, and cutting again makes that good', () => fc.assert(fc.property(fc.integer({ min: 0, max: 8 }), (broken) => {
-    const bench = breaking(broken)
-    const spare = part.cut - part.needed
-    const [short] = shortages(plan, bench)
-    if (broken <= spare) { expect(short).toBeUndefined(); return }
-    expect(short).toMatchObject({ part: { id: part.id }, missing: broken - spare })
-    const again: Bench = { ...bench, recuts: [{ id: 'again-1', part: part.id, many: short!.many, at: now, from: short!.from }] }
-    const replanned = planFor(withBench(again))
-    expect(shortages(replanned, again)).toEqual([])
-    expect(replanned.cutList.pieces).toHaveLength(plan.cutList.pieces.length + short!.many)
-    expect(replanned.loads.filter((load) => load.again).reduce((sum, { laid }) => sum + laid.length, 0)).toBe(short!.many)
-    // Pieces that were cut before keep their numbers, discs and loads.
-    expect(replanned.cutList.pieces.slice(0, plan.cutList.pieces.length)).toEqual(plan.cutList.pieces)
-    expect(replanned.loads.filter((load) => !load.again)).toEqual(plan.loads)
-  }), { numRuns: 9 }))
+  const breaking = (count: number): Bench =>
+    Array.from({ length: count }).reduce<Bench>((bench) => counted(bench, part.id, 'broken', 1), freshBench())
+  it('are short by as many as broke beyond the spares, and cutting again makes that good', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 8 }), (broken) => {
+        const bench = breaking(broken)
+        const spare = part.cut - part.needed
+        const [short] = shortages(plan, bench)
+        if (broken <= spare) {
+          expect(short).toBeUndefined()
+          return
+        }
+        expect(short).toMatchObject({ part: { id: part.id }, missing: broken - spare })
+        const again: Bench = {
+          ...bench,
+          recuts: [{ id: 'again-1', part: part.id, many: short!.many, at: now, from: short!.from }],
+        }
+        const replanned = planFor(withBench(again))
+        expect(shortages(replanned, again)).toEqual([])
+        expect(replanned.cutList.pieces).toHaveLength(plan.cutList.pieces.length + short!.many)
+        expect(replanned.loads.filter((load) => load.again).reduce((sum, { laid }) => sum + laid.length, 0)).toBe(
+          short!.many,
+        )
+        // Pieces that were cut before keep their numbers, discs and loads.
+        expect(replanned.cutList.pieces.slice(0, plan.cutList.pieces.length)).toEqual(plan.cutList.pieces)
+        expect(replanned.loads.filter((load) => !load.again)).toEqual(plan.loads)
+      }),
+      { numRuns: 9 },
+    ))
   it('say from which disc or sheet, and which numbers', () => {
     const film = shortages(plan, breaking(4))[0]!
     expect(film.from).toMatch(new RegExp(`disc \\d+.*: pieces ${plan.cutList.pieces.length + 1}–`))
@@ -75,7 +112,10 @@ describe('pieces at the bench', () => {
     expect(moths.from).toMatch(/sheet.*thin wafer.*pieces \d+–\d+/)
   })
   it('made again take hands and a rest of their own before the cake is placed', () => {
-    const bench: Bench = { ...freshBench(), recuts: [{ id: 'moths-again-1', part: 'moths/0', many: 3, at: now, from: '' }] }
+    const bench: Bench = {
+      ...freshBench(),
+      recuts: [{ id: 'moths-again-1', part: 'moths/0', many: 3, at: now, from: '' }],
+    }
     const made = planFor(withBench(bench))
     expect(made.work.total.value).toBeGreaterThan(plan.work.total.value)
     expect(cardsOf(withBench(bench), made).some(({ task }) => task === 'moths-again-1')).toBe(true)
@@ -91,7 +131,10 @@ describe('the timetable and the clock', () => {
     expect(valueOf(made.timetable).slots.find(({ task }) => task === first.task)!.state).toBe('underWay')
   })
   it('a step that ends late moves those that wait for it; a very late one is said not to be safe', () => {
-    const lateBy = (minutes: number): Plan => { const end = first.to + minutes; return planFor(withBench(done(begun(freshBench(), first, first.from), first, end)), end) }
+    const lateBy = (minutes: number): Plan => {
+      const end = first.to + minutes
+      return planFor(withBench(done(begun(freshBench(), first, first.from), first, end)), end)
+    }
     const drape = (made: Plan): number => valueOf(made.timetable).slots.find(({ task }) => task === 'drape-1')!.from
     expect(drape(lateBy(0))).toBeGreaterThanOrEqual(first.to)
     expect(drape(lateBy(26 * 60))).toBeGreaterThanOrEqual(first.to + 26 * 60)
@@ -118,25 +161,87 @@ describe('the former board', () => {
   it('what was felt goes to the ledger between its two bounds', () => {
     const felt: Bench = { ...draped, felt: { 'drape-1': 300 } }
     const [on] = formerBoard(plan, felt)
-    expect(dryingOf(on!, 'mat', { airC: 21, humidity: 0.58 }, about, now + 40 + 700)).toMatchObject({ what: 'filmMat', softAtMin: 300, readyAtMin: 700, humidity: 0.58 })
+    expect(dryingOf(on!, 'mat', { airC: 21, humidity: 0.58 }, about, now + 40 + 700)).toMatchObject({
+      what: 'filmMat',
+      softAtMin: 300,
+      readyAtMin: 700,
+      humidity: 0.58,
+    })
   })
 })
 
 describe('what the ledger takes from the bench', () => {
   const lift = card('lift-1')
-  const parts = partsOf(plan, freshBench()).filter(({ of }) => of === 'sails').map(({ id }) => id)
-  const lifted = (minutes: number): Bench => done(begun({ ...freshBench(), counts: { [parts[0]!]: { good: 3, broken: 1 } } }, lift, now), lift, now + minutes)
+  const parts = partsOf(plan, freshBench())
+    .filter(({ of }) => of === 'sails')
+    .map(({ id }) => id)
+  const lifted = (minutes: number): Bench =>
+    done(begun({ ...freshBench(), counts: { [parts[0]!]: { good: 3, broken: 1 } } }, lift, now), lift, now + minutes)
   it('is how long it took against the starting value, and what came out, told once', () => {
     const run = runOf(lift, lifted(12), parts, [], about, now + 12)!
-    expect(run).toMatchObject({ step: 'liftMin', minutes: 12, standardMin: lift.planned.value, technique: 'soakedSail', good: 3, broken: 1 })
-    expect(runOf(card('lift-2'), done(begun(lifted(12), card('lift-2'), now + 20), card('lift-2'), now + 30), parts, [run], about, now + 30)).toMatchObject({ technique: '', good: 0 })
+    expect(run).toMatchObject({
+      step: 'liftMin',
+      minutes: 12,
+      standardMin: lift.planned.value,
+      technique: 'soakedSail',
+      good: 3,
+      broken: 1,
+    })
+    expect(
+      runOf(
+        card('lift-2'),
+        done(begun(lifted(12), card('lift-2'), now + 20), card('lift-2'), now + 30),
+        parts,
+        [run],
+        about,
+        now + 30,
+      ),
+    ).toMatchObject({ technique: '', good: 0 })
   })
   it('is nothing of what was only ticked or left out', () => {
     expect(runOf(lift, lifted(0), parts, [], about, now)).toBeNull()
-    expect(runOf(lift, { ...freshBench(), tasks: [{ task: lift.task, name: lift.name, begunAt: now, doneAt: now + 9, pausedMin: 0, pausedAt: null, skipped: 'broke' }] }, parts, [], about, now)).toBeNull()
+    expect(
+      runOf(
+        lift,
+        {
+          ...freshBench(),
+          tasks: [
+            {
+              task: lift.task,
+              name: lift.name,
+              begunAt: now,
+              doneAt: now + 9,
+              pausedMin: 0,
+              pausedAt: null,
+              skipped: 'broke',
+            },
+          ],
+        },
+        parts,
+        [],
+        about,
+        now,
+      ),
+    ).toBeNull()
   })
   it('is told against starting values also once plans go by what was learned', () => {
-    const slow = produce(workshop, (draft) => { for (let at = 0; at < 4; at += 1) draft.runs.push({ id: `slow-${at}`, at: now, room: 'workroom', odd: false, step: 'liftMin', name: '', commission: '', standardMin: 10, minutes: 20, technique: '', good: 0, broken: 0 }) })
+    const slow = produce(workshop, (draft) => {
+      for (let at = 0; at < 4; at += 1)
+        draft.runs.push({
+          id: `slow-${at}`,
+          at: now,
+          room: 'workroom',
+          odd: false,
+          step: 'liftMin',
+          name: '',
+          commission: '',
+          standardMin: 10,
+          minutes: 20,
+          technique: '',
+          good: 0,
+          broken: 0,
+        })
+    })
     const made = planFor(plain, now, slow)
     const own = cardsOf(plain, made).find(({ task }) => task === 'lift-1')!
     expect(own.planned.value).toBeGreaterThan(lift.planned.value * 1.4)
@@ -150,17 +255,40 @@ describe('the trouble guide', () => {
     for (const { id } of TROUBLES) {
       const causes = likelyCauses(id, facts)
       expect([id, causes.length > 0]).toEqual([id, true])
-      expect(causes.map(({ share }) => share)).toEqual(causes.map(({ share }) => share).sort((one, other) => other - one))
+      expect(causes.map(({ share }) => share)).toEqual(
+        causes.map(({ share }) => share).sort((one, other) => other - one),
+      )
       expect(causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
-      for (const { now: doNow, next, words } of causes) expect([doNow, next, words].every((text) => text.length > 3)).toBe(true)
+      for (const { now: doNow, next, words } of causes)
+        expect([doNow, next, words].every((text) => text.length > 3)).toBe(true)
     }
   })
   it.each<[string, Partial<TroubleFacts>, string]>([
-    ['droops', { moistCoverings: ['whipped cream'], chanceOfSetting: 0.99, roomHumidity: 0.45, venueHumidity: 0.5 }, 'moistFoot'], ['droops', { moistCoverings: [], chanceOfSetting: 0.5, roomHumidity: 0.66 }, 'notSet'], ['droops', { moistCoverings: [], chanceOfSetting: 0.99, roomHumidity: 0.45, venueHumidity: 0.75 }, 'dampAir'],
-    ['sticks', { heat: 'pan', sugarDyes: ['red'] }, 'sugar'], ['sticks', { liftedEarlyMin: 120 }, 'peeledEarly'], ['cracks', { isFilm: false, isThin: false, roomHumidity: 0.55 }, 'tooThick'], ['holes', { isFilm: false, isThin: true, isWetted: true }, 'tooWet'], ['holes', { isFilm: true }, 'soakedLong'], ['small', { shrinkTrials: 0 }, 'shrink'], ['buckles', { isChilled: true }, 'condensation'], ['soft', { roomHumidity: 0.7 }, 'damp'],
-  ])('of “%s” with %j it thinks of %s first', (seen, change, cause) => expect(likelyCauses(seen, { ...facts, ...change })[0]!.id).toBe(cause))
+    [
+      'droops',
+      { moistCoverings: ['whipped cream'], chanceOfSetting: 0.99, roomHumidity: 0.45, venueHumidity: 0.5 },
+      'moistFoot',
+    ],
+    ['droops', { moistCoverings: [], chanceOfSetting: 0.5, roomHumidity: 0.66 }, 'notSet'],
+    ['droops', { moistCoverings: [], chanceOfSetting: 0.99, roomHumidity: 0.45, venueHumidity: 0.75 }, 'dampAir'],
+    ['sticks', { heat: 'pan', sugarDyes: ['red'] }, 'sugar'],
+    ['sticks', { liftedEarlyMin: 120 }, 'peeledEarly'],
+    ['cracks', { isFilm: false, isThin: false, roomHumidity: 0.55 }, 'tooThick'],
+    ['holes', { isFilm: false, isThin: true, isWetted: true }, 'tooWet'],
+    ['holes', { isFilm: true }, 'soakedLong'],
+    ['small', { shrinkTrials: 0 }, 'shrink'],
+    ['buckles', { isChilled: true }, 'condensation'],
+    ['soft', { roomHumidity: 0.7 }, 'damp'],
+  ])('of “%s” with %j it thinks of %s first', (seen, change, cause) =>
+    expect(likelyCauses(seen, { ...facts, ...change })[0]!.id).toBe(cause),
+  )
   it('knows of a decoration its paper, dyes and heat', () => {
-    expect(troubleFacts('moths', plan, plain, workshop, freshBench())).toMatchObject({ isFilm: false, isThin: true, heat: null, shimmers: true })
+    expect(troubleFacts('moths', plan, plain, workshop, freshBench())).toMatchObject({
+      isFilm: false,
+      isThin: true,
+      heat: null,
+      shimmers: true,
+    })
     expect(facts).toMatchObject({ isFilm: true, roomHumidity: 0.58, isChilled: true })
   })
 })
@@ -170,7 +298,9 @@ describe('a review', () => {
   const made = planFor(finished)
   it('sets planned against actual and says what to change', () => {
     const { lines, lessons } = reviewOf(made, finished.bench, workshop.runs, now)!
-    expect(lines.map(({ what }) => what)).toEqual(expect.arrayContaining(['begun', 'hands', 'discs', 'breakage', 'handed over', 'colour']))
+    expect(lines.map(({ what }) => what)).toEqual(
+      expect.arrayContaining(['begun', 'hands', 'discs', 'breakage', 'handed over', 'colour']),
+    )
     expect(lines.find(({ what }) => what === 'pieces')!.actual).toBe('9 cut, 1 broken')
     expect(lessons.map(({ words }) => words).join()).toContain('Wait until the rim lifts')
     expect(lessons.map(({ words }) => words).join()).toContain('Lift load 1 off')
@@ -180,6 +310,8 @@ describe('a review', () => {
     const ids = countedParts(made, finished.bench).map(({ id }) => id)
     expect(Object.keys(finished.bench.counts).every((id) => id.startsWith('sails/'))).toBe(true)
     expect(ids.some((id) => id in finished.bench.counts)).toBe(true)
-    expect(finished.bench.tasks.every(({ doneAt }) => doneAt! < valueOf(parseMoment(finished.brief.eventAt)))).toBe(true)
+    expect(finished.bench.tasks.every(({ doneAt }) => doneAt! < valueOf(parseMoment(finished.brief.eventAt)))).toBe(
+      true,
+    )
   })
 })

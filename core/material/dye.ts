@@ -1,8 +1,11 @@
 /** Per-band values in linear sRGB: red, green, blue. */
 export type Bands = readonly [number, number, number]
 
-/** A dye as it comes in drops: how strongly one drop in 100 ml darkens each band of film soaked in it (a guess until calibrated by a dipped strip). */
-export type Dye = { readonly id: string, readonly name: string, readonly absorptionPerDrop: Bands }
+/**
+ * A dye as it comes in drops: how strongly one drop in 100 ml darkens each band of film soaked in it (a guess until
+ * calibrated by a dipped strip).
+ */
+export type Dye = { readonly id: string; readonly name: string; readonly absorptionPerDrop: Bands }
 
 /** @see Kubelka & Munk 1931 for what absorption means here; values are placeholders to a factor of three */
 export const DYES: readonly Dye[] = [

@@ -2,22 +2,29 @@ import { describe, expect, it } from 'vitest'
 import { COVERINGS, coveringOf, formatOf, paperOf, PAPERS } from '.'
 
 describe('coverings', () => {
-  it.each(COVERINGS.map((covering) => [covering.name, covering] as const))('%s says what fixes paper, when it is ready, and how it looks', (_, covering) => {
-    expect(covering.glue).toMatch(/\w{3}/)
-    expect(covering.readyWhen).toMatch(/\w{3}/)
-    expect(covering.colour).toMatch(/^#[0-9a-f]{6}$/)
-    expect(covering.readyMin).toBeGreaterThanOrEqual(0)
-    expect(covering.gloss).toBeLessThan(1)
-  })
+  it.each(COVERINGS.map((covering) => [covering.name, covering] as const))(
+    '%s says what fixes paper, when it is ready, and how it looks',
+    (_, covering) => {
+      expect(covering.glue).toMatch(/\w{3}/)
+      expect(covering.readyWhen).toMatch(/\w{3}/)
+      expect(covering.colour).toMatch(/^#[0-9a-f]{6}$/)
+      expect(covering.readyMin).toBeGreaterThanOrEqual(0)
+      expect(covering.gloss).toBeLessThan(1)
+    },
+  )
 
-  it.each(COVERINGS.map((covering) => [covering.name, covering] as const))('%s has a water activity from its driest to its moistest recipe', (_, { activity: [driest, moistest] }) => {
-    expect(driest).toBeLessThanOrEqual(moistest)
-    expect(moistest).toBeLessThan(1)
-    expect(driest).toBeGreaterThanOrEqual(0)
-  })
+  it.each(COVERINGS.map((covering) => [covering.name, covering] as const))(
+    '%s has a water activity from its driest to its moistest recipe',
+    (_, { activity: [driest, moistest] }) => {
+      expect(driest).toBeLessThanOrEqual(moistest)
+      expect(moistest).toBeLessThan(1)
+      expect(driest).toBeGreaterThanOrEqual(0)
+    },
+  )
 
   it('grow moister from dry to wet', () => {
-    const moistest = (wetness: string): number[] => COVERINGS.filter((covering) => covering.wetness === wetness).map(({ activity }) => activity[1])
+    const moistest = (wetness: string): number[] =>
+      COVERINGS.filter((covering) => covering.wetness === wetness).map(({ activity }) => activity[1])
     expect(Math.max(...moistest('dry'))).toBeLessThanOrEqual(Math.min(...moistest('moist')))
     expect(Math.max(...moistest('moist'))).toBeLessThanOrEqual(Math.min(...moistest('wet')))
   })

@@ -1,4 +1,7 @@
-/** Hard translucent film of rice or tapioca starch, sold as discs: soaked to be worked, dries like glass. Not wafer paper. */
+/**
+ * Hard translucent film of rice or tapioca starch, sold as discs: soaked to be worked, dries like glass. Not wafer
+ * paper.
+ */
 export const RICE_FILM = { name: 'rice film', thicknessMm: 0.2, densityKgM3: 1350, porosity: 1 } as const
 
 /** Disc diameters sold, mm, smallest first. */

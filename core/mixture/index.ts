@@ -1,2 +1,2 @@
 export { mixturesFor, offcutsFor, unwantedOf, type MadeMixture, type MixtureUse } from './amounts'
-export { MIXTURES, type Mixture, type Swap } from './mixtures'
+export { MIXTURES, type Mixture } from './mixtures'

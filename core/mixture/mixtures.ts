@@ -1,10 +1,15 @@
 import type { Ingredient } from '../technique'
 
 /** Part of a mixture: its share of the volume, or grams to a millilitre of the whole. */
-type Part = { readonly name: string, readonly share: number, readonly gramsPerMl?: number }
+type Part = { readonly name: string; readonly share: number; readonly gramsPerMl?: number }
 
 /** What is used instead when a client wants none of something in it, and what that costs. */
-export type Swap = { readonly without: Ingredient, readonly parts: readonly Part[], readonly name: string, readonly costs: string }
+export type Swap = {
+  readonly without: Ingredient
+  readonly parts: readonly Part[]
+  readonly name: string
+  readonly costs: string
+}
 
 /** A liquid made up for a job: what is in it, how it is made, how long it keeps and in what. */
 export type Mixture = {
@@ -18,41 +23,104 @@ export type Mixture = {
   readonly swaps: readonly Swap[]
 }
 
-/** Liquids that paper is worked with, besides colour. Parts by volume unless grams are named; usual practice, to be tried first. */
+/**
+ * Liquids that paper is worked with, besides colour. Parts by volume unless grams are named; usual practice, to be
+ * tried first.
+ */
 export const MIXTURES = [
   {
-    id: 'edibleGlue', name: 'Edible glue from offcuts',
-    parts: [{ name: 'boiled, cooled water', share: 1 }, { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.08 }],
-    make: 'Tear small, pour the water over, stir after ten minutes till smooth; thin with drops. Tacky, not wet.', keeps: 'three days, covered and cold', container: 'a small lidded jar', contains: [], swaps: [],
+    id: 'edibleGlue',
+    name: 'Edible glue from offcuts',
+    parts: [
+      { name: 'boiled, cooled water', share: 1 },
+      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.08 },
+    ],
+    make: 'Tear small, pour the water over, stir after ten minutes till smooth; thin with drops. Tacky, not wet.',
+    keeps: 'three days, covered and cold',
+    container: 'a small lidded jar',
+    contains: [],
+    swaps: [],
   },
   {
-    id: 'damping', name: 'Damping mix',
-    parts: [{ name: 'strong clear alcohol', share: 0.75 }, { name: 'boiled, cooled water', share: 0.25 }],
-    make: 'Mix in a fine mister or a dish with a brush. No flame, no hot pan near.', keeps: 'the job, closed', container: 'a small mister', contains: ['alcohol'],
-    swaps: [{ without: 'alcohol', name: 'Damping with water alone', parts: [{ name: 'boiled, cooled water', share: 1 }], costs: 'half as much at a time, dries three times as slowly, and paper softens sooner' }],
+    id: 'damping',
+    name: 'Damping mix',
+    parts: [
+      { name: 'strong clear alcohol', share: 0.75 },
+      { name: 'boiled, cooled water', share: 0.25 },
+    ],
+    make: 'Mix in a fine mister or a dish with a brush. No flame, no hot pan near.',
+    keeps: 'the job, closed',
+    container: 'a small mister',
+    contains: ['alcohol'],
+    swaps: [
+      {
+        without: 'alcohol',
+        name: 'Damping with water alone',
+        parts: [{ name: 'boiled, cooled water', share: 1 }],
+        costs: 'half as much at a time, dries three times as slowly, and paper softens sooner',
+      },
+    ],
   },
   {
-    id: 'conditioner', name: 'Glycerin conditioner',
-    parts: [{ name: 'boiled, cooled water', share: 0.87 }, { name: 'glycerin', share: 0.13 }],
-    make: 'Stir, add colour if it is to be coloured. Brush on thinly; it stays supple and never sets hard.', keeps: 'a week, cold', container: 'a lidded jar', contains: [], swaps: [],
+    id: 'conditioner',
+    name: 'Glycerin conditioner',
+    parts: [
+      { name: 'boiled, cooled water', share: 0.87 },
+      { name: 'glycerin', share: 0.13 },
+    ],
+    make: 'Stir, add colour if it is to be coloured. Brush on thinly; it stays supple and never sets hard.',
+    keeps: 'a week, cold',
+    container: 'a lidded jar',
+    contains: [],
+    swaps: [],
   },
   {
-    id: 'gelatineFilm', name: 'Gelatine film',
-    parts: [{ name: 'gelatine powder', share: 0.25 }, { name: 'glycerin', share: 0.25 }, { name: 'cold water', share: 0.5 }],
-    make: 'Bloom the gelatine in the water, warm in short bursts till clear, stir in the glycerin, let bubbles rise. Hot: do not boil.', keeps: 'two days, cold; warm again once', container: 'a wide heatproof bowl', contains: ['gelatine'],
-    swaps: [{ without: 'gelatine', name: 'Strong glycerin conditioner', parts: [{ name: 'boiled, cooled water', share: 0.75 }, { name: 'glycerin', share: 0.25 }], costs: 'loops hold less: make them shorter, pad them while they dry, and allow a day' }],
+    id: 'gelatineFilm',
+    name: 'Gelatine film',
+    parts: [
+      { name: 'gelatine powder', share: 0.25 },
+      { name: 'glycerin', share: 0.25 },
+      { name: 'cold water', share: 0.5 },
+    ],
+    make: 'Bloom the gelatine in the water, warm in short bursts till clear, stir in the glycerin, let bubbles rise. Hot: do not boil.',
+    keeps: 'two days, cold; warm again once',
+    container: 'a wide heatproof bowl',
+    contains: ['gelatine'],
+    swaps: [
+      {
+        without: 'gelatine',
+        name: 'Strong glycerin conditioner',
+        parts: [
+          { name: 'boiled, cooled water', share: 0.75 },
+          { name: 'glycerin', share: 0.25 },
+        ],
+        costs: 'loops hold less: make them shorter, pad them while they dry, and allow a day',
+      },
+    ],
   },
   {
-    id: 'slurry', name: 'Paper slurry',
-    parts: [{ name: 'boiled, cooled water', share: 1 }, { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.14 }],
-    make: 'Blend till smooth, add powder colour, let the froth settle. It runs like cream.', keeps: 'the day', container: 'a jug', contains: [], swaps: [],
+    id: 'slurry',
+    name: 'Paper slurry',
+    parts: [
+      { name: 'boiled, cooled water', share: 1 },
+      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.14 },
+    ],
+    make: 'Blend till smooth, add powder colour, let the froth settle. It runs like cream.',
+    keeps: 'the day',
+    container: 'a jug',
+    contains: [],
+    swaps: [],
   },
 ] as const satisfies readonly Mixture[]
 
 export const mixtureOf = (id: string): Mixture => MIXTURES.find((each) => each.id === id)!
 
 /** What is taken of a mixture when something is not wanted in it: itself, or its swap, or nothing that would do. */
-export function withoutAny(mixture: Mixture, unwanted: readonly Ingredient[]): { readonly name: string, readonly parts: readonly Part[], readonly swap: Swap | null } {
-  const swap = mixture.swaps.find(({ without }) => unwanted.includes(without) && mixture.contains.includes(without)) ?? null
+export function withoutAny(
+  mixture: Mixture,
+  unwanted: readonly Ingredient[],
+): { readonly name: string; readonly parts: readonly Part[]; readonly swap: Swap | null } {
+  const swap =
+    mixture.swaps.find(({ without }) => unwanted.includes(without) && mixture.contains.includes(without)) ?? null
   return { name: swap?.name ?? mixture.name, parts: swap?.parts ?? mixture.parts, swap }
 }

@@ -1,1 +1,1 @@
-export { cutListFor, drapedFootprint, pieceAreaDm2, sailPart, withRecuts, type CutList, type Piece, type SizeClass } from './cutList'
+export { cutListFor, drapedFootprint, pieceAreaDm2, sailPart, withRecuts, type CutList, type Piece } from './cutList'

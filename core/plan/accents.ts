@@ -19,18 +19,47 @@ export type PlannedAccent = {
 }
 
 /** Elements that accents can gather round: the sails, or those of a decoration. */
-export function anchorsOf(follows: string, { sails }: Pick<Arrangement, 'sails'>, paperwork: readonly Paperwork[]): readonly Anchor[] {
-  if (follows === 'sails') return sails.map(({ element, sized }) => ({ element: { ...element, size: 1 }, seen: { widthMm: sized.seenWidthMm, heightMm: sized.seenHeightMm } }))
+export function anchorsOf(
+  follows: string,
+  { sails }: Pick<Arrangement, 'sails'>,
+  paperwork: readonly Paperwork[],
+): readonly Anchor[] {
+  if (follows === 'sails')
+    return sails.map(({ element, sized }) => ({
+      element: { ...element, size: 1 },
+      seen: { widthMm: sized.seenWidthMm, heightMm: sized.seenHeightMm },
+    }))
   const made = paperwork.find(({ id }) => id === follows)
   return made ? made.elements.map((element) => ({ element, seen: made.seen })) : []
 }
 
-export function accentStage({ accent, anchors, stack }: { readonly accent: FollowingAccent, readonly anchors: readonly Anchor[], readonly stack: readonly StandingTier[] }): PlannedAccent {
+export function accentStage({
+  accent,
+  anchors,
+  stack,
+}: {
+  readonly accent: FollowingAccent
+  readonly anchors: readonly Anchor[]
+  readonly stack: readonly StandingTier[]
+}): PlannedAccent {
   const { name, many, caution } = accentOf(accent.accent)
   const { elements, count } = followed(accent, anchors, stack)
-  return { id: accent.id, accent: accent.accent, name, many, follows: accent.follows, elements, count: { ...count, label: many }, edible: accent.edible, caution }
+  return {
+    id: accent.id,
+    accent: accent.accent,
+    name,
+    many,
+    follows: accent.follows,
+    elements,
+    count: { ...count, label: many },
+    edible: accent.edible,
+    caution,
+  }
 }
 
 /** Accents as they are drawn. */
-export const accentMeshesOf = (accent: FollowingAccent, elements: readonly PlacedElement[], stack: readonly StandingTier[]): readonly Mesh[] =>
-  elements.map((element) => accentMesh(accent, element, wallFor(element, stack)))
+export const accentMeshesOf = (
+  accent: FollowingAccent,
+  elements: readonly PlacedElement[],
+  stack: readonly StandingTier[],
+): readonly Mesh[] => elements.map((element) => accentMesh(accent, element, wallFor(element, stack)))

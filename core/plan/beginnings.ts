@@ -1,5 +1,13 @@
 import { roundTier } from '../cake'
-import { compositionOf, startingBouquet, untouched, type Bouquet, type BouquetRole, type Composition, type Quiet } from '../compose'
+import {
+  compositionOf,
+  startingBouquet,
+  untouched,
+  type Bouquet,
+  type BouquetRole,
+  type Composition,
+  type Quiet,
+} from '../compose'
 import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
 import { paperOf, type PaperId } from '../material'
@@ -23,7 +31,18 @@ export const startingSweep = (topMm: number): SailSweep => ({
   technique: 'soakedSail',
   composition: 'sweep',
   sail: { ...soakedSail.startingParameters },
-  sweep: { fromAngleDeg: -50, fromHeightMm: topMm * 0.1, toAngleDeg: 50, toHeightMm: topMm * 0.85, seenHeightMm: Math.min(110, Math.max(60, topMm * 0.4)), overlap: 0.45, taper: 0.55, heart: 0.5, irregularity: 0.6, seed: 7 },
+  sweep: {
+    fromAngleDeg: -50,
+    fromHeightMm: topMm * 0.1,
+    toAngleDeg: 50,
+    toHeightMm: topMm * 0.85,
+    seenHeightMm: Math.min(110, Math.max(60, topMm * 0.4)),
+    overlap: 0.45,
+    taper: 0.55,
+    heart: 0.5,
+    irregularity: 0.6,
+    seed: 7,
+  },
   quiet: { others: false, seams: false, back: false, places: [] },
   byHand: untouched(),
   colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 4, tray: { ...STARTING_TRAY } },
@@ -58,7 +77,21 @@ export function newCommission(id: string, now: Moment): Commission {
       box: { widthMm: 300, depthMm: 300, heightMm: 300 },
     },
     palette: STARTING_PALETTE,
-    options: [{ id: 'a', name: 'Option A', cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] }, decorations: [], paperwork: [], bouquets: [], accents: [], keptSheets: [], ownPieces: [], pins: {}, tiersApart: 0 }],
+    options: [
+      {
+        id: 'a',
+        name: 'Option A',
+        cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] },
+        decorations: [],
+        paperwork: [],
+        bouquets: [],
+        accents: [],
+        keptSheets: [],
+        ownPieces: [],
+        pins: {},
+        tiersApart: 0,
+      },
+    ],
     chosen: 'a',
     bench: freshBench(),
   }
@@ -67,34 +100,86 @@ export function newCommission(id: string, now: Moment): Commission {
 const STARTING_SEED = 11
 
 /** Nothing is kept free until the user asks for it, but loose elements keep off what lies there. */
-const startingQuiet = (kind: CompositionKind): Quiet => ({ others: kind === 'scatter' || kind === 'cluster', seams: false, back: false, places: [] })
+const startingQuiet = (kind: CompositionKind): Quiet => ({
+  others: kind === 'scatter' || kind === 'cluster',
+  seams: false,
+  back: false,
+  places: [],
+})
 
 /** A composition to begin with, for a technique on these tiers. */
-export function startingComposition(kind: CompositionKind, technique: TechniqueId, parameters: Readonly<Record<string, unknown>>, tiers: readonly { readonly heightMm: number }[], seed = STARTING_SEED): Composition {
+export function startingComposition(
+  kind: CompositionKind,
+  technique: TechniqueId,
+  parameters: Readonly<Record<string, unknown>>,
+  tiers: readonly { readonly heightMm: number }[],
+  seed = STARTING_SEED,
+): Composition {
   const definition = techniqueOf(technique)
-  return compositionOf(kind).starting({ tiers, seen: definition.seen(parameters), fillsRows: definition.layOut !== undefined, seed })
+  return compositionOf(kind).starting({
+    tiers,
+    seen: definition.seen(parameters),
+    fillsRows: definition.layOut !== undefined,
+    seed,
+  })
 }
 
-/** How a decoration is usually coloured: stirred into slurry, in oil for hot oil, dipped for the pan and where film is soaked anyway, else brushed. */
-export function startingColouring({ heat, liquids = [] }: Pick<ReturnType<typeof techniqueOf>, 'heat' | 'liquids'>, paper: PaperId): Colouring {
-  if (liquids.some(({ mixture }) => mixture === 'slurry')) return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
+/**
+ * How a decoration is usually coloured: stirred into slurry, in oil for hot oil, dipped for the pan and where film is
+ * soaked anyway, else brushed.
+ */
+export function startingColouring(
+  { heat, liquids = [] }: Pick<ReturnType<typeof techniqueOf>, 'heat' | 'liquids'>,
+  paper: PaperId,
+): Colouring {
+  if (liquids.some(({ mixture }) => mixture === 'slurry'))
+    return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
   if (heat === 'oil') return { way: 'brush', carrier: 'oil', faces: 2, coats: 1 }
-  return heat === 'pan' || paperOf(paper).kind === 'film' ? { ...STARTING_COLOURING, way: 'bath', carrier: 'water' } : STARTING_COLOURING
+  return heat === 'pan' || paperOf(paper).kind === 'film'
+    ? { ...STARTING_COLOURING, way: 'bath', carrier: 'water' }
+    : STARTING_COLOURING
 }
 
 /** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
-export function startingPaperwork(id: string, technique: TechniqueId, tiers: readonly { readonly heightMm: number }[], kind?: CompositionKind): PaperDecoration {
+export function startingPaperwork(
+  id: string,
+  technique: TechniqueId,
+  tiers: readonly { readonly heightMm: number }[],
+  kind?: CompositionKind,
+): PaperDecoration {
   const definition = techniqueOf(technique)
-  const composition = startingComposition(kind ?? definition.compositions[0]!, technique, definition.startingParameters, tiers)
+  const composition = startingComposition(
+    kind ?? definition.compositions[0]!,
+    technique,
+    definition.startingParameters,
+    tiers,
+  )
   const paper = definition.papers[0]!
   return {
-    id, technique, paper, format: paperOf(paper).formats[0]!, colour: definition.startingColour, run: { tail: definition.startingColour, steps: 1 }, finishes: [], quiet: startingQuiet(composition.kind), byHand: untouched(), gathered: null, cutting: STARTING_CUTTING, colouring: startingColouring(definition, paper),
-    parameters: { ...definition.startingParameters }, composition,
+    id,
+    technique,
+    paper,
+    format: paperOf(paper).formats[0]!,
+    colour: definition.startingColour,
+    run: { tail: definition.startingColour, steps: 1 },
+    finishes: [],
+    quiet: startingQuiet(composition.kind),
+    byHand: untouched(),
+    gathered: null,
+    cutting: STARTING_CUTTING,
+    colouring: startingColouring(definition, paper),
+    parameters: { ...definition.startingParameters },
+    composition,
   } as unknown as PaperDecoration
 }
 
 /** What a recipe begins with: who is focal, how many parts each. */
-const STARTING_RECIPE: readonly { readonly technique: TechniqueId, readonly role: BouquetRole, readonly parts: number, readonly parameters?: object }[] = [
+const STARTING_RECIPE: readonly {
+  readonly technique: TechniqueId
+  readonly role: BouquetRole
+  readonly parts: number
+  readonly parameters?: object
+}[] = [
   { technique: 'openBloom', role: 'focal', parts: 3 },
   { technique: 'laminatedLeaf', role: 'leaf', parts: 3, parameters: { lengthMm: 90, leafMm: 28 } },
   { technique: 'bud', role: 'bud', parts: 5 },
@@ -102,15 +187,33 @@ const STARTING_RECIPE: readonly { readonly technique: TechniqueId, readonly role
 ]
 
 /** A bouquet to begin with, and the decorations gathered in it. @param id begins their ids */
-export function startingGathering(id: string, tiers: readonly { readonly heightMm: number }[], seed = STARTING_SEED): { readonly bouquet: Bouquet, readonly paperwork: readonly PaperDecoration[] } {
+export function startingGathering(
+  id: string,
+  tiers: readonly { readonly heightMm: number }[],
+  seed = STARTING_SEED,
+): { readonly bouquet: Bouquet; readonly paperwork: readonly PaperDecoration[] } {
   return {
     bouquet: startingBouquet(id, tiers.length, seed),
-    paperwork: STARTING_RECIPE.map(({ technique, role, parts, parameters }) => gatheredIn(id, `${id}-${technique}`, technique, role, parts, tiers, parameters)),
+    paperwork: STARTING_RECIPE.map(({ technique, role, parts, parameters }) =>
+      gatheredIn(id, `${id}-${technique}`, technique, role, parts, tiers, parameters),
+    ),
   }
 }
 
 /** A decoration as it begins when it is gathered in a bouquet. */
-export function gatheredIn(bouquet: string, id: string, technique: TechniqueId, role: BouquetRole, parts: number, tiers: readonly { readonly heightMm: number }[], parameters: object = {}): PaperDecoration {
+export function gatheredIn(
+  bouquet: string,
+  id: string,
+  technique: TechniqueId,
+  role: BouquetRole,
+  parts: number,
+  tiers: readonly { readonly heightMm: number }[],
+  parameters: object = {},
+): PaperDecoration {
   const base = startingPaperwork(id, technique, tiers)
-  return { ...base, gathered: { bouquet, role, parts }, parameters: { ...base.parameters, ...parameters } } as PaperDecoration
+  return {
+    ...base,
+    gathered: { bouquet, role, parts },
+    parameters: { ...base.parameters, ...parameters },
+  } as PaperDecoration
 }

@@ -15,11 +15,17 @@ describe('what follows from a cake', () => {
     const { surface, tiers } = factsOf(...two)
     const parts = tiers.reduce((sum, { surfaces }) => sum + surfaces.side.value + surfaces.top.value, 0)
     expect(surface.value).toBeCloseTo(parts, 9)
-    expect(surface.value).toBeCloseTo((Math.PI * 240 * 100 + Math.PI * 120 ** 2 + Math.PI * 160 * 100 + Math.PI * 80 ** 2) / 10000, 6)
+    expect(surface.value).toBeCloseTo(
+      (Math.PI * 240 * 100 + Math.PI * 120 ** 2 + Math.PI * 160 * 100 + Math.PI * 80 ** 2) / 10000,
+      6,
+    )
   })
 
   it('adds up each covering, and leaves a bare dummy out', () => {
-    const { coverings } = factsOf({ ...two[0], covering: 'dummy', inside: 'dummy' }, two[1], { ...roundTier('top', 100, 80), covering: 'ganache' })
+    const { coverings } = factsOf({ ...two[0], covering: 'dummy', inside: 'dummy' }, two[1], {
+      ...roundTier('top', 100, 80),
+      covering: 'ganache',
+    })
     expect(coverings.map(({ name }) => name)).toEqual(['Fondant', 'Ganache'])
     coverings.forEach(({ total }) => expect(total.value).toBeGreaterThan(100))
   })
@@ -38,7 +44,10 @@ describe('what follows from a cake', () => {
   })
 
   it('sees lobes that do not meet', () => {
-    const scalloped = (cutterMm: number): Tier => ({ ...two[0], shape: { kind: 'scalloped', lobes: 12, marksMm: 200, cutterMm } })
+    const scalloped = (cutterMm: number): Tier => ({
+      ...two[0],
+      shape: { kind: 'scalloped', lobes: 12, marksMm: 200, cutterMm },
+    })
     expect(factsOf(scalloped(52)).tiers[0]!.lobesMeet).toBe(true)
     expect(factsOf(scalloped(40)).tiers[0]!.lobesMeet).toBe(false)
   })

@@ -11,15 +11,23 @@ const namesIn = ({ fields, lists }: PlanChanges): readonly string[] => [...Objec
 describe('what changed of a plan', () => {
   it('laid over the plan before, is the plan', () => {
     const planner = createPlanner()
-    fc.assert(fc.property(fc.integer({ min: 2, max: 6 }), fc.integer({ min: 30, max: 70 }), fc.integer({ min: 1, max: 4 }), (shades, humidity, plies) => {
-      const before = planner(base())
-      const inputs = base()
-      chosenOption(inputs.commission).decorations[0]!.colour.steps = shades
-      inputs.commission.brief.workroom.humidity = humidity / 100
-      chosenOption(inputs.commission).paperwork[0]!.cutting.plies = plies
-      const after = planner(inputs)
-      expect(withChanges(before, structuredClone(changesFrom(before, after)))).toEqual(after)
-    }), { numRuns: 12 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 6 }),
+        fc.integer({ min: 30, max: 70 }),
+        fc.integer({ min: 1, max: 4 }),
+        (shades, humidity, plies) => {
+          const before = planner(base())
+          const inputs = base()
+          chosenOption(inputs.commission).decorations[0]!.colour.steps = shades
+          inputs.commission.brief.workroom.humidity = humidity / 100
+          chosenOption(inputs.commission).paperwork[0]!.cutting.plies = plies
+          const after = planner(inputs)
+          expect(withChanges(before, structuredClone(changesFrom(before, after)))).toEqual(after)
+        },
+      ),
+      { numRuns: 12 },
+    )
   })
 
   it('is the whole plan at first, and nearly nothing when nothing did', () => {
@@ -27,7 +35,8 @@ describe('what changed of a plan', () => {
     const plan = planner(base())
     expect(withChanges(null, changesFrom(null, plan))).toEqual(plan)
     const again = namesIn(changesFrom(plan, planner(base())))
-    for (const field of ['arrangement', 'paperwork', 'groups', 'bath', 'discs', 'drying', 'timetable']) expect(again).not.toContain(field)
+    for (const field of ['arrangement', 'paperwork', 'groups', 'bath', 'discs', 'drying', 'timetable'])
+      expect(again).not.toContain(field)
   })
 
   it('is the sheets and what is counted from them when a search has laid them closer', () => {

@@ -25,8 +25,24 @@ const shared = {
   paper: z.enum(paperIds).meta({ label: 'Paper' }),
   format: z.enum(formatIds).meta({ label: 'Sheets' }),
   colour: hexColour.meta({ label: 'At the heart' }),
-  run: z.strictObject({ tail: hexColour.meta({ label: 'At the tail' }), steps: z.number().int().min(1).max(MOST_SHADES).meta({ label: 'Shades', kind: 'count', help: '1 is one colour for all' }) }),
-  finishes: z.array(z.strictObject({ finish: z.enum(finishIds), colour: hexColour.meta({ label: 'Colour' }), share: z.number().min(0.05).max(1).meta({ label: 'How much', kind: 'share' }) })).max(MOST_FINISHES),
+  run: z.strictObject({
+    tail: hexColour.meta({ label: 'At the tail' }),
+    steps: z
+      .number()
+      .int()
+      .min(1)
+      .max(MOST_SHADES)
+      .meta({ label: 'Shades', kind: 'count', help: '1 is one colour for all' }),
+  }),
+  finishes: z
+    .array(
+      z.strictObject({
+        finish: z.enum(finishIds),
+        colour: hexColour.meta({ label: 'Colour' }),
+        share: z.number().min(0.05).max(1).meta({ label: 'How much', kind: 'share' }),
+      }),
+    )
+    .max(MOST_FINISHES),
   quiet: quietSchema,
   byHand: byHandSchema,
   /** Its part in a bouquet; while it has one, its own composition waits. */
@@ -35,17 +51,35 @@ const shared = {
   colouring: colouringSchema,
 }
 
-type DecorationOf<Each> = Each extends Technique<infer Parameters, infer Id> ? z.infer<z.ZodObject<typeof shared>> & { technique: Id, parameters: z.infer<Parameters> } : never
+type DecorationOf<Each> =
+  Each extends Technique<infer Parameters, infer Id>
+    ? z.infer<z.ZodObject<typeof shared>> & { technique: Id; parameters: z.infer<Parameters> }
+    : never
 
-/** A decoration cut from sheets: a technique, where a composition puts it, its paper, colours and finishes, what was changed by hand. */
+/**
+ * A decoration cut from sheets: a technique, where a composition puts it, its paper, colours and finishes, what was
+ * changed by hand.
+ */
 export type PaperDecoration = DecorationOf<(typeof TECHNIQUES)[number]>
 
-const [first, ...others] = TECHNIQUES.map(({ id, parameters }) => z.strictObject({ ...shared, technique: z.literal(id), parameters }))
+const [first, ...others] = TECHNIQUES.map(({ id, parameters }) =>
+  z.strictObject({ ...shared, technique: z.literal(id), parameters }),
+)
 
 /** One member for each technique that is listed: adding one there is enough. */
-const paperworkSchema = (z.discriminatedUnion('technique', [first!, ...others]) as unknown as z.ZodType<PaperDecoration>)
-  .refine(({ technique, composition }) => TECHNIQUES.find(({ id }) => id === technique)?.compositions.some((kind) => kind === composition.kind), { path: ['composition'], message: 'This technique is not arranged in this way.' })
-  .refine(({ technique, gathered }) => gathered === null || TECHNIQUES.some((each) => each.id === technique && 'gathers' in each), { path: ['gathered'], message: 'This technique is not gathered into bouquets.' })
+const paperworkSchema = (
+  z.discriminatedUnion('technique', [first!, ...others]) as unknown as z.ZodType<PaperDecoration>
+)
+  .refine(
+    ({ technique, composition }) =>
+      TECHNIQUES.find(({ id }) => id === technique)?.compositions.some((kind) => kind === composition.kind),
+    { path: ['composition'], message: 'This technique is not arranged in this way.' },
+  )
+  .refine(
+    ({ technique, gathered }) =>
+      gathered === null || TECHNIQUES.some((each) => each.id === technique && 'gathers' in each),
+    { path: ['gathered'], message: 'This technique is not gathered into bouquets.' },
+  )
 
 export const MOST_PAPERWORK = 24
 export const MOST_BOUQUETS = 6
@@ -67,12 +101,19 @@ const KEEPINGS = ['roomTemperature', 'chilledSealed'] as const
 export const briefSchema = z.strictObject({
   name: z.string().min(1).max(80).meta({ label: 'Commission' }),
   occasion: z.string().max(120).meta({ label: 'Occasion' }),
-  eventAt: z.string().refine((text) => parseMoment(text).ok, 'A date and hour such as 2026-12-05T18:30 is expected.').meta({ label: 'Event' }),
+  eventAt: z
+    .string()
+    .refine((text) => parseMoment(text).ok, 'A date and hour such as 2026-12-05T18:30 is expected.')
+    .meta({ label: 'Event' }),
   driveMin: z.number().min(0).max(1440).meta({ label: 'Drive', kind: 'duration' }),
-  stops: z.array(z.strictObject({
-    name: z.string().min(1).max(60),
-    minutes: z.number().min(0).max(600).meta({ label: 'Stop', kind: 'duration' }),
-  })).max(6),
+  stops: z
+    .array(
+      z.strictObject({
+        name: z.string().min(1).max(60),
+        minutes: z.number().min(0).max(600).meta({ label: 'Stop', kind: 'duration' }),
+      }),
+    )
+    .max(6),
   completion: z.enum(COMPLETIONS).meta({ label: 'Who completes it' }),
   venueOpensMin: z.number().int().min(0).max(1440).meta({ label: 'Venue opens' }),
   workroom: climateSchema,
@@ -114,42 +155,62 @@ export const sailSweepSchema = z.strictObject({
 export const PALETTE_ROLES = ['main', 'accent', 'ground', 'foliage'] as const
 
 /** One of several cakes that would answer the brief. */
-export const optionSchema = z.strictObject({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(40).meta({ label: 'Option' }),
-  cake: cakeSchema,
-  decorations: z.array(sailSweepSchema).max(1),
-  paperwork: z.array(paperworkSchema).max(MOST_PAPERWORK),
-  bouquets: z.array(bouquetSchema).max(MOST_BOUQUETS),
-  accents: z.array(accentSchema).max(MOST_ACCENTS),
-  /** Sheets that stay as they are, whatever else is laid out. */
-  keptSheets: z.array(keptSheetSchema).max(MOST_KEPT_SHEETS),
-  /** Pieces from drawings of the decorator's own, cut beside the decorations'. */
-  ownPieces: z.array(ownPieceSchema).max(MOST_OWN_PIECES),
-  /** Tasks put at an hour by hand, minutes since the beginning of 1970 by local time. */
-  pins: z.record(z.string().min(1).max(120), z.number()),
-  tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
-}).refine(({ paperwork, bouquets }) => paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)), { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' })
+export const optionSchema = z
+  .strictObject({
+    id: z.string().min(1).max(60),
+    name: z.string().min(1).max(40).meta({ label: 'Option' }),
+    cake: cakeSchema,
+    decorations: z.array(sailSweepSchema).max(1),
+    paperwork: z.array(paperworkSchema).max(MOST_PAPERWORK),
+    bouquets: z.array(bouquetSchema).max(MOST_BOUQUETS),
+    accents: z.array(accentSchema).max(MOST_ACCENTS),
+    /** Sheets that stay as they are, whatever else is laid out. */
+    keptSheets: z.array(keptSheetSchema).max(MOST_KEPT_SHEETS),
+    /** Pieces from drawings of the decorator's own, cut beside the decorations'. */
+    ownPieces: z.array(ownPieceSchema).max(MOST_OWN_PIECES),
+    /** Tasks put at an hour by hand, minutes since the beginning of 1970 by local time. */
+    pins: z.record(z.string().min(1).max(120), z.number()),
+    tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
+  })
+  .refine(
+    ({ paperwork, bouquets }) =>
+      paperwork.every(({ gathered }) => gathered === null || bouquets.some(({ id }) => id === gathered.bouquet)),
+    { path: ['paperwork'], message: 'A decoration is gathered in a bouquet that is not there.' },
+  )
 
 export type Option = z.infer<typeof optionSchema>
 
 export const MOST_OPTIONS = 6
 
 /** What is wanted: the brief, the colours, and the cakes that would answer it, one of them chosen. */
-export const commissionSchema = z.strictObject({
-  id: z.string().min(1).max(60),
-  brief: briefSchema,
-  palette: z.array(z.strictObject({ name: z.string().min(1).max(40), colour: hexColour, role: z.enum(PALETTE_ROLES) })).max(24),
-  options: z.array(optionSchema).min(1).max(MOST_OPTIONS).refine((options) => new Set(options.map(({ id }) => id)).size === options.length, { message: 'Each option needs an id of its own.' }),
-  chosen: z.string(),
-  /** What happened at the bench. */
-  bench: benchSchema,
-}).refine(({ options, chosen }) => options.some(({ id }) => id === chosen), { path: ['chosen'], message: 'The chosen option is not among the options.' })
+export const commissionSchema = z
+  .strictObject({
+    id: z.string().min(1).max(60),
+    brief: briefSchema,
+    palette: z
+      .array(z.strictObject({ name: z.string().min(1).max(40), colour: hexColour, role: z.enum(PALETTE_ROLES) }))
+      .max(24),
+    options: z
+      .array(optionSchema)
+      .min(1)
+      .max(MOST_OPTIONS)
+      .refine((options) => new Set(options.map(({ id }) => id)).size === options.length, {
+        message: 'Each option needs an id of its own.',
+      }),
+    chosen: z.string(),
+    /** What happened at the bench. */
+    bench: benchSchema,
+  })
+  .refine(({ options, chosen }) => options.some(({ id }) => id === chosen), {
+    path: ['chosen'],
+    message: 'The chosen option is not among the options.',
+  })
 
 export type Commission = z.infer<typeof commissionSchema>
 
 /** The option that is chosen. Works on drafts too, so that what is changed is the option itself. */
-export const chosenOption = (commission: Commission): Option => commission.options.find(({ id }) => id === commission.chosen)!
+export const chosenOption = (commission: Commission): Option =>
+  commission.options.find(({ id }) => id === commission.chosen)!
 
 /** The same commission with another option chosen. */
 export const choosing = (commission: Commission, id: string): Commission => ({ ...commission, chosen: id })

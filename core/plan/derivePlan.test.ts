@@ -1,10 +1,35 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { choosing, chosenOption, commissionSchema, createPlanner, derivePlan, newCommission, fitCake, startingSweep, STARTING_WORKSHOP, workshopSchema, type Commission, type Plan, type PlanInputs, type Workshop } from '.'
+import {
+  choosing,
+  chosenOption,
+  commissionSchema,
+  createPlanner,
+  derivePlan,
+  newCommission,
+  fitCake,
+  startingSweep,
+  STARTING_WORKSHOP,
+  workshopSchema,
+  type Commission,
+  type Plan,
+  type PlanInputs,
+  type Workshop,
+} from '.'
 import { anyTier } from '../../tests/any/anyTier'
 import { wallPoint } from '../cake'
 import { demoCommission, demoEvent, demoWorkshop } from '../demo'
-import { dayOf, MINUTES_PER_DAY, momentText, parseMoment, printWorkingValue, valueOf, weekdayOf, workingsBelow, workingSentence } from '../quantity'
+import {
+  dayOf,
+  MINUTES_PER_DAY,
+  momentText,
+  parseMoment,
+  printWorkingValue,
+  valueOf,
+  weekdayOf,
+  workingsBelow,
+  workingSentence,
+} from '../quantity'
 
 const now = valueOf(parseMoment('2026-11-24T09:00'))
 const planner = createPlanner()
@@ -19,18 +44,21 @@ function planOf(change: Change = () => undefined): Plan {
 }
 
 const sweepOf = (commission: Commission) => chosenOption(commission).decorations[0]!.sweep
-const figure = (plan: Plan, id: Plan['tally'][number]['id']): number | null => plan.tally.find((each) => each.id === id)!.working?.value ?? null
+const figure = (plan: Plan, id: Plan['tally'][number]['id']): number | null =>
+  plan.tally.find((each) => each.id === id)!.working?.value ?? null
 const startBy = (plan: Plan): number => figure(plan, 'startBy') ?? -Infinity
 
 describe('the demo', () => {
   it('is a good commission and workshop, on the Saturday nine to fifteen days away', () => {
     expect(commissionSchema.parse(demoCommission(now))).toEqual(demoCommission(now))
     expect(workshopSchema.parse(demoWorkshop())).toEqual(demoWorkshop())
-    fc.assert(fc.property(fc.integer({ min: 0, max: 20000 }), (later) => {
-      const event = demoEvent(now + later)
-      const days = (dayOf(event) - dayOf(now + later)) / MINUTES_PER_DAY
-      return weekdayOf(event) === 6 && days >= 9 && days <= 15 && momentText(event).endsWith('18:30')
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20000 }), (later) => {
+        const event = demoEvent(now + later)
+        const days = (dayOf(event) - dayOf(now + later)) / MINUTES_PER_DAY
+        return weekdayOf(event) === 6 && days >= 9 && days <= 15 && momentText(event).endsWith('18:30')
+      }),
+    )
   })
   it('fits its box, has a timetable, and fills every figure', () => {
     const plan = planOf()
@@ -42,9 +70,34 @@ describe('the demo', () => {
 
 describe('every figure answers for itself', () => {
   const everyWorking = (plan: Plan) => [
-    ...plan.tally.flatMap(({ working }) => working ? [working] : []), plan.cutList.total, plan.strokes, plan.arrangement.sweepLength, ...Object.values(plan.finished), plan.cake.surface, ...plan.cake.coverings.map(({ total }) => total), plan.cost, ...plan.cake.tiers.flatMap(({ surfaces, covering, supports, warming }) => [...Object.values(surfaces), covering?.coat, covering?.crumbCoat, ...supports.flatMap(({ count, length }) => [count, length]), warming?.usual, warming?.cautious]).filter((each) => each !== null && each !== undefined), ...Object.values(plan.fit.clearance), plan.drying.soak, plan.drying.chanceOfSetting,
-    ...Object.values(plan.drying.ready).flatMap(({ median, ninety, planned }) => [median, ninety, planned].filter((each) => each !== null)), ...plan.bath!.steps.map(({ exactDrops }) => exactDrops), plan.bath!.leftMl,
-    ...plan.supplies.flatMap(({ needed, packsToBuy }) => [needed, packsToBuy]), ...plan.cutList.sizeClasses.flatMap(({ needed, spares }) => [needed, spares]),
+    ...plan.tally.flatMap(({ working }) => (working ? [working] : [])),
+    plan.cutList.total,
+    plan.strokes,
+    plan.arrangement.sweepLength,
+    ...Object.values(plan.finished),
+    plan.cake.surface,
+    ...plan.cake.coverings.map(({ total }) => total),
+    plan.cost,
+    ...plan.cake.tiers
+      .flatMap(({ surfaces, covering, supports, warming }) => [
+        ...Object.values(surfaces),
+        covering?.coat,
+        covering?.crumbCoat,
+        ...supports.flatMap(({ count, length }) => [count, length]),
+        warming?.usual,
+        warming?.cautious,
+      ])
+      .filter((each) => each !== null && each !== undefined),
+    ...Object.values(plan.fit.clearance),
+    plan.drying.soak,
+    plan.drying.chanceOfSetting,
+    ...Object.values(plan.drying.ready).flatMap(({ median, ninety, planned }) =>
+      [median, ninety, planned].filter((each) => each !== null),
+    ),
+    ...plan.bath!.steps.map(({ exactDrops }) => exactDrops),
+    plan.bath!.leftMl,
+    ...plan.supplies.flatMap(({ needed, packsToBuy }) => [needed, packsToBuy]),
+    ...plan.cutList.sizeClasses.flatMap(({ needed, spares }) => [needed, spares]),
   ]
   it.each(['metric', 'imperial'] as const)('in %s, with a sentence all the way down', (units) => {
     for (const top of everyWorking(planOf())) {
@@ -59,77 +112,179 @@ describe('every figure answers for itself', () => {
     const plan = planOf()
     for (const id of ['sails', 'discs', 'handsOn', 'startBy'] as const) {
       const below = workingsBelow(plan.tally.find((each) => each.id === id)!.working!)
-      expect(below.some(({ source }) => source.from === 'typed'), id).toBe(true)
+      expect(
+        below.some(({ source }) => source.from === 'typed'),
+        id,
+      ).toBe(true)
     }
   })
   it('every input of a formula is named in it', () => {
     for (const working of everyWorking(planOf()).flatMap(workingsBelow)) {
       const { source } = working
-      if (source.from === 'derived') for (const name of Object.keys(source.inputs)) expect(source.formula, working.label).toContain(`{${name}}`)
+      if (source.from === 'derived')
+        for (const name of Object.keys(source.inputs)) expect(source.formula, working.label).toContain(`{${name}}`)
     }
   })
 })
 
 describe('changes go the right way', () => {
-  it('taller sails need film of more reach', () => fc.assert(fc.property(fc.integer({ min: 60, max: 150 }), fc.integer({ min: 1, max: 60 }), (height, taller) => {
-    const sailsOf = (seenHeightMm: number) => planOf((commission) => { sweepOf(commission).seenHeightMm = seenHeightMm }).arrangement.sails
-    const longestReach = (sails: ReturnType<typeof sailsOf>) => sails.reduce((most, { sized }) => Math.max(most, sized.flatReach.value), 0)
-    const [low, tall] = [sailsOf(height), sailsOf(height + taller)]
-    // Taller sails are wider too: one less of them stands elsewhere, and its neighbours are drawn anew.
-    return tall.length !== low.length || longestReach(tall) > longestReach(low)
-  }), { numRuns: 15 }))
-  it('a lusher sweep never takes fewer sails or discs', () => fc.assert(fc.property(fc.double({ min: 0.1, max: 0.6, noNaN: true }), fc.double({ min: 0.02, max: 0.14, noNaN: true }), (overlap, more) => {
-    const even: Change = (commission) => Object.assign(sweepOf(commission), { irregularity: 0, taper: 1, overlap })
-    const base = planOf(even)
-    const lush = planOf((commission, workshop) => { even(commission, workshop); sweepOf(commission).overlap = overlap + more })
-    return (['sails', 'discs'] as const).every((id) => figure(lush, id)! >= figure(base, id)!)
-  }), { numRuns: 40 }))
-  it('a damper room never starts later', () => fc.assert(fc.property(fc.double({ min: 0.3, max: 0.75, noNaN: true }), fc.double({ min: 0.005, max: 0.2, noNaN: true }), (humidity, damper) => {
-    const at = (share: number) => planOf((commission) => { commission.brief.workroom.humidity = share })
-    return startBy(at(humidity + damper)) <= startBy(at(humidity))
-  }), { numRuns: 40 }))
+  it('taller sails need film of more reach', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 150 }), fc.integer({ min: 1, max: 60 }), (height, taller) => {
+        const sailsOf = (seenHeightMm: number) =>
+          planOf((commission) => {
+            sweepOf(commission).seenHeightMm = seenHeightMm
+          }).arrangement.sails
+        const longestReach = (sails: ReturnType<typeof sailsOf>) =>
+          sails.reduce((most, { sized }) => Math.max(most, sized.flatReach.value), 0)
+        const [low, tall] = [sailsOf(height), sailsOf(height + taller)]
+        // Taller sails are wider too: one less of them stands elsewhere, and its neighbours are drawn anew.
+        return tall.length !== low.length || longestReach(tall) > longestReach(low)
+      }),
+      { numRuns: 15 },
+    ))
+  it('a lusher sweep never takes fewer sails or discs', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 0.6, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.14, noNaN: true }),
+        (overlap, more) => {
+          const even: Change = (commission) =>
+            Object.assign(sweepOf(commission), { irregularity: 0, taper: 1, overlap })
+          const base = planOf(even)
+          const lush = planOf((commission, workshop) => {
+            even(commission, workshop)
+            sweepOf(commission).overlap = overlap + more
+          })
+          return (['sails', 'discs'] as const).every((id) => figure(lush, id)! >= figure(base, id)!)
+        },
+      ),
+      { numRuns: 40 },
+    ))
+  it('a damper room never starts later', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 0.75, noNaN: true }),
+        fc.double({ min: 0.005, max: 0.2, noNaN: true }),
+        (humidity, damper) => {
+          const at = (share: number) =>
+            planOf((commission) => {
+              commission.brief.workroom.humidity = share
+            })
+          return startBy(at(humidity + damper)) <= startBy(at(humidity))
+        },
+      ),
+      { numRuns: 40 },
+    ))
   it('at 75 % on mats there is no hour to start, and the oven gives one', () => {
-    const damp = planOf((commission) => { commission.brief.workroom.humidity = 0.75 })
+    const damp = planOf((commission) => {
+      commission.brief.workroom.humidity = 0.75
+    })
     expect(damp.timetable).toMatchObject({ ok: false, error: { code: 'never-sets' } })
     expect(damp.tally.find(({ id }) => id === 'startBy')).toMatchObject({ working: null, none: 'not in this room' })
     expect(damp.leafStates.dry).toBe('stop')
-    const baked = planOf((commission) => { commission.brief.workroom.humidity = 0.75; chosenOption(commission).decorations[0]!.drying.way = 'oven' })
+    const baked = planOf((commission) => {
+      commission.brief.workroom.humidity = 0.75
+      chosenOption(commission).decorations[0]!.drying.way = 'oven'
+    })
     expect(baked.timetable.ok).toBe(true)
     expect(baked.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['hot-oven', 'softens-in-room']))
   })
   it('another mat never starts earlier, and no mat at all says so', () => {
-    const starts = [1, 2, 3, 4, 5].map((count) => startBy(planOf((_, workshop) => { workshop.mats.count = count })))
+    const starts = [1, 2, 3, 4, 5].map((count) =>
+      startBy(
+        planOf((_, workshop) => {
+          workshop.mats.count = count
+        }),
+      ),
+    )
     expect(starts).toEqual([...starts].sort((one, other) => one - other))
     expect(starts[4]!).toBeGreaterThan(starts[0]!)
-    expect(planOf((_, workshop) => { workshop.mats.count = 0 }).cautions.find(({ code }) => code === 'no-timetable')?.say).toContain('mat')
+    expect(
+      planOf((_, workshop) => {
+        workshop.mats.count = 0
+      }).cautions.find(({ code }) => code === 'no-timetable')?.say,
+    ).toContain('mat')
   })
   it('an event a week later starts a week later', () => {
-    const later = planOf((commission) => { commission.brief.eventAt = momentText(demoEvent(now) + 7 * MINUTES_PER_DAY) })
+    const later = planOf((commission) => {
+      commission.brief.eventAt = momentText(demoEvent(now) + 7 * MINUTES_PER_DAY)
+    })
     expect(startBy(later) - startBy(planOf())).toBe(7 * MINUTES_PER_DAY)
   })
   it('a longer drive never starts later; completing before driving plans the placing at home', () => {
-    expect(startBy(planOf((commission) => { commission.brief.driveMin = 180 }))).toBeLessThanOrEqual(startBy(planOf()))
-    const home = planOf((commission) => { commission.brief.completion = 'beforeDriving' })
-    expect(home.timetable.ok && home.timetable.value.slots.filter(({ kind }) => ['place', 'pack', 'loadCar', 'drive'].includes(kind)).map(({ kind }) => kind)).toEqual(['place', 'pack', 'loadCar', 'drive'])
+    expect(
+      startBy(
+        planOf((commission) => {
+          commission.brief.driveMin = 180
+        }),
+      ),
+    ).toBeLessThanOrEqual(startBy(planOf()))
+    const home = planOf((commission) => {
+      commission.brief.completion = 'beforeDriving'
+    })
+    expect(
+      home.timetable.ok &&
+        home.timetable.value.slots
+          .filter(({ kind }) => ['place', 'pack', 'loadCar', 'drive'].includes(kind))
+          .map(({ kind }) => kind),
+    ).toEqual(['place', 'pack', 'loadCar', 'drive'])
   })
-  it('colder soaking water keeps the hands longer', () => expect(figure(planOf((commission) => { chosenOption(commission).decorations[0]!.drying.soakWaterC = 8 }), 'handsOn')!).toBeGreaterThanOrEqual(figure(planOf(), 'handsOn')!))
+  it('colder soaking water keeps the hands longer', () =>
+    expect(
+      figure(
+        planOf((commission) => {
+          chosenOption(commission).decorations[0]!.drying.soakWaterC = 8
+        }),
+        'handsOn',
+      )!,
+    ).toBeGreaterThanOrEqual(figure(planOf(), 'handsOn')!))
   it('a box too low stops the plan and names one that holds it', () => {
-    const plan = planOf((commission) => { commission.brief.box.heightMm = 380 })
+    const plan = planOf((commission) => {
+      commission.brief.box.heightMm = 380
+    })
     expect(plan.fit.fits).toBe(false)
     expect(plan.leafStates.tiers).toBe('stop')
     expect(plan.fit.neededMm.high).toBe(390)
   })
-  it('shuffling keeps the counts', () => fc.assert(fc.property(fc.integer({ min: 0, max: 999999 }), (seed) => planOf((commission) => { sweepOf(commission).seed = seed }).arrangement.count.value === planOf().arrangement.count.value), { numRuns: 10 }))
+  it('shuffling keeps the counts', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 999999 }),
+        (seed) =>
+          planOf((commission) => {
+            sweepOf(commission).seed = seed
+          }).arrangement.count.value === planOf().arrangement.count.value,
+      ),
+      { numRuns: 10 },
+    ))
   it('skewers are counted in and out', () => {
-    const plan = planOf((commission) => { chosenOption(commission).decorations[0]!.sail.skewered = true })
-    expect(plan.careCard.remove.slice(0, 7)).toMatchObject([{ name: 'wooden skewers', count: plan.arrangement.count.value }, { name: 'wires of blooms', count: 6 }, { name: 'wires of leaves', count: 21 }, { name: 'stem wires', count: 3 }, { name: 'wires of buds', count: 5 }, { count: 10 }, { name: 'food-safe holders', count: 14 }])
+    const plan = planOf((commission) => {
+      chosenOption(commission).decorations[0]!.sail.skewered = true
+    })
+    expect(plan.careCard.remove.slice(0, 7)).toMatchObject([
+      { name: 'wooden skewers', count: plan.arrangement.count.value },
+      { name: 'wires of blooms', count: 6 },
+      { name: 'wires of leaves', count: 21 },
+      { name: 'stem wires', count: 3 },
+      { name: 'wires of buds', count: 5 },
+      { count: 10 },
+      { name: 'food-safe holders', count: 14 },
+    ])
   })
 })
 
 describe('the cake decides', () => {
-  const chilledTop: Change = (commission) => { chosenOption(commission).cake.tiers.forEach((tier, at) => { tier.chilled = at === 2 }) }
+  const chilledTop: Change = (commission) => {
+    chosenOption(commission).cake.tiers.forEach((tier, at) => {
+      tier.chilled = at === 2
+    })
+  }
   it('the second option of the demo does not fit standing, and each remedy offered makes it fit', () => {
-    const second: Change = (commission) => { commission.chosen = 'b'; commission.brief.completion = 'beforeDriving' }
+    const second: Change = (commission) => {
+      commission.chosen = 'b'
+      commission.brief.completion = 'beforeDriving'
+    }
     const plan = planOf(second)
     expect(plan.fit.fits).toBe(false)
     expect(plan.remedies.map(({ kind }) => kind)).toContain('box')
@@ -145,45 +300,107 @@ describe('the cake decides', () => {
   })
   it('choosing another option plans another cake and leaves the first as it was', () => {
     const commission = demoCommission(now)
-    expect(planner({ commission: choosing(commission, 'b'), workshop: demoWorkshop(), now, units: 'metric' }).arrangement.stack).toHaveLength(4)
+    expect(
+      planner({ commission: choosing(commission, 'b'), workshop: demoWorkshop(), now, units: 'metric' }).arrangement
+        .stack,
+    ).toHaveLength(4)
     expect(planner({ commission, workshop: demoWorkshop(), now, units: 'metric' }).arrangement.stack).toHaveLength(3)
   })
-  it('fits exactly when no point of it lies outside the box', () => fc.assert(fc.property(fc.array(anyTier, { minLength: 1, maxLength: 3 }), fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 200, max: 700 }))), (tiers, [widthMm, depthMm, heightMm]) => {
-    const cake = { board: { outline: 'round' as const, acrossMm: 150, thicknessMm: 10 }, tiers }
-    const arrangement = planOf((commission) => { Object.assign(chosenOption(commission), { cake, decorations: [] }) }).arrangement
-    const { fits, clearance } = fitCake(cake, { widthMm: widthMm!, depthMm: depthMm!, heightMm: heightMm! }, arrangement, { sailsOn: true, tiersApart: 0 })
-    const nearest = Math.min(...Object.values(clearance).map(({ value }) => Math.abs(value)))
-    fc.pre(nearest > 0.5)
-    const walls = arrangement.stack.flatMap((tier) => [tier.footMm, tier.topMm].flatMap((height) => Array.from({ length: 720 }, (_, step) => wallPoint(tier, step / 2, height).point)))
-    const spacers = arrangement.stack.flatMap(({ spacer, middle }) => spacer ? [[middle.x + spacer.acrossMm / 2, middle.y, 0], [middle.x - spacer.acrossMm / 2, middle.y, 0], [middle.x, middle.y + spacer.acrossMm / 2, 0], [middle.x, middle.y - spacer.acrossMm / 2, 0]] as const : [])
-    const outside = [...walls, ...spacers, [75, 75, 0] as const].some(([x, y, z]) => Math.abs(x) > widthMm! / 2 || Math.abs(y) > depthMm! / 2 || z + 10 > heightMm!)
-    expect(fits).toBe(!outside)
-  }), { numRuns: 40 }))
+  it('fits exactly when no point of it lies outside the box', () =>
+    fc.assert(
+      fc.property(
+        fc.array(anyTier, { minLength: 1, maxLength: 3 }),
+        fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 200, max: 700 }))),
+        (tiers, [widthMm, depthMm, heightMm]) => {
+          const cake = { board: { outline: 'round' as const, acrossMm: 150, thicknessMm: 10 }, tiers }
+          const arrangement = planOf((commission) => {
+            Object.assign(chosenOption(commission), { cake, decorations: [] })
+          }).arrangement
+          const { fits, clearance } = fitCake(
+            cake,
+            { widthMm: widthMm!, depthMm: depthMm!, heightMm: heightMm! },
+            arrangement,
+            { sailsOn: true, tiersApart: 0 },
+          )
+          const nearest = Math.min(...Object.values(clearance).map(({ value }) => Math.abs(value)))
+          fc.pre(nearest > 0.5)
+          const walls = arrangement.stack.flatMap((tier) =>
+            [tier.footMm, tier.topMm].flatMap((height) =>
+              Array.from({ length: 720 }, (_, step) => wallPoint(tier, step / 2, height).point),
+            ),
+          )
+          const spacers = arrangement.stack.flatMap(({ spacer, middle }) =>
+            spacer
+              ? ([
+                  [middle.x + spacer.acrossMm / 2, middle.y, 0],
+                  [middle.x - spacer.acrossMm / 2, middle.y, 0],
+                  [middle.x, middle.y + spacer.acrossMm / 2, 0],
+                  [middle.x, middle.y - spacer.acrossMm / 2, 0],
+                ] as const)
+              : [],
+          )
+          const outside = [...walls, ...spacers, [75, 75, 0] as const].some(
+            ([x, y, z]) => Math.abs(x) > widthMm! / 2 || Math.abs(y) > depthMm! / 2 || z + 10 > heightMm!,
+          )
+          expect(fits).toBe(!outside)
+        },
+      ),
+      { numRuns: 40 },
+    ))
   it('a chilled tier is out of the refrigerator until it is warm, and only then are sails placed', () => {
     const plan = planOf(chilledTop)
     const slots = plan.timetable.ok ? plan.timetable.value.slots : []
     const [warm, place] = [slots.find(({ kind }) => kind === 'warm')!, slots.find(({ kind }) => kind === 'place')!]
     expect(warm.to).toBe(place.from)
     expect(warm.to - warm.from).toBe(Math.ceil(plan.cake.slowest!.cautious!.value))
-    expect(planOf((commission) => { chosenOption(commission).cake.tiers.forEach((tier) => { tier.chilled = false }) }).cake.slowest).toBeNull()
+    expect(
+      planOf((commission) => {
+        chosenOption(commission).cake.tiers.forEach((tier) => {
+          tier.chilled = false
+        })
+      }).cake.slowest,
+    ).toBeNull()
   })
   it('kept chilled and decorated it warms before the guests, with the risk named', () => {
-    const plan = planOf((commission, workshop) => { chilledTop(commission, workshop); commission.brief.keeping = 'chilledSealed'; commission.brief.venue.humidity = 0.7 })
+    const plan = planOf((commission, workshop) => {
+      chilledTop(commission, workshop)
+      commission.brief.keeping = 'chilledSealed'
+      commission.brief.venue.humidity = 0.7
+    })
     expect(plan.cautions.map(({ code }) => code)).toContain('dew-on-paper')
-    expect(plan.timetable.ok && plan.timetable.value.slots.find(({ kind }) => kind === 'warm')!.to).toBeGreaterThan(plan.timetable.ok ? plan.timetable.value.atVenueBy : Infinity)
+    expect(plan.timetable.ok && plan.timetable.value.slots.find(({ kind }) => kind === 'warm')!.to).toBeGreaterThan(
+      plan.timetable.ok ? plan.timetable.value.atVenueBy : Infinity,
+    )
   })
   it('stops on the road are driven too, and asked limits are held against the plan', () => {
-    const leaveAt = (plan: Plan): number => plan.timetable.ok ? plan.timetable.value.leaveAt : Infinity
-    expect(leaveAt(planOf((commission) => { commission.brief.stops = [{ name: 'flowers', minutes: 240 }] }))).toBe(leaveAt(planOf()) - 240)
-    const limited = planOf((commission) => { commission.brief.limits = { noGelatine: false, noDairy: true, noAlcohol: false, noColours: ['Red'] } })
+    const leaveAt = (plan: Plan): number => (plan.timetable.ok ? plan.timetable.value.leaveAt : Infinity)
+    expect(
+      leaveAt(
+        planOf((commission) => {
+          commission.brief.stops = [{ name: 'flowers', minutes: 240 }]
+        }),
+      ),
+    ).toBe(leaveAt(planOf()) - 240)
+    const limited = planOf((commission) => {
+      commission.brief.limits = { noGelatine: false, noDairy: true, noAlcohol: false, noColours: ['Red'] }
+    })
     expect(limited.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['dairy', 'unwanted-colour']))
   })
-  it('an hour of dearer work costs more', () => expect(figure(planOf((_, workshop) => { workshop.prices.hour += 10 }), 'cost')!).toBeGreaterThan(figure(planOf(), 'cost')!))
+  it('an hour of dearer work costs more', () =>
+    expect(
+      figure(
+        planOf((_, workshop) => {
+          workshop.prices.hour += 10
+        }),
+        'cost',
+      )!,
+    ).toBeGreaterThan(figure(planOf(), 'cost')!))
 })
 
 describe('decorations from sheets', () => {
   const of = (plan: Plan, technique: string) => plan.paperwork.find((each) => each.technique === technique)!
-  const paperOf = (commission: Commission, technique: string) => chosenOption(commission).paperwork.find((each) => each.technique === technique)!
+  const paperOf = (commission: Commission, technique: string) =>
+    chosenOption(commission).paperwork.find((each) => each.technique === technique)!
   it('are on the demo with pieces, sheets, hands and places', () => {
     for (const made of planOf().paperwork) {
       expect(made.elements.length, made.name).toBeGreaterThan(1)
@@ -195,74 +412,148 @@ describe('decorations from sheets', () => {
     expect(of(planOf(), 'butterfly').count.value).toBe(7)
     expect(of(planOf(), 'foldedGlobe').count.value).toBe(3)
   })
-  it('take no fewer pieces or sheets on a wider cake', () => fc.assert(fc.property(fc.integer({ min: 200, max: 320 }), fc.integer({ min: 5, max: 60 }), (across, wider) => {
-    const collar = (size: number) => of(planOf((commission) => { chosenOption(commission).cake.tiers[0]!.shape = { kind: 'round', acrossMm: size } }), 'tornRuffle')
-    const [small, large] = [collar(across), collar(across + wider)]
-    return large.pieces.value >= small.pieces.value && large.sheets.value >= small.sheets.value
-  }), { numRuns: 12 }))
+  it('take no fewer pieces or sheets on a wider cake', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 200, max: 320 }), fc.integer({ min: 5, max: 60 }), (across, wider) => {
+        const collar = (size: number) =>
+          of(
+            planOf((commission) => {
+              chosenOption(commission).cake.tiers[0]!.shape = { kind: 'round', acrossMm: size }
+            }),
+            'tornRuffle',
+          )
+        const [small, large] = [collar(across), collar(across + wider)]
+        return large.pieces.value >= small.pieces.value && large.sheets.value >= small.sheets.value
+      }),
+      { numRuns: 12 },
+    ))
   it('are made step by step in working hours, the collar after the tiers are stacked, and never start later for more of them', () => {
     const plan = planOf()
     const slots = plan.timetable.ok ? plan.timetable.value.slots : []
     const made = slots.filter(({ kind }) => kind === 'make')
     expect(made.length).toBeGreaterThan(10)
     const stacked = slots.find(({ kind }) => kind === 'stack')!
-    made.filter(({ task }) => task === 'collar-set').forEach(({ from }) => expect(from).toBeGreaterThanOrEqual(stacked.to))
-    for (const { from, to } of made) { const { hours } = demoWorkshop(); expect(hours.days[weekdayOf(from)] && hours.spells.some(({ fromMin, toMin }) => from >= dayOf(from) + fromMin && to <= dayOf(from) + toMin)).toBe(true) }
-    expect(startBy(plan)).toBeLessThanOrEqual(startBy(planOf((commission) => { chosenOption(commission).paperwork = [] })))
+    made
+      .filter(({ task }) => task === 'collar-set')
+      .forEach(({ from }) => expect(from).toBeGreaterThanOrEqual(stacked.to))
+    for (const { from, to } of made) {
+      const { hours } = demoWorkshop()
+      expect(
+        hours.days[weekdayOf(from)] &&
+          hours.spells.some(({ fromMin, toMin }) => from >= dayOf(from) + fromMin && to <= dayOf(from) + toMin),
+      ).toBe(true)
+    }
+    expect(startBy(plan)).toBeLessThanOrEqual(
+      startBy(
+        planOf((commission) => {
+          chosenOption(commission).paperwork = []
+        }),
+      ),
+    )
   })
   it('that stand above count in the finished height, and against the box when they travel on the cake', () => {
     const high = (plan: Plan): number => plan.finished.high.value
-    const bare = planOf((commission) => { Object.assign(chosenOption(commission), { paperwork: [], decorations: [] }) })
-    const globes = planOf((commission) => { Object.assign(chosenOption(commission), { decorations: [], paperwork: chosenOption(commission).paperwork.filter(({ technique }) => technique === 'foldedGlobe') }) })
+    const bare = planOf((commission) => {
+      Object.assign(chosenOption(commission), { paperwork: [], decorations: [] })
+    })
+    const globes = planOf((commission) => {
+      Object.assign(chosenOption(commission), {
+        decorations: [],
+        paperwork: chosenOption(commission).paperwork.filter(({ technique }) => technique === 'foldedGlobe'),
+      })
+    })
     expect(high(globes) - high(bare)).toBeCloseTo(36, 0)
     expect(globes.fit.neededMm.high).toBe(390)
-    const travelling = planOf((commission) => { commission.brief.completion = 'beforeDriving' })
+    const travelling = planOf((commission) => {
+      commission.brief.completion = 'beforeDriving'
+    })
     expect(travelling.fit.neededMm.high).toBeGreaterThan(420)
   })
   it('alone, without sails, have a timetable and an hour to start', () => {
-    const plan = planOf((commission) => { chosenOption(commission).decorations = [] })
+    const plan = planOf((commission) => {
+      chosenOption(commission).decorations = []
+    })
     expect(figure(plan, 'startBy')).toBeGreaterThan(0)
     expect(plan.leafStates.arrange).not.toBe('empty')
-    for (const working of workingsBelow(plan.tally.find(({ id }) => id === 'startBy')!.working!)) expect(workingSentence(working, 'metric')).not.toMatch(/[{}]|NaN|undefined/)
+    for (const working of workingsBelow(plan.tally.find(({ id }) => id === 'startBy')!.working!))
+      expect(workingSentence(working, 'metric')).not.toMatch(/[{}]|NaN|undefined/)
   })
   it('on a paper they must not be made of stop the plan, with the reason', () => {
-    const plan = planOf((commission) => { paperOf(commission, 'butterfly').paper = 'riceFilm' })
+    const plan = planOf((commission) => {
+      paperOf(commission, 'butterfly').paper = 'riceFilm'
+    })
     expect(plan.leafStates.arrange).toBe('stop')
     expect(plan.cautions.find(({ code }) => code === 'unfit-paper')!.say).toContain('breaks at the fold')
   })
   it('too large for a sheet, or with no place to stand, say so', () => {
-    expect(planOf((commission) => { Object.assign(paperOf(commission, 'tornRuffle').parameters, { stripLengthMm: 400 }) }).cautions.map(({ code }) => code)).toContain('larger-than-sheet')
-    expect(planOf((commission) => { Object.assign(paperOf(commission, 'foldedGlobe').parameters, { seenMm: 120 }); chosenOption(commission).cake.tiers[2]!.shape = { kind: 'round', acrossMm: 100 } }).cautions.map(({ code }) => code)).toContain('not-placed')
+    expect(
+      planOf((commission) => {
+        Object.assign(paperOf(commission, 'tornRuffle').parameters, { stripLengthMm: 400 })
+      }).cautions.map(({ code }) => code),
+    ).toContain('larger-than-sheet')
+    expect(
+      planOf((commission) => {
+        Object.assign(paperOf(commission, 'foldedGlobe').parameters, { seenMm: 120 })
+        chosenOption(commission).cake.tiers[2]!.shape = { kind: 'round', acrossMm: 100 }
+      }).cautions.map(({ code }) => code),
+    ).toContain('not-placed')
   })
   it('keep their counts when shuffled', () => {
-    const shuffled = planOf((commission) => { chosenOption(commission).paperwork.forEach(({ composition }) => { composition.seed += 37 }) })
-    expect(shuffled.paperwork.map(({ count }) => count.value)).toEqual(planOf().paperwork.map(({ count }) => count.value))
+    const shuffled = planOf((commission) => {
+      chosenOption(commission).paperwork.forEach(({ composition }) => {
+        composition.seed += 37
+      })
+    })
+    expect(shuffled.paperwork.map(({ count }) => count.value)).toEqual(
+      planOf().paperwork.map(({ count }) => count.value),
+    )
   })
   it('each figure reaches what was typed', () => {
     for (const made of planOf().paperwork) {
-      for (const top of [made.count, made.pieces, made.sheets, made.hands]) for (const working of workingsBelow(top)) expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)
-      expect(workingsBelow(made.count).some(({ source }) => source.from === 'typed'), made.name).toBe(true)
+      for (const top of [made.count, made.pieces, made.sheets, made.hands])
+        for (const working of workingsBelow(top))
+          expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)
+      expect(
+        workingsBelow(made.count).some(({ source }) => source.from === 'typed'),
+        made.name,
+      ).toBe(true)
     }
   })
 })
 
 describe('edges', () => {
-  const inputsFor = (commission: Commission): PlanInputs => ({ commission, workshop: STARTING_WORKSHOP, now, units: 'metric' })
+  const inputsFor = (commission: Commission): PlanInputs => ({
+    commission,
+    workshop: STARTING_WORKSHOP,
+    now,
+    units: 'metric',
+  })
   it('a new commission is a good one, empty but whole', () => {
     const plan = derivePlan(inputsFor(commissionSchema.parse(newCommission('a', now))))
     expect(figure(plan, 'sails')).toBe(0)
     expect(plan.tally.find(({ id }) => id === 'startBy')).toMatchObject({ working: null, none: 'nothing yet' })
     expect(plan.leafStates).toMatchObject({ arrange: 'empty', cut: 'empty', timetable: 'empty', brief: 'ready' })
   })
-  it('a sweep laid on any cake stays on it', () => fc.assert(fc.property(fc.integer({ min: 40, max: 400 }), (heightMm) => {
-    const commission = newCommission('a', now)
-    chosenOption(commission).cake.tiers[0]!.heightMm = heightMm
-    chosenOption(commission).decorations = [startingSweep(heightMm)]
-    const plan = derivePlan(inputsFor(commissionSchema.parse(commission)))
-    return plan.arrangement.sails.length > 0 && plan.arrangement.sails.every(({ place }) => place.heightMm >= 0 && place.heightMm <= heightMm)
-  }), { numRuns: 20 }))
+  it('a sweep laid on any cake stays on it', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 400 }), (heightMm) => {
+        const commission = newCommission('a', now)
+        chosenOption(commission).cake.tiers[0]!.heightMm = heightMm
+        chosenOption(commission).decorations = [startingSweep(heightMm)]
+        const plan = derivePlan(inputsFor(commissionSchema.parse(commission)))
+        return (
+          plan.arrangement.sails.length > 0 &&
+          plan.arrangement.sails.every(({ place }) => place.heightMm >= 0 && place.heightMm <= heightMm)
+        )
+      }),
+      { numRuns: 20 },
+    ))
   it('no disc in use makes nothing and says so', () => {
-    const plan = planOf((_, workshop) => { workshop.discs.forEach((disc) => { disc.inUse = false }) })
+    const plan = planOf((_, workshop) => {
+      workshop.discs.forEach((disc) => {
+        disc.inUse = false
+      })
+    })
     expect(plan.discs).toEqual([])
     expect(plan.cautions.map(({ code }) => code)).toContain('no-discs')
   })

@@ -10,24 +10,60 @@ const commission = demoCommission(now)
 const before = planWith(() => undefined)
 
 function planWith(learn: (draft: Workshop) => void): Plan {
-  return derivePlan({ commission, workshop: produce({ ...demoWorkshop(now), shrinkTrials: [], dryingTrials: [], runs: [] } as Workshop, learn), now, units: 'metric' })
+  return derivePlan({
+    commission,
+    workshop: produce({ ...demoWorkshop(now), shrinkTrials: [], dryingTrials: [], runs: [] } as Workshop, learn),
+    now,
+    units: 'metric',
+  })
 }
 
 const fields = (at: number) => ({ id: `trial-${at}`, at: now + at, room: 'workroom', odd: false })
-const many = <Trial>(count: number, of: (at: number) => Trial): Trial[] => Array.from({ length: count }, (_, at) => of(at))
-const shrunk = (share: number, count = 4): ShrinkTrial[] => many(count, (at) => ({ ...fields(at), way: 'mat', beforeMm: 200, afterMm: 200 * (1 - share) }))
-const dried = (minutes: number, count = 4, room = 'workroom'): DryingTrial[] => many(count, (at) => ({ ...fields(at), room, paper: 'riceFilm', what: 'filmMat', airC: 21, humidity: 0.5, softAtMin: minutes - 30, readyAtMin: minutes }))
-const timed = (step: string, factor: number, change: Partial<Run> = {}, count = 4): Run[] => many(count, (at) => ({ ...fields(at), step, name: step, commission: '', standardMin: 20, minutes: 20 * factor, technique: '', good: 0, broken: 0, ...change }))
-const says = (working: Working): boolean => workingsBelow(working).some(({ source }) => source.from === 'found' && /^learned from \d+/.test(source.how))
+const many = <Trial>(count: number, of: (at: number) => Trial): Trial[] =>
+  Array.from({ length: count }, (_, at) => of(at))
+const shrunk = (share: number, count = 4): ShrinkTrial[] =>
+  many(count, (at) => ({ ...fields(at), way: 'mat', beforeMm: 200, afterMm: 200 * (1 - share) }))
+const dried = (minutes: number, count = 4, room = 'workroom'): DryingTrial[] =>
+  many(count, (at) => ({
+    ...fields(at),
+    room,
+    paper: 'riceFilm',
+    what: 'filmMat',
+    airC: 21,
+    humidity: 0.5,
+    softAtMin: minutes - 30,
+    readyAtMin: minutes,
+  }))
+const timed = (step: string, factor: number, change: Partial<Run> = {}, count = 4): Run[] =>
+  many(count, (at) => ({
+    ...fields(at),
+    step,
+    name: step,
+    commission: '',
+    standardMin: 20,
+    minutes: 20 * factor,
+    technique: '',
+    good: 0,
+    broken: 0,
+    ...change,
+  }))
+const says = (working: Working): boolean =>
+  workingsBelow(working).some(({ source }) => source.from === 'found' && /^learned from \d+/.test(source.how))
 
 describe('a plan that goes by trials', () => {
   it('is as it was with fewer of them than asked', () => {
-    const few = planWith((draft) => { draft.shrinkTrials = shrunk(0.1, 2); draft.dryingTrials = dried(2000, 2); draft.runs = timed('drapeMin', 2, {}, 2) })
+    const few = planWith((draft) => {
+      draft.shrinkTrials = shrunk(0.1, 2)
+      draft.dryingTrials = dried(2000, 2)
+      draft.runs = timed('drapeMin', 2, {}, 2)
+    })
     expect(few.tally).toEqual(before.tally)
     expect(few.learned).toEqual({ shrink: {}, drying: {}, hands: {}, breakage: {}, limit: null })
   })
   it('cuts larger where film shrinks more, and its workings say so', () => {
-    const plan = planWith((draft) => { draft.shrinkTrials = shrunk(0.1) })
+    const plan = planWith((draft) => {
+      draft.shrinkTrials = shrunk(0.1)
+    })
     const reach = (of: Plan): Working => of.arrangement.sails[0]!.sized.flatReach
     expect(reach(plan).value).toBeGreaterThan(reach(before).value * 1.05)
     expect(says(reach(plan))).toBe(true)
@@ -35,7 +71,14 @@ describe('a plan that goes by trials', () => {
   })
   it('waits as long as this room asks: slower later, quicker sooner, and no more for the usual practice', () => {
     const set = (of: Plan): Working => of.drying.ready.set.planned!
-    const [slow, quick] = [planWith((draft) => { draft.dryingTrials = dried(2400) }), planWith((draft) => { draft.dryingTrials = dried(400) })]
+    const [slow, quick] = [
+      planWith((draft) => {
+        draft.dryingTrials = dried(2400)
+      }),
+      planWith((draft) => {
+        draft.dryingTrials = dried(400)
+      }),
+    ]
     expect(set(slow).value).toBeGreaterThan(set(quick).value * 2)
     expect(set(quick).value).toBeLessThan(set(before).value)
     expect(says(set(quick))).toBe(true)
@@ -43,34 +86,69 @@ describe('a plan that goes by trials', () => {
     expect(start(quick)).toBeGreaterThanOrEqual(start(slow))
   })
   it('does not go by another room', () => {
-    const plan = planWith((draft) => { draft.dryingTrials = dried(2400, 4, 'attic'); draft.learnFrom = 3 })
+    const plan = planWith((draft) => {
+      draft.dryingTrials = dried(2400, 4, 'attic')
+      draft.learnFrom = 3
+    })
     expect(plan.drying.ready.set.median!.value).toBeGreaterThan(before.drying.ready.set.median!.value)
-    const other = planWith((draft) => { draft.dryingTrials = dried(2400); draft.room = 'attic' })
-    const own = planWith((draft) => { draft.dryingTrials = dried(2400) })
+    const other = planWith((draft) => {
+      draft.dryingTrials = dried(2400)
+      draft.room = 'attic'
+    })
+    const own = planWith((draft) => {
+      draft.dryingTrials = dried(2400)
+    })
     // What goes with the paper goes along, what goes with the room does not.
     expect(other.drying.ready.set.median!.value).toBeLessThan(own.drying.ready.set.median!.value)
   })
   it('plans as long as these hands take, step by step; what was typed stands', () => {
-    const slow = planWith((draft) => { draft.runs = [...timed('drapeMin', 1.8), ...timed('openBloom cup', 1.8)] })
+    const slow = planWith((draft) => {
+      draft.runs = [...timed('drapeMin', 1.8), ...timed('openBloom cup', 1.8)]
+    })
     expect(slow.work.total.value).toBeGreaterThan(before.work.total.value + 20)
-    const cup = (of: Plan): Working => of.work.making.find(({ id }) => id === 'blossoms')!.steps.find(({ id }) => id === 'cup')!.hands
+    const cup = (of: Plan): Working =>
+      of.work.making.find(({ id }) => id === 'blossoms')!.steps.find(({ id }) => id === 'cup')!.hands
     expect(cup(slow).value / cup(before).value).toBeGreaterThan(1.4)
     expect(says(cup(slow))).toBe(true)
-    const typed = planWith((draft) => { draft.runs = timed('drapeMin', 1.8); draft.pace.drapeMin = 6 })
-    expect(typed.work.loads[0]!.drape.value).toBe(planWith((draft) => { draft.pace.drapeMin = 6 }).work.loads[0]!.drape.value)
+    const typed = planWith((draft) => {
+      draft.runs = timed('drapeMin', 1.8)
+      draft.pace.drapeMin = 6
+    })
+    expect(typed.work.loads[0]!.drape.value).toBe(
+      planWith((draft) => {
+        draft.pace.drapeMin = 6
+      }).work.loads[0]!.drape.value,
+    )
   })
   it('keeps as many spares as break', () => {
-    const breaking = (good: number, broken: number): Plan => planWith((draft) => { draft.runs = [...timed('liftMin', 1, { technique: 'soakedSail', good, broken }), ...timed('openBloom assemble', 1, { technique: 'openBloom', good, broken })] })
+    const breaking = (good: number, broken: number): Plan =>
+      planWith((draft) => {
+        draft.runs = [
+          ...timed('liftMin', 1, { technique: 'soakedSail', good, broken }),
+          ...timed('openBloom assemble', 1, { technique: 'openBloom', good, broken }),
+        ]
+      })
     const spares = (of: Plan): number => of.cutList.pieces.filter(({ element }) => element === null).length
-    const petals = (of: Plan): number => of.paperwork.find(({ id }) => id === 'blossoms')!.classes.reduce((sum, each) => sum + each.spares.value, 0)
+    const petals = (of: Plan): number =>
+      of.paperwork.find(({ id }) => id === 'blossoms')!.classes.reduce((sum, each) => sum + each.spares.value, 0)
     const [clumsy, careful] = [breaking(20, 20), breaking(40, 0)]
     expect(spares(clumsy)).toBeGreaterThan(spares(before))
     expect(petals(clumsy)).toBeGreaterThan(petals(before))
     expect(petals(careful)).toBeLessThan(petals(before))
   })
   it('knows up to which humidity this room sets', () => {
-    const damp: DryingTrial[] = many(4, (at) => ({ ...fields(at), paper: 'riceFilm', what: 'filmMat', airC: 21, humidity: 0.66, softAtMin: null, readyAtMin: 1500 }))
-    const plan = planWith((draft) => { draft.dryingTrials = damp })
+    const damp: DryingTrial[] = many(4, (at) => ({
+      ...fields(at),
+      paper: 'riceFilm',
+      what: 'filmMat',
+      airC: 21,
+      humidity: 0.66,
+      softAtMin: null,
+      readyAtMin: 1500,
+    }))
+    const plan = planWith((draft) => {
+      draft.dryingTrials = damp
+    })
     expect(plan.learned.limit!.mean).toBeGreaterThan(0.66)
     expect(plan.drying.chanceOfSetting.value).toBeGreaterThan(before.drying.chanceOfSetting.value)
   })

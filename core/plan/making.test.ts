@@ -9,30 +9,50 @@ import { reasonWords } from '../schedule'
 const now = valueOf(parseMoment('2026-11-24T09:00'))
 const planner = createPlanner()
 const inputs: PlanInputs = { commission: demoCommission(now), workshop: demoWorkshop(), now, units: 'metric' }
-const timetableOf = (plan: Plan) => { if (!plan.timetable.ok) throw new Error(plan.timetable.error.code); return plan.timetable.value }
+const timetableOf = (plan: Plan) => {
+  if (!plan.timetable.ok) throw new Error(plan.timetable.error.code)
+  return plan.timetable.value
+}
 
 describe('rests in this room', () => {
   it('are as told in the usual room', () => {
     const usual = slowingOf({ airC: 22, humidity: 0.475 })
     expect([60, 240, 720].map((minutes) => restMin(minutes, usual))).toEqual([60, 240, 720])
   })
-  it('grow with the damp and never shrink with it; short ones for glue stay', () => fc.assert(fc.property(fc.double({ min: 0.3, max: 0.6, noNaN: true }), fc.double({ min: 0.01, max: 0.2, noNaN: true }), (humidity, damper) => {
-    const [dry, damp] = [humidity, humidity + damper].map((each) => slowingOf({ airC: 21, humidity: each }))
-    for (const minutes of [30, 120, 720]) expect(restMin(minutes, damp!)).toBeGreaterThanOrEqual(restMin(minutes, dry!))
-    expect(restMin(15, damp!)).toBe(15)
-  }), { numRuns: 15 }))
-  it('end somewhere though paper never gets so far', () => expect(restMin(720, slowingOf({ airC: 21, humidity: 0.8 }))).toBe(2880))
+  it('grow with the damp and never shrink with it; short ones for glue stay', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 0.6, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+        (humidity, damper) => {
+          const [dry, damp] = [humidity, humidity + damper].map((each) => slowingOf({ airC: 21, humidity: each }))
+          for (const minutes of [30, 120, 720])
+            expect(restMin(minutes, damp!)).toBeGreaterThanOrEqual(restMin(minutes, dry!))
+          expect(restMin(15, damp!)).toBe(15)
+        },
+      ),
+      { numRuns: 15 },
+    ))
+  it('end somewhere though paper never gets so far', () =>
+    expect(restMin(720, slowingOf({ airC: 21, humidity: 0.8 }))).toBe(2880))
 })
 
 describe('moulds in the timetable of the demo', () => {
   it('few holes in foam make turns, and an earlier start or none later', () => {
-    const few = planner({ ...inputs, workshop: { ...inputs.workshop, moulds: { ...inputs.workshop.moulds, foamHole: 6 } } })
+    const few = planner({
+      ...inputs,
+      workshop: { ...inputs.workshop, moulds: { ...inputs.workshop.moulds, foamHole: 6 } },
+    })
     const turns = timetableOf(few).slots.filter(({ task }) => task?.startsWith('ginkgo-shape') && !task.endsWith('dry'))
     expect(turns.length).toBeGreaterThan(1)
     expect(turns[0]!.name).toContain('turn 1 of')
     expect(timetableOf(few).startBy).toBeLessThanOrEqual(timetableOf(planner(inputs)).startBy)
   })
-  it('none at all is said', () => expect(planner({ ...inputs, workshop: { ...inputs.workshop, moulds: { ...inputs.workshop.moulds, foamHole: 0 } } }).timetable).toEqual({ ok: false, error: { code: 'no-formers', formers: 'holes in foam' } }))
+  it('none at all is said', () =>
+    expect(
+      planner({ ...inputs, workshop: { ...inputs.workshop, moulds: { ...inputs.workshop.moulds, foamHole: 0 } } })
+        .timetable,
+    ).toEqual({ ok: false, error: { code: 'no-formers', formers: 'holes in foam' } }))
   it('every piece of work says why it is no later', () => {
     const timetable = timetableOf(planner(inputs))
     for (const slot of timetable.slots) {
@@ -56,7 +76,13 @@ describe('what if', () => {
   })
   it('rain stops film from setting; an oven then makes it go, another mat does not', () => {
     const [rain, oven, mat] = ['rain', 'oven', 'mat'].map((id) => WHAT_IFS.find((each) => each.id === id)!)
-    const after = (...changes: typeof WHAT_IFS): boolean => { const draft = structuredClone(inputs); changes.forEach(({ change }) => { change(draft as Parameters<typeof change>[0]) }); return planner(draft).timetable.ok }
+    const after = (...changes: typeof WHAT_IFS): boolean => {
+      const draft = structuredClone(inputs)
+      changes.forEach(({ change }) => {
+        change(draft as Parameters<typeof change>[0])
+      })
+      return planner(draft).timetable.ok
+    }
     expect([after(rain!), after(rain!, mat!), after(rain!, oven!)]).toEqual([false, false, true])
   })
   it('a thorough answer never begins earlier than a quick one, and says how sure it is', () => {
@@ -66,6 +92,9 @@ describe('what if', () => {
     const { chance, sure } = thorough!.risk!
     expect(chance.value).toBeGreaterThan(0)
     if (chance.value >= 0.9) expect(sure).toBeNull()
-    else if (sure) { expect(sure.chance).toBeGreaterThanOrEqual(0.9); expect(sure.startBy).toBeLessThanOrEqual(thorough!.startBy) }
+    else if (sure) {
+      expect(sure.chance).toBeGreaterThanOrEqual(0.9)
+      expect(sure.startBy).toBeLessThanOrEqual(thorough!.startBy)
+    }
   })
 })

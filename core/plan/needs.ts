@@ -7,15 +7,43 @@ import { chosenOption } from './commission'
 import type { Plan } from './plan'
 
 /** Usual packs: guesses to replace under Supply. */
-const PACKS = { disc: 10, sheet: 25, dye: 20, carrier: 250, dust: 5, paint: 15, mixture: 250, wire: 50, tape: 27_000, holder: 12, covering: 1000, support: 12, accent: 100, leaf: 25, single: 1, pick: 50, card: 10, desiccant: 20 } as const
+const PACKS = {
+  disc: 10,
+  sheet: 25,
+  dye: 20,
+  carrier: 250,
+  dust: 5,
+  paint: 15,
+  mixture: 250,
+  wire: 50,
+  tape: 27_000,
+  holder: 12,
+  covering: 1000,
+  support: 12,
+  accent: 100,
+  leaf: 25,
+  single: 1,
+  pick: 50,
+  card: 10,
+  desiccant: 20,
+} as const
 
 /** Water comes from the tap, offcuts from the bench. */
 const NOT_BOUGHT = ['boiled, cooled water', 'torn wafer offcuts', 'water']
 
-const keyOf = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
+const keyOf = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
 
 /** A count that is used whole. */
-const whole = (working: Working): Working => Number.isInteger(working.value) ? working : derive(working.label, 'count', 'whole ones', '{amount}, rounded up', { amount: working }, (v) => Math.ceil(v.amount - 1e-9))
+const whole = (working: Working): Working =>
+  Number.isInteger(working.value)
+    ? working
+    : derive(working.label, 'count', 'whole ones', '{amount}, rounded up', { amount: working }, (v) =>
+        Math.ceil(v.amount - 1e-9),
+      )
 
 /**
  * What a job takes, item by item, each once.
@@ -23,37 +51,198 @@ const whole = (working: Working): Working => Number.isInteger(working.value) ? w
  */
 export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxes: number): readonly Need[] {
   const { cake } = chosenOption(commission)
-  const discs = plan.supplies.map(({ diameterMm, needed }): Need => ({ item: `disc ${diameterMm}`, name: `discs of rice film, ${diameterMm} mm`, shelf: 'paper', kind: 'count', amount: needed, usualPack: PACKS.disc, eachPrice: prices.discEach }))
-  const sheets = plan.groups.filter(({ sheets: many }) => many.value > 0).map(({ id, paper, format, sheets: many, parts }): Need => {
-    const again = commission.bench.recuts.filter(({ part }) => parts.some((each) => each.id === part))
-    const onSheet = (part: string): number => { const [decoration, at] = [part.slice(0, part.lastIndexOf('/')), Number(part.slice(part.lastIndexOf('/') + 1))]; return plan.paperwork.find((made) => made.id === decoration)?.classes[at]?.onSheet ?? 1 }
-    const more = Math.ceil(again.reduce((sum, { part, many: pieces }) => sum + pieces / Math.max(1, onSheet(part)), 0) - 1e-9)
-    const labelled = { ...many, label: `sheets for ${parts.map(({ name }) => name)[0]?.toLowerCase() ?? id}` }
-    return { item: `sheet ${paper} ${format}`, name: `${paperOf(paper).name}, ${formatOf(format).name}`, shelf: 'paper', kind: 'count', usualPack: PACKS.sheet, eachPrice: prices.sheetEach, amount: more === 0 ? labelled : sumOf(labelled.label, 'count', 'cut again too', [labelled, found('sheets for pieces cut again', more, 'count', 'asked for at the bench')]) }
-  })
-  const dyes = plan.dyeUses.map(({ dye, ml }): Need => ({ item: `dye ${dye}`, name: `${ml.label} dye`, shelf: 'colour', kind: 'volume', amount: ml, usualPack: PACKS.dye, eachPrice: prices.colourMl }))
-  const liquids = [
-    ...colourNeeds(plan.dishes.dishes, plan.paperwork.filter(({ elements }) => elements.length > 0)).map(({ name, amount }) => ({ name, amount })),
-    ...plan.mixtures.flatMap(({ parts }) => parts.map(({ name, amount }) => ({ name, amount }))),
-  ].filter(({ name, amount }) => amount.value > 0 && !NOT_BOUGHT.includes(name)).map(({ name, amount }): Need => ({
-    item: `liquid ${keyOf(name)}`, name, kind: amount.kind === 'mass' ? 'mass' : 'volume', amount, eachPrice: null,
-    shelf: amount.kind === 'mass' || name.includes('paint') || name.includes('dust') ? 'colour' : 'liquid', usualPack: amount.kind === 'mass' ? PACKS.dust : name.includes('paint') ? PACKS.paint : PACKS.carrier,
+  const discs = plan.supplies.map(({ diameterMm, needed }): Need => ({
+    item: `disc ${diameterMm}`,
+    name: `discs of rice film, ${diameterMm} mm`,
+    shelf: 'paper',
+    kind: 'count',
+    amount: needed,
+    usualPack: PACKS.disc,
+    eachPrice: prices.discEach,
   }))
-  const wires = plan.wires.gauges.map(({ gauge, stock }): Need => ({ item: `wire ${gauge}`, name: `wire, gauge ${gauge}`, shelf: 'wire', kind: 'count', amount: stock, usualPack: PACKS.wire, eachPrice: null }))
-  const tape = plan.wires.tape.map((length): Need => ({ item: `tape ${keyOf(length.label)}`, name: length.label, shelf: 'wire', kind: 'length', amount: length, usualPack: PACKS.tape, eachPrice: null }))
-  const holders = plan.wires.holders ? [{ item: 'holder', name: 'food-safe holders', shelf: 'wire', kind: 'count', amount: plan.wires.holders, usualPack: PACKS.holder, eachPrice: null } satisfies Need] : []
+  const sheets = plan.groups
+    .filter(({ sheets: many }) => many.value > 0)
+    .map(({ id, paper, format, sheets: many, parts }): Need => {
+      const again = commission.bench.recuts.filter(({ part }) => parts.some((each) => each.id === part))
+      const onSheet = (part: string): number => {
+        const [decoration, at] = [part.slice(0, part.lastIndexOf('/')), Number(part.slice(part.lastIndexOf('/') + 1))]
+        return plan.paperwork.find((made) => made.id === decoration)?.classes[at]?.onSheet ?? 1
+      }
+      const more = Math.ceil(
+        again.reduce((sum, { part, many: pieces }) => sum + pieces / Math.max(1, onSheet(part)), 0) - 1e-9,
+      )
+      const labelled = { ...many, label: `sheets for ${parts.map(({ name }) => name)[0]?.toLowerCase() ?? id}` }
+      return {
+        item: `sheet ${paper} ${format}`,
+        name: `${paperOf(paper).name}, ${formatOf(format).name}`,
+        shelf: 'paper',
+        kind: 'count',
+        usualPack: PACKS.sheet,
+        eachPrice: prices.sheetEach,
+        amount:
+          more === 0
+            ? labelled
+            : sumOf(labelled.label, 'count', 'cut again too', [
+                labelled,
+                found('sheets for pieces cut again', more, 'count', 'asked for at the bench'),
+              ]),
+      }
+    })
+  const dyes = plan.dyeUses.map(({ dye, ml }): Need => ({
+    item: `dye ${dye}`,
+    name: `${ml.label} dye`,
+    shelf: 'colour',
+    kind: 'volume',
+    amount: ml,
+    usualPack: PACKS.dye,
+    eachPrice: prices.colourMl,
+  }))
+  const liquids = [
+    ...colourNeeds(
+      plan.dishes.dishes,
+      plan.paperwork.filter(({ elements }) => elements.length > 0),
+    ).map(({ name, amount }) => ({ name, amount })),
+    ...plan.mixtures.flatMap(({ parts }) => parts.map(({ name, amount }) => ({ name, amount }))),
+  ]
+    .filter(({ name, amount }) => amount.value > 0 && !NOT_BOUGHT.includes(name))
+    .map(({ name, amount }): Need => ({
+      item: `liquid ${keyOf(name)}`,
+      name,
+      kind: amount.kind === 'mass' ? 'mass' : 'volume',
+      amount,
+      eachPrice: null,
+      shelf: amount.kind === 'mass' || name.includes('paint') || name.includes('dust') ? 'colour' : 'liquid',
+      usualPack: amount.kind === 'mass' ? PACKS.dust : name.includes('paint') ? PACKS.paint : PACKS.carrier,
+    }))
+  const wires = plan.wires.gauges.map(({ gauge, stock }): Need => ({
+    item: `wire ${gauge}`,
+    name: `wire, gauge ${gauge}`,
+    shelf: 'wire',
+    kind: 'count',
+    amount: stock,
+    usualPack: PACKS.wire,
+    eachPrice: null,
+  }))
+  const tape = plan.wires.tape.map((length): Need => ({
+    item: `tape ${keyOf(length.label)}`,
+    name: length.label,
+    shelf: 'wire',
+    kind: 'length',
+    amount: length,
+    usualPack: PACKS.tape,
+    eachPrice: null,
+  }))
+  const holders = plan.wires.holders
+    ? [
+        {
+          item: 'holder',
+          name: 'food-safe holders',
+          shelf: 'wire',
+          kind: 'count',
+          amount: plan.wires.holders,
+          usualPack: PACKS.holder,
+          eachPrice: null,
+        } satisfies Need,
+      ]
+    : []
   // Wires are counted under their gauge, in whole stock wires.
-  const parts = plan.inedible.filter(({ bought }) => bought === 'each').map(({ name, count }): Need => ({ item: `part ${keyOf(name)}`, name, shelf: 'wire', kind: 'count', amount: count, usualPack: /cards/.test(name) ? PACKS.card : /dummy|separator/.test(name) ? PACKS.single : PACKS.pick, eachPrice: null }))
+  const parts = plan.inedible
+    .filter(({ bought }) => bought === 'each')
+    .map(({ name, count }): Need => ({
+      item: `part ${keyOf(name)}`,
+      name,
+      shelf: 'wire',
+      kind: 'count',
+      amount: count,
+      usualPack: /cards/.test(name) ? PACKS.card : /dummy|separator/.test(name) ? PACKS.single : PACKS.pick,
+      eachPrice: null,
+    }))
   const coverings = [
     ...plan.cake.coverings.map(({ name, total }) => ({ name, total })),
-    ...plan.cake.tiers.flatMap(({ covering }) => covering?.crumbCoat ? [{ name: 'Crumb coat', total: covering.crumbCoat }] : []),
-  ].map(({ name, total }): Need => ({ item: `covering ${keyOf(name)}`, name: name.toLowerCase(), shelf: 'covering', kind: 'mass', amount: total, usualPack: PACKS.covering, eachPrice: null }))
-  const supports = plan.cake.tiers.flatMap(({ supports: own }, at) => own.map(({ count }): Need => ({ item: 'support', name: 'dowels or straws', shelf: 'equipment', kind: 'count', amount: { ...count, label: `in tier ${at + 1}` }, usualPack: PACKS.support, eachPrice: null })))
-  const middle = plan.cake.middleDowel ? [{ item: 'middle dowel', name: `middle dowel, ${Math.round(plan.cake.middleDowel.value)} mm`, shelf: 'equipment', kind: 'count', amount: found('middle dowel', 1, 'count', 'for a tall stack'), usualPack: PACKS.single, eachPrice: null } satisfies Need] : []
-  const accents = plan.accents.filter(({ elements }) => elements.length > 0).map(({ accent, many, count }): Need => ({ item: `accent ${accent}`, name: many, shelf: 'accent', kind: 'count', amount: whole(count), usualPack: accent === 'topper' ? PACKS.single : accent === 'leafFlake' ? PACKS.leaf : PACKS.accent, eachPrice: null }))
+    ...plan.cake.tiers.flatMap(({ covering }) =>
+      covering?.crumbCoat ? [{ name: 'Crumb coat', total: covering.crumbCoat }] : [],
+    ),
+  ].map(({ name, total }): Need => ({
+    item: `covering ${keyOf(name)}`,
+    name: name.toLowerCase(),
+    shelf: 'covering',
+    kind: 'mass',
+    amount: total,
+    usualPack: PACKS.covering,
+    eachPrice: null,
+  }))
+  const supports = plan.cake.tiers.flatMap(({ supports: own }, at) =>
+    own.map(({ count }): Need => ({
+      item: 'support',
+      name: 'dowels or straws',
+      shelf: 'equipment',
+      kind: 'count',
+      amount: { ...count, label: `in tier ${at + 1}` },
+      usualPack: PACKS.support,
+      eachPrice: null,
+    })),
+  )
+  const middle = plan.cake.middleDowel
+    ? [
+        {
+          item: 'middle dowel',
+          name: `middle dowel, ${Math.round(plan.cake.middleDowel.value)} mm`,
+          shelf: 'equipment',
+          kind: 'count',
+          amount: found('middle dowel', 1, 'count', 'for a tall stack'),
+          usualPack: PACKS.single,
+          eachPrice: null,
+        } satisfies Need,
+      ]
+    : []
+  const accents = plan.accents
+    .filter(({ elements }) => elements.length > 0)
+    .map(({ accent, many, count }): Need => ({
+      item: `accent ${accent}`,
+      name: many,
+      shelf: 'accent',
+      kind: 'count',
+      amount: whole(count),
+      usualPack: accent === 'topper' ? PACKS.single : accent === 'leafFlake' ? PACKS.leaf : PACKS.accent,
+      eachPrice: null,
+    }))
   const equipment: readonly Need[] = [
-    { item: `board ${cake.board.outline} ${Math.round(cake.board.acrossMm)}`, name: `cake board, ${Math.round(cake.board.acrossMm)} mm`, shelf: 'equipment', kind: 'count', amount: found('board', 1, 'count', 'the cake stands on it'), usualPack: PACKS.single, eachPrice: null },
-    ...(boxes > 0 ? [{ item: 'desiccant', name: 'bags of desiccant, food-safe', shelf: 'equipment', kind: 'count', amount: found('boxes', boxes, 'count', 'a bag in each box that Deliver packs'), usualPack: PACKS.desiccant, eachPrice: null } satisfies Need] : []),
+    {
+      item: `board ${cake.board.outline} ${Math.round(cake.board.acrossMm)}`,
+      name: `cake board, ${Math.round(cake.board.acrossMm)} mm`,
+      shelf: 'equipment',
+      kind: 'count',
+      amount: found('board', 1, 'count', 'the cake stands on it'),
+      usualPack: PACKS.single,
+      eachPrice: null,
+    },
+    ...(boxes > 0
+      ? [
+          {
+            item: 'desiccant',
+            name: 'bags of desiccant, food-safe',
+            shelf: 'equipment',
+            kind: 'count',
+            amount: found('boxes', boxes, 'count', 'a bag in each box that Deliver packs'),
+            usualPack: PACKS.desiccant,
+            eachPrice: null,
+          } satisfies Need,
+        ]
+      : []),
   ]
-  return merged([...discs, ...sheets, ...dyes, ...liquids, ...wires, ...tape, ...holders, ...parts, ...coverings, ...supports, ...middle, ...accents, ...equipment])
+  return merged([
+    ...discs,
+    ...sheets,
+    ...dyes,
+    ...liquids,
+    ...wires,
+    ...tape,
+    ...holders,
+    ...parts,
+    ...coverings,
+    ...supports,
+    ...middle,
+    ...accents,
+    ...equipment,
+  ])
 }

@@ -38,11 +38,16 @@ export type PlanInputs = {
   readonly walks?: number
 }
 
-export const TALLY_IDS = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const
-export type TallyId = (typeof TALLY_IDS)[number]
+export type TallyId = 'sails' | 'discs' | 'paper' | 'bath' | 'handsOn' | 'startBy' | 'cost' | 'warnings'
 
 /** A figure of the tally; `working` is null when there is none to give, and `none` says why. */
-export type TallyFigure = { readonly id: TallyId, readonly label: string, readonly working: Working | null, readonly beside: string, readonly none: string }
+export type TallyFigure = {
+  readonly id: TallyId
+  readonly label: string
+  readonly working: Working | null
+  readonly beside: string
+  readonly none: string
+}
 
 export type LeafState = 'empty' | 'ready' | 'look' | 'stop'
 
@@ -88,7 +93,10 @@ export type Plan = {
   readonly onTheCake: readonly OnTier[]
   readonly loads: readonly FormerLoad[]
   readonly work: Work
-  readonly timetable: Result<Timetable, NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }>
+  readonly timetable: Result<
+    Timetable,
+    NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }
+  >
   readonly careCard: CareCard
   /** What is not food and goes in, so that it comes out again. */
   readonly inedible: readonly Inedible[]

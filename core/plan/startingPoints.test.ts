@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { chosenOption, commissionSchema, derivePlan, newCommission, STARTING_POINTS, startingPaperwork, type Commission, type PaperDecoration } from '.'
+import {
+  chosenOption,
+  commissionSchema,
+  derivePlan,
+  newCommission,
+  STARTING_POINTS,
+  startingPaperwork,
+  type Commission,
+  type PaperDecoration,
+} from '.'
 import { roundTier, type Cake } from '../cake'
 import { demoCommission, demoWorkshop } from '../demo'
 import { TECHNIQUES } from '../technique'
@@ -10,23 +19,38 @@ const cakes: readonly (readonly [string, Cake])[] = [
   ['the demo', chosenOption(demoCommission(NOW)).cake],
   ['the taller option', demoCommission(NOW).options[1]!.cake],
 ]
-const planOf = (commission: Commission) => derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
-const withOption = (change: Partial<Commission['options'][number]>): Commission => { const base = newCommission('test', NOW); return { ...base, brief: { ...base.brief, completion: 'atVenue' }, options: [{ ...base.options[0]!, ...change }] } }
+const planOf = (commission: Commission) =>
+  derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
+const withOption = (change: Partial<Commission['options'][number]>): Commission => {
+  const base = newCommission('test', NOW)
+  return { ...base, brief: { ...base.brief, completion: 'atVenue' }, options: [{ ...base.options[0]!, ...change }] }
+}
 
 describe.each(STARTING_POINTS.map((point) => [point.name, point] as const))('beginning: %s', (_, point) => {
   it.each(cakes)('on %s is a sound option on which everything finds a place', (__, cake) => {
     const commission = withOption({ cake, ...point.on(cake) })
     expect(commissionSchema.safeParse(commission).error).toBeUndefined()
     const plan = planOf(commission)
-    expect(plan.arrangement.sails.length + plan.paperwork.reduce((sum, { elements }) => sum + elements.length, 0)).toBeGreaterThan(0)
-    plan.paperwork.forEach(({ elements, unfit }) => { expect(elements.length).toBeGreaterThan(0); expect(unfit).toBeNull() })
+    expect(
+      plan.arrangement.sails.length + plan.paperwork.reduce((sum, { elements }) => sum + elements.length, 0),
+    ).toBeGreaterThan(0)
+    plan.paperwork.forEach(({ elements, unfit }) => {
+      expect(elements.length).toBeGreaterThan(0)
+      expect(unfit).toBeNull()
+    })
     plan.accents.forEach(({ elements }) => expect(elements.length).toBeGreaterThan(0))
     expect(plan.cautions.filter(({ severity, leaf }) => severity === 'stop' && leaf === 'arrange')).toEqual([])
   })
 })
 
 describe('every technique in every way it is arranged', () => {
-  const square: Cake = { board: { outline: 'round', acrossMm: 300, thicknessMm: 12 }, tiers: [{ ...roundTier('low', 220, 130), shape: { kind: 'square', sideMm: 220, cornerMm: 2 } }, roundTier('high', 130, 120)] }
+  const square: Cake = {
+    board: { outline: 'round', acrossMm: 300, thicknessMm: 12 },
+    tiers: [
+      { ...roundTier('low', 220, 130), shape: { kind: 'square', sideMm: 220, cornerMm: 2 } },
+      roundTier('high', 130, 120),
+    ],
+  }
   const all = TECHNIQUES.flatMap(({ id, compositions }) => compositions.map((kind) => [id, kind] as const))
   it.each(all)('%s as a %s is counted, cut, laid on sheets and timed', (id, kind) => {
     const decoration = startingPaperwork('it', id, square.tiers, kind)
@@ -46,7 +70,13 @@ describe('every technique in every way it is arranged', () => {
 
 describe('a decoration', () => {
   const { cake } = chosenOption(demoCommission(NOW))
-  const made = (change: Partial<PaperDecoration>) => planOf(withOption({ cake, paperwork: [{ ...startingPaperwork('it', 'formedSail', cake.tiers), ...change } as PaperDecoration] })).paperwork[0]!
+  const made = (change: Partial<PaperDecoration>) =>
+    planOf(
+      withOption({
+        cake,
+        paperwork: [{ ...startingPaperwork('it', 'formedSail', cake.tiers), ...change } as PaperDecoration],
+      }),
+    ).paperwork[0]!
   it('in a run of shades cuts each shade apart, from the heart’s colour to the tail’s', () => {
     const run = made({ run: { tail: '#f3dfc2', steps: 4 } })
     const colours = new Set(run.classes.map(({ colour }) => colour))
@@ -61,7 +91,19 @@ describe('a decoration', () => {
     expect(gilded.hands.value).toBeGreaterThan(bare.hands.value)
     expect(gilded.steps.length).toBe(bare.steps.length + 1)
     expect(gilded.cautions.some(({ at }) => at === 'edgeGilding')).toBe(true)
-    expect(planOf(withOption({ cake, paperwork: [{ ...startingPaperwork('it', 'puff', cake.tiers), finishes: [{ finish: 'speckle', colour: '#c9a24b', share: 0.5 }] }] })).paperwork[0]!.unfit).toMatch(/does not take/)
+    expect(
+      planOf(
+        withOption({
+          cake,
+          paperwork: [
+            {
+              ...startingPaperwork('it', 'puff', cake.tiers),
+              finishes: [{ finish: 'speckle', colour: '#c9a24b', share: 0.5 }],
+            },
+          ],
+        }),
+      ).paperwork[0]!.unfit,
+    ).toMatch(/does not take/)
   })
   it('proposes the sheets that take the least paper', () => {
     const { formats } = made({})
@@ -76,20 +118,44 @@ describe('a decoration', () => {
     expect(planOf(base).cautions.some(({ code }) => code === 'unwanted-ingredient')).toBe(false)
   })
   it('is kept under the box’s lid when it travels on the cake, not when it is completed at the venue', () => {
-    const tall = withOption({ cake, paperwork: [{ ...startingPaperwork('it', 'steamedSpire', cake.tiers), parameters: { seenMm: 200, widthMm: 30, insertionMm: 20 } } as PaperDecoration] })
-    const boxed = (completion: Commission['brief']['completion']) => planOf({ ...tall, brief: { ...tall.brief, completion, box: { widthMm: 420, depthMm: 420, heightMm: 460 } } }).paperwork[0]!.elements.length
+    const tall = withOption({
+      cake,
+      paperwork: [
+        {
+          ...startingPaperwork('it', 'steamedSpire', cake.tiers),
+          parameters: { seenMm: 200, widthMm: 30, insertionMm: 20 },
+        } as PaperDecoration,
+      ],
+    })
+    const boxed = (completion: Commission['brief']['completion']) =>
+      planOf({ ...tall, brief: { ...tall.brief, completion, box: { widthMm: 420, depthMm: 420, heightMm: 460 } } })
+        .paperwork[0]!.elements.length
     expect(boxed('beforeDriving')).toBeLessThan(3)
     expect(boxed('atVenue')).toBe(3)
   })
   it('may be arranged only as its technique is', () => {
-    const wrong = { ...startingPaperwork('it', 'tornRuffle', cake.tiers), composition: startingPaperwork('it', 'puff', cake.tiers).composition }
+    const wrong = {
+      ...startingPaperwork('it', 'tornRuffle', cake.tiers),
+      composition: startingPaperwork('it', 'puff', cake.tiers).composition,
+    }
     expect(commissionSchema.safeParse(withOption({ cake, paperwork: [wrong as PaperDecoration] })).success).toBe(false)
   })
 })
 
 describe('sails changed by hand', () => {
   const demo = demoCommission(NOW)
-  const changed = (byHand: object) => planOf({ ...demo, options: demo.options.map((option, at) => at > 0 ? option : { ...option, decorations: option.decorations.map((each) => ({ ...each, byHand: { ...each.byHand, ...byHand } })) }) })
+  const changed = (byHand: object) =>
+    planOf({
+      ...demo,
+      options: demo.options.map((option, at) =>
+        at > 0
+          ? option
+          : {
+              ...option,
+              decorations: option.decorations.map((each) => ({ ...each, byHand: { ...each.byHand, ...byHand } })),
+            },
+      ),
+    })
   it('are fewer by one that is taken out, in count, cut list and hours', () => {
     const [all, fewer] = [changed({}), changed({ out: [4] })]
     expect(fewer.arrangement.count.value).toBe(all.arrangement.count.value - 1)

@@ -6,94 +6,194 @@ import { demoCommission, demoWorkshop } from '../demo'
 import { found } from '../quantity'
 import { shoppingList, STARTING_PRICES, STARTING_PRICING, type Need } from '../supply'
 import { soakedSail } from '../technique'
-import { chosenOption, derivePlan, needsOf, putOnShelf, quoteOf, stockOf, STARTING_WORKSHOP, techniqueOf, type Workshop } from '.'
+import {
+  chosenOption,
+  derivePlan,
+  needsOf,
+  putOnShelf,
+  quoteOf,
+  stockOf,
+  STARTING_WORKSHOP,
+  techniqueOf,
+  type Workshop,
+} from '.'
 
 const RUNS = { numRuns: 40 }
 const now = 29_000_000
 const plan = derivePlan({ commission: demoCommission(now), workshop: demoWorkshop(), now, units: 'metric' })
 
 describe('what is not food', () => {
-  it('is on the removal list, all that any step put in and nothing else', () => fc.assert(fc.property(aCommission, (commission) => {
-    const { plan: made } = planOf(commission)
-    const { cake, decorations, paperwork } = chosenOption(commission)
-    const count = (name: string): number => made.careCard.remove.filter((each) => each.name === name).reduce((sum, each) => sum + each.count, 0)
-    const expected = new Map<string, number>()
-    const put = (name: string, many: number): void => { if (many > 0) expected.set(name, (expected.get(name) ?? 0) + many) }
-    if (decorations[0]) for (const part of soakedSail.holdingParts(decorations[0].sail)) put(part.name, part.perElement * made.arrangement.sails.length)
-    for (const { id, elements, wiring } of made.paperwork) {
-      const decoration = paperwork.find((each) => each.id === id)!
-      const parts = techniqueOf(decoration.technique).holdingParts(decoration.parameters)
-      const many = (part: string): number => elements.reduce((sum, { size }) => sum + techniqueOf(decoration.technique).holdingParts(decoration.parameters, size).find((each) => each.id === part)!.perElement, 0)
-      for (const part of parts) put(part.name, many(part.id))
-      put('food-safe holders', wiring.reduce((sum, { wiring: { holders }, count: each }) => sum + holders * each, 0))
-      // Every wire that is cut is one that is taken out.
-      const cut = wiring.reduce((sum, { wiring: { wires }, count: each }) => sum + each * wires.reduce((all, { perElement }) => all + perElement, 0), 0)
-      const out = parts.filter((part) => /wire$/i.test(part.id)).reduce((sum, part) => sum + many(part.id), 0)
-      expect([id, out]).toEqual([id, cut])
-    }
-    for (const { supports } of made.cake.tiers) for (const { count: many } of supports) put('dowels or straws', many.value)
-    if (made.cake.middleDowel) put('middle dowel', 1)
-    put('cake cards', cake.tiers.length - 1)
-    put('separators', cake.tiers.filter(({ spacer }) => spacer !== null).length)
-    put('dummy tiers', cake.tiers.filter(({ inside, covering }) => inside === 'dummy' || covering === 'dummy').length)
-    for (const { many, count: each, edible, elements } of made.accents) if (!edible && elements.length > 0) put(many, each.value)
-    expect(Object.fromEntries([...new Set(made.careCard.remove.map(({ name }) => name))].map((name) => [name, count(name)]))).toEqual(Object.fromEntries(expected))
-  }), RUNS))
+  it('is on the removal list, all that any step put in and nothing else', () =>
+    fc.assert(
+      fc.property(aCommission, (commission) => {
+        const { plan: made } = planOf(commission)
+        const { cake, decorations, paperwork } = chosenOption(commission)
+        const count = (name: string): number =>
+          made.careCard.remove.filter((each) => each.name === name).reduce((sum, each) => sum + each.count, 0)
+        const expected = new Map<string, number>()
+        const put = (name: string, many: number): void => {
+          if (many > 0) expected.set(name, (expected.get(name) ?? 0) + many)
+        }
+        if (decorations[0])
+          for (const part of soakedSail.holdingParts(decorations[0].sail))
+            put(part.name, part.perElement * made.arrangement.sails.length)
+        for (const { id, elements, wiring } of made.paperwork) {
+          const decoration = paperwork.find((each) => each.id === id)!
+          const parts = techniqueOf(decoration.technique).holdingParts(decoration.parameters)
+          const many = (part: string): number =>
+            elements.reduce(
+              (sum, { size }) =>
+                sum +
+                techniqueOf(decoration.technique)
+                  .holdingParts(decoration.parameters, size)
+                  .find((each) => each.id === part)!.perElement,
+              0,
+            )
+          for (const part of parts) put(part.name, many(part.id))
+          put(
+            'food-safe holders',
+            wiring.reduce((sum, { wiring: { holders }, count: each }) => sum + holders * each, 0),
+          )
+          // Every wire that is cut is one that is taken out.
+          const cut = wiring.reduce(
+            (sum, { wiring: { wires }, count: each }) =>
+              sum + each * wires.reduce((all, { perElement }) => all + perElement, 0),
+            0,
+          )
+          const out = parts.filter((part) => /wire$/i.test(part.id)).reduce((sum, part) => sum + many(part.id), 0)
+          expect([id, out]).toEqual([id, cut])
+        }
+        for (const { supports } of made.cake.tiers)
+          for (const { count: many } of supports) put('dowels or straws', many.value)
+        if (made.cake.middleDowel) put('middle dowel', 1)
+        put('cake cards', cake.tiers.length - 1)
+        put('separators', cake.tiers.filter(({ spacer }) => spacer !== null).length)
+        put(
+          'dummy tiers',
+          cake.tiers.filter(({ inside, covering }) => inside === 'dummy' || covering === 'dummy').length,
+        )
+        for (const { many, count: each, edible, elements } of made.accents)
+          if (!edible && elements.length > 0) put(many, each.value)
+        expect(
+          Object.fromEntries(
+            [...new Set(made.careCard.remove.map(({ name }) => name))].map((name) => [name, count(name)]),
+          ),
+        ).toEqual(Object.fromEntries(expected))
+      }),
+      RUNS,
+    ))
 })
 
-const aStock = fc.record({ onHand: fc.integer({ min: 0, max: 60 }), pack: fc.integer({ min: 1, max: 50 }), reserved: fc.integer({ min: 0, max: 30 }) })
+const aStock = fc.record({
+  onHand: fc.integer({ min: 0, max: 60 }),
+  pack: fc.integer({ min: 1, max: 50 }),
+  reserved: fc.integer({ min: 0, max: 30 }),
+})
 
 describe('shopping', () => {
-  it('covers the plan exactly: enough of everything, and never a whole pack too many', () => fc.assert(fc.property(aCommission, fc.array(aStock, { minLength: 6, maxLength: 6 }), (commission, stocks) => {
-    const { plan: made } = planOf(commission)
-    const needs = needsOf(made, commission, STARTING_PRICES, 2)
-    expect(new Set(needs.map(({ item }) => item)).size).toBe(needs.length)
-    const stockFor = (item: string) => stocks[item.length % stocks.length]!
-    const lines = shoppingList(needs, (item) => ({ ...stockFor(item), packPrice: null }), new Map(needs.map(({ item }) => [item, stockFor(item).reserved])))
-    expect(lines.map(({ need }) => need.item)).toEqual(needs.map(({ item }) => item))
-    for (const { need, onHand, reserved, packs } of lines) {
-      const { pack } = stockFor(need.item)
-      const own = onHand - reserved
-      expect(own + packs.value * pack).toBeGreaterThanOrEqual(need.amount.value - 1e-6)
-      if (packs.value > 0) expect(own + (packs.value - 1) * pack).toBeLessThan(need.amount.value)
-      expect(reserved).toBeLessThanOrEqual(onHand)
-    }
-  }), RUNS))
+  it('covers the plan exactly: enough of everything, and never a whole pack too many', () =>
+    fc.assert(
+      fc.property(aCommission, fc.array(aStock, { minLength: 6, maxLength: 6 }), (commission, stocks) => {
+        const { plan: made } = planOf(commission)
+        const needs = needsOf(made, commission, STARTING_PRICES, 2)
+        expect(new Set(needs.map(({ item }) => item)).size).toBe(needs.length)
+        const stockFor = (item: string) => stocks[item.length % stocks.length]!
+        const lines = shoppingList(
+          needs,
+          (item) => ({ ...stockFor(item), packPrice: null }),
+          new Map(needs.map(({ item }) => [item, stockFor(item).reserved])),
+        )
+        expect(lines.map(({ need }) => need.item)).toEqual(needs.map(({ item }) => item))
+        for (const { need, onHand, reserved, packs } of lines) {
+          const { pack } = stockFor(need.item)
+          const own = onHand - reserved
+          expect(own + packs.value * pack).toBeGreaterThanOrEqual(need.amount.value - 1e-6)
+          if (packs.value > 0) expect(own + (packs.value - 1) * pack).toBeLessThan(need.amount.value)
+          expect(reserved).toBeLessThanOrEqual(onHand)
+        }
+      }),
+      RUNS,
+    ))
   it('rounds up to packs as by hand', () => {
-    const need: Need = { item: 'sheet thinWafer a4', name: 'thin wafer', shelf: 'paper', kind: 'count', amount: found('sheets', 13, 'count', 'counted'), usualPack: 25, eachPrice: 0.5 }
-    expect(shoppingList([need], () => ({ onHand: 10, pack: 25, packPrice: null }), new Map([['sheet thinWafer a4', 4]]))[0]).toMatchObject({ packs: { value: 1 }, reserved: 4, price: 12.5 })
-    expect(shoppingList([need], () => ({ onHand: 13, pack: 25, packPrice: 9 }))[0]).toMatchObject({ packs: { value: 0 }, price: 9 })
+    const need: Need = {
+      item: 'sheet thinWafer a4',
+      name: 'thin wafer',
+      shelf: 'paper',
+      kind: 'count',
+      amount: found('sheets', 13, 'count', 'counted'),
+      usualPack: 25,
+      eachPrice: 0.5,
+    }
+    expect(
+      shoppingList([need], () => ({ onHand: 10, pack: 25, packPrice: null }), new Map([['sheet thinWafer a4', 4]]))[0],
+    ).toMatchObject({ packs: { value: 1 }, reserved: 4, price: 12.5 })
+    expect(shoppingList([need], () => ({ onHand: 13, pack: 25, packPrice: 9 }))[0]).toMatchObject({
+      packs: { value: 0 },
+      price: 9,
+    })
   })
   it('counts as the plan does: every sheet, disc and dye of the demo', () => {
     const needs = needsOf(plan, demoCommission(now), STARTING_PRICES, 3)
-    const sum = (start: string): number => needs.filter(({ item }) => item.startsWith(start)).reduce((all, { amount }) => all + amount.value, 0)
+    const sum = (start: string): number =>
+      needs.filter(({ item }) => item.startsWith(start)).reduce((all, { amount }) => all + amount.value, 0)
     expect(sum('disc ')).toBe(plan.discs.length)
     expect(sum('sheet ')).toBe(plan.groups.reduce((all, { sheets }) => all + sheets.value, 0))
-    expect(sum('dye ')).toBeCloseTo(plan.dyeUses.reduce((all, { ml }) => all + ml.value, 0), 9)
+    expect(sum('dye ')).toBeCloseTo(
+      plan.dyeUses.reduce((all, { ml }) => all + ml.value, 0),
+      9,
+    )
     expect(sum('desiccant')).toBe(3)
   })
   it('asks for what was cut again', () => {
-    const commission = produce(demoCommission(now), (draft) => { draft.bench.recuts.push({ id: 'again', part: 'moths/0', many: 4, at: now, from: '' }) })
-    const count = (of: typeof commission): number => needsOf(derivePlan({ commission: of, workshop: demoWorkshop(), now, units: 'metric' }), of, STARTING_PRICES, 0).filter(({ item }) => item.startsWith('sheet ')).reduce((all, { amount }) => all + amount.value, 0)
+    const commission = produce(demoCommission(now), (draft) => {
+      draft.bench.recuts.push({ id: 'again', part: 'moths/0', many: 4, at: now, from: '' })
+    })
+    const count = (of: typeof commission): number =>
+      needsOf(derivePlan({ commission: of, workshop: demoWorkshop(), now, units: 'metric' }), of, STARTING_PRICES, 0)
+        .filter(({ item }) => item.startsWith('sheet '))
+        .reduce((all, { amount }) => all + amount.value, 0)
     expect(count(commission)).toBeGreaterThan(count(demoCommission(now)))
   })
   it('puts on the right shelf what was bought, and takes off no more than there is', () => {
     const needs = needsOf(plan, demoCommission(now), STARTING_PRICES, 1)
-    const after = produce(STARTING_WORKSHOP as Workshop, (draft) => { for (const need of needs) putOnShelf(draft, need, 7) })
-    for (const { item } of needs) expect([item, stockOf(after, item)!.onHand]).toEqual([item, (stockOf(STARTING_WORKSHOP, item)?.onHand ?? 0) + 7])
-    const empty = produce(after, (draft) => { for (const need of needs) putOnShelf(draft, need, -1e6) })
+    const after = produce(STARTING_WORKSHOP as Workshop, (draft) => {
+      for (const need of needs) putOnShelf(draft, need, 7)
+    })
+    for (const { item } of needs)
+      expect([item, stockOf(after, item)!.onHand]).toEqual([item, (stockOf(STARTING_WORKSHOP, item)?.onHand ?? 0) + 7])
+    const empty = produce(after, (draft) => {
+      for (const need of needs) putOnShelf(draft, need, -1e6)
+    })
     for (const { item } of needs) expect(stockOf(empty, item)!.onHand).toBe(0)
   })
 })
 
 describe('the quote', () => {
-  const quote = quoteOf(plan, shoppingList(needsOf(plan, demoCommission(now), STARTING_PRICES, 1), (item) => stockOf(STARTING_WORKSHOP, item)), STARTING_PRICES, STARTING_PRICING)
-  it('shares out what the tally says: its lines add up to it', () => fc.assert(fc.property(aCommission, (commission) => {
-    const { plan: made } = planOf(commission)
-    const { bare } = quoteOf(made, shoppingList(needsOf(made, commission, STARTING_PRICES, 0), () => null), STARTING_PRICES, STARTING_PRICING)
-    expect(bare.value).toBeCloseTo(made.cost.value, 6)
-  }), { numRuns: 20 }))
-  it('comes to a price that leaves the margin', () => expect(quote.price.value * (1 - STARTING_PRICING.margin)).toBeCloseTo(quote.bare.value * (1 + STARTING_PRICING.overhead), 9))
+  const quote = quoteOf(
+    plan,
+    shoppingList(needsOf(plan, demoCommission(now), STARTING_PRICES, 1), (item) => stockOf(STARTING_WORKSHOP, item)),
+    STARTING_PRICES,
+    STARTING_PRICING,
+  )
+  it('shares out what the tally says: its lines add up to it', () =>
+    fc.assert(
+      fc.property(aCommission, (commission) => {
+        const { plan: made } = planOf(commission)
+        const { bare } = quoteOf(
+          made,
+          shoppingList(needsOf(made, commission, STARTING_PRICES, 0), () => null),
+          STARTING_PRICES,
+          STARTING_PRICING,
+        )
+        expect(bare.value).toBeCloseTo(made.cost.value, 6)
+      }),
+      { numRuns: 20 },
+    ))
+  it('comes to a price that leaves the margin', () =>
+    expect(quote.price.value * (1 - STARTING_PRICING.margin)).toBeCloseTo(
+      quote.bare.value * (1 + STARTING_PRICING.overhead),
+      9,
+    ))
   it('says what has no price yet, and what one sail more costs', () => {
     expect(quote.unpriced).toContain('wire, gauge 26')
     expect(quote.oneMoreSail!.value * plan.arrangement.count.value).toBeCloseTo(quote.lines[0]!.cost.value, 6)

@@ -7,7 +7,7 @@ import { GAUGES, type Gauge } from '../technique'
 import type { Paperwork } from './paperwork'
 
 /** Wires of one gauge: how many stock wires are opened and what is cut from each. */
-export type GaugeWork = { readonly gauge: Gauge, readonly stock: Working, readonly cuts: WireCuts }
+type GaugeWork = { readonly gauge: Gauge; readonly stock: Working; readonly cuts: WireCuts }
 
 /** What has to be bought and cut to wire a cake. */
 export type WireWork = {
@@ -21,7 +21,13 @@ export type WireWork = {
 }
 
 /** What the biggest element of a decoration weighs against what the wire of its stem holds up. */
-type WireLoad = { readonly decoration: string, readonly name: string, readonly gauge: Gauge, readonly weight: Working, readonly holds: Working }
+type WireLoad = {
+  readonly decoration: string
+  readonly name: string
+  readonly gauge: Gauge
+  readonly weight: Working
+  readonly holds: Working
+}
 
 /** Wires are sold about so long, mm. */
 const STOCK_MM = 360
@@ -37,14 +43,32 @@ function loadOf({ id, name, paper, classes, wiring }: Paperwork): WireLoad | nul
   const [biggest] = wiring
   const [first] = classes
   if (!biggest || !first) return null
-  const gauge = biggest.wiring.wires.reduce<Gauge>((heaviest, wire) => wire.gauge < heaviest ? wire.gauge : heaviest, 26)
+  const gauge = biggest.wiring.wires.reduce<Gauge>(
+    (heaviest, wire) => (wire.gauge < heaviest ? wire.gauge : heaviest),
+    26,
+  )
   const own = classes.filter(({ members }) => members[0] === first.members[0])
-  const dm2 = own.reduce((sum, { outline, needed, members }) => sum + Math.abs(outlineAreaMm2(outline)) / MM2_PER_DM2 * needed.value / members.length, 0)
+  const dm2 = own.reduce(
+    (sum, { outline, needed, members }) =>
+      sum + ((Math.abs(outlineAreaMm2(outline)) / MM2_PER_DM2) * needed.value) / members.length,
+    0,
+  )
   return {
-    decoration: id, name, gauge,
-    weight: derive(`one of ${name.toLowerCase()} weighs`, 'mass', 'paper by its area', '{paper} × {grams} × ( 1 + {besides} )', {
-      paper: found('paper in the biggest', dm2, 'area', 'of its pieces'), grams: starting('g for a dm²', paperOf(paper).gramsPerDm2, 'ratio', 'guess'), besides: starting('glue, colour and tape', BESIDES, 'share', 'guess'),
-    }, (v) => v.paper * v.grams * (1 + v.besides)),
+    decoration: id,
+    name,
+    gauge,
+    weight: derive(
+      `one of ${name.toLowerCase()} weighs`,
+      'mass',
+      'paper by its area',
+      '{paper} × {grams} × ( 1 + {besides} )',
+      {
+        paper: found('paper in the biggest', dm2, 'area', 'of its pieces'),
+        grams: starting('g for a dm²', paperOf(paper).gramsPerDm2, 'ratio', 'guess'),
+        besides: starting('glue, colour and tape', BESIDES, 'share', 'guess'),
+      },
+      (v) => v.paper * v.grams * (1 + v.besides),
+    ),
     holds: starting(`gauge ${gauge} holds`, HOLDS_G[gauge], 'mass', 'guess'),
   }
 }
@@ -53,12 +77,19 @@ function loadOf({ id, name, paper, classes, wiring }: Paperwork): WireLoad | nul
 function demandsOf(gauge: Gauge, paperwork: readonly Paperwork[]): readonly WireDemand[] {
   const demands = new Map<string, WireDemand>()
   for (const { name, wiring } of paperwork) {
-    for (const { wiring: { wires }, count } of wiring) {
+    for (const {
+      wiring: { wires },
+      count,
+    } of wiring) {
       for (const wire of wires.filter((each) => each.gauge === gauge)) {
         const lengthMm = Math.ceil(wire.length.value)
         const key = `${name} ${wire.name} ${lengthMm}`
         const before = demands.get(key)?.count ?? 0
-        demands.set(key, { name: `${wire.name} of ${name.toLowerCase()}`, lengthMm, count: before + count * wire.perElement })
+        demands.set(key, {
+          name: `${wire.name} of ${name.toLowerCase()}`,
+          lengthMm,
+          count: before + count * wire.perElement,
+        })
       }
     }
   }
@@ -72,34 +103,82 @@ function gaugeWork(gauge: Gauge, paperwork: readonly Paperwork[]): GaugeWork | n
   const pieces = demands.reduce((sum, { count }) => sum + count, 0)
   const total = demands.reduce((sum, { count, lengthMm }) => sum + count * lengthMm, 0)
   return {
-    gauge, cuts,
-    stock: derive(`wires of gauge ${gauge}`, 'count', 'wires cut from stock', `{pieces} pieces, {total} together, cut from wires of {stock}${cuts.fewest ? '; fewer cannot do' : ''}`, {
-      pieces: found('pieces of wire', pieces, 'count', 'of all elements'), total: found('length', total, 'length', 'of all pieces'), stock: starting('stock wire', STOCK_MM, 'length', 'usual'),
-    }, () => cuts.wires),
+    gauge,
+    cuts,
+    stock: derive(
+      `wires of gauge ${gauge}`,
+      'count',
+      'wires cut from stock',
+      `{pieces} pieces, {total} together, cut from wires of {stock}${cuts.fewest ? '; fewer cannot do' : ''}`,
+      {
+        pieces: found('pieces of wire', pieces, 'count', 'of all elements'),
+        total: found('length', total, 'length', 'of all pieces'),
+        stock: starting('stock wire', STOCK_MM, 'length', 'usual'),
+      },
+      () => cuts.wires,
+    ),
   }
 }
 
 /** Amounts that each element takes, added up over a cake; none where none is taken. */
-function addedUp(label: string, kind: 'length' | 'count', paperwork: readonly Paperwork[], of: (each: Paperwork['wiring'][number]['wiring']) => Working | null): Working | null {
-  const parts = paperwork.flatMap(({ name, wiring }) => wiring.flatMap(({ wiring: each, count }) => {
-    const one = of(each)
-    return one && one.value > 0 ? [derive(`${label}, ${name.toLowerCase()}`, kind, 'elements of a size', '{elements} × {one}', { elements: found('elements', count, 'count', 'of this size'), one }, (v) => v.elements * v.one)] : []
-  }))
+function addedUp(
+  label: string,
+  kind: 'length' | 'count',
+  paperwork: readonly Paperwork[],
+  of: (each: Paperwork['wiring'][number]['wiring']) => Working | null,
+): Working | null {
+  const parts = paperwork.flatMap(({ name, wiring }) =>
+    wiring.flatMap(({ wiring: each, count }) => {
+      const one = of(each)
+      return one && one.value > 0
+        ? [
+            derive(
+              `${label}, ${name.toLowerCase()}`,
+              kind,
+              'elements of a size',
+              '{elements} × {one}',
+              { elements: found('elements', count, 'count', 'of this size'), one },
+              (v) => v.elements * v.one,
+            ),
+          ]
+        : []
+    }),
+  )
   return parts.length > 0 ? sumOf(label, kind, 'decorations added up', parts) : null
 }
 
 /** Everything that follows for wires from what stands on a cake. */
 export function wireStage({ paperwork }: { readonly paperwork: readonly Paperwork[] }): WireWork {
-  const tape = (['full', 'half'] as const).map((width) => addedUp(`tape, ${width} width`, 'length', paperwork, (each) => {
-    const of = each.tape.filter((need) => need.width === width)
-    return of.length > 0 ? sumOf('of one', 'length', 'tape added up', of.map(({ length }) => length)) : null
-  }))
+  const tape = (['full', 'half'] as const).map((width) =>
+    addedUp(`tape, ${width} width`, 'length', paperwork, (each) => {
+      const of = each.tape.filter((need) => need.width === width)
+      return of.length > 0
+        ? sumOf(
+            'of one',
+            'length',
+            'tape added up',
+            of.map(({ length }) => length),
+          )
+        : null
+    }),
+  )
   return {
     gauges: GAUGES.flatMap((gauge) => gaugeWork(gauge, paperwork) ?? []),
     tape: tape.filter((each) => each !== null),
-    patches: addedUp('patches from offcuts', 'count', paperwork, ({ patches }) => found('in one', patches, 'count', 'by its technique')),
-    foam: addedUp('places in foam while drying', 'count', paperwork, ({ wires }) => found('in one', wires.filter(({ name }) => name !== 'stem').reduce((sum, { perElement }) => sum + perElement, 0), 'count', 'by its technique')),
+    patches: addedUp('patches from offcuts', 'count', paperwork, ({ patches }) =>
+      found('in one', patches, 'count', 'by its technique'),
+    ),
+    foam: addedUp('places in foam while drying', 'count', paperwork, ({ wires }) =>
+      found(
+        'in one',
+        wires.filter(({ name }) => name !== 'stem').reduce((sum, { perElement }) => sum + perElement, 0),
+        'count',
+        'by its technique',
+      ),
+    ),
     loads: paperwork.flatMap((each) => loadOf(each) ?? []),
-    holders: addedUp('holders in the cake', 'count', paperwork, ({ holders }) => found('for one', holders, 'count', 'by its technique')),
+    holders: addedUp('holders in the cake', 'count', paperwork, ({ holders }) =>
+      found('for one', holders, 'count', 'by its technique'),
+    ),
   }
 }

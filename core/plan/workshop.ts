@@ -3,7 +3,21 @@ import { DISC_DIAMETERS_MM } from '../material'
 import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
 import { dryingTrialSchema, dyeTrialSchema, runSchema, shrinkTrialSchema } from '../learn'
-import { discStockSchema, dyeStockSchema, MOST_DYES_ON_SHELF, MOST_PIECE_BOXES, MOST_STOCK, pieceBoxSchema, pricesSchema, pricingSchema, STARTING_DYES, STARTING_PIECE_BOXES, STARTING_PRICES, STARTING_PRICING, stockSchema } from '../supply'
+import {
+  discStockSchema,
+  dyeStockSchema,
+  MOST_DYES_ON_SHELF,
+  MOST_PIECE_BOXES,
+  MOST_STOCK,
+  pieceBoxSchema,
+  pricesSchema,
+  pricingSchema,
+  STARTING_DYES,
+  STARTING_PIECE_BOXES,
+  STARTING_PRICES,
+  STARTING_PRICING,
+  stockSchema,
+} from '../supply'
 import { petalSchema } from '../technique'
 
 export const MOST_PETALS = 40
@@ -20,8 +34,12 @@ export const MOST_BUSY = 400
 
 /** What the studio has: film on the shelf, mats and trays, oven, hours and pace. */
 export const workshopSchema = z.strictObject({
-  discs: z.array(discStockSchema).length(DISC_DIAMETERS_MM.length)
-    .refine((discs) => DISC_DIAMETERS_MM.every((diameterMm) => discs.some((disc) => disc.diameterMm === diameterMm)), { message: 'Each disc size must be listed once.' }),
+  discs: z
+    .array(discStockSchema)
+    .length(DISC_DIAMETERS_MM.length)
+    .refine((discs) => DISC_DIAMETERS_MM.every((diameterMm) => discs.some((disc) => disc.diameterMm === diameterMm)), {
+      message: 'Each disc size must be listed once.',
+    }),
   mats: formerSchema,
   trays: formerSchema,
   /** Half-spheres, holes in foam, pans and fans. */
@@ -33,7 +51,13 @@ export const workshopSchema = z.strictObject({
   }),
   /** Pairs of hands, and hours at which the first of them cannot. */
   people: z.number().int().min(1).max(6).meta({ label: 'People who work', kind: 'count' }),
-  busy: z.array(z.strictObject({ id: z.string().min(1).max(200), name: z.string().max(120), from: z.number(), to: z.number() }).refine(({ from, to }) => to > from, { message: 'It must end after it begins.' })).max(MOST_BUSY),
+  busy: z
+    .array(
+      z
+        .strictObject({ id: z.string().min(1).max(200), name: z.string().max(120), from: z.number(), to: z.number() })
+        .refine(({ from, to }) => to > from, { message: 'It must end after it begins.' }),
+    )
+    .max(MOST_BUSY),
   ovenPlaces: z.number().int().min(0).max(8).meta({ label: 'Trays in the oven at once', kind: 'count' }),
   hours: workingHoursSchema,
   pace: paceSchema,
@@ -41,7 +65,12 @@ export const workshopSchema = z.strictObject({
   prices: pricesSchema,
   pricing: pricingSchema,
   /** What is on hand of all else, and its packs. */
-  stock: z.array(stockSchema).max(MOST_STOCK).refine((stock) => new Set(stock.map(({ item }) => item)).size === stock.length, { message: 'Each item must be listed once.' }),
+  stock: z
+    .array(stockSchema)
+    .max(MOST_STOCK)
+    .refine((stock) => new Set(stock.map(({ item }) => item)).size === stock.length, {
+      message: 'Each item must be listed once.',
+    }),
   /** Boxes that pieces travel in. */
   pieceBoxes: z.array(pieceBoxSchema).max(MOST_PIECE_BOXES),
   /** What this room is called in trials; another room has air of its own. */
@@ -56,7 +85,12 @@ export const workshopSchema = z.strictObject({
   /** Parts of sheets that were kept, to be used first. */
   remnants: z.array(remnantSchema).max(MOST_REMNANTS),
   /** Dyes to mix from, and strips that were dipped to learn their strength. */
-  dyes: z.array(dyeStockSchema).max(MOST_DYES_ON_SHELF).refine((dyes) => new Set(dyes.map(({ id }) => id)).size === dyes.length, { message: 'Each dye must be listed once.' }),
+  dyes: z
+    .array(dyeStockSchema)
+    .max(MOST_DYES_ON_SHELF)
+    .refine((dyes) => new Set(dyes.map(({ id }) => id)).size === dyes.length, {
+      message: 'Each dye must be listed once.',
+    }),
   dyeTrials: z.array(dyeTrialSchema).max(MOST_TRIALS),
   /** Petals that were shaped and kept, to begin others from. */
   petals: z.array(z.strictObject({ name: z.string().min(1).max(30), shape: petalSchema })).max(MOST_PETALS),
@@ -77,7 +111,10 @@ export const STARTING_WORKSHOP: Workshop = {
   busy: [],
   hours: {
     days: [false, false, true, true, true, true, true],
-    spells: [{ fromMin: hour(9), toMin: hour(13) }, { fromMin: hour(14), toMin: hour(18) }],
+    spells: [
+      { fromMin: hour(9), toMin: hour(13) },
+      { fromMin: hour(14), toMin: hour(18) },
+    ],
   },
   pace: STARTING_PACE,
   fridgeC: 4,

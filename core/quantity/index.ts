@@ -1,8 +1,31 @@
-export { measureSentence, printNumber, type MeasureProblem } from './measure'
-export { clockText, dateClockText, dateText, dayClockText, dayOf, MINUTES_PER_DAY, momentText, parseMoment, weekdayOf, type Moment } from './moment'
+export { measureSentence, printNumber } from './measure'
+export {
+  clockText,
+  dateClockText,
+  dateText,
+  dayClockText,
+  dayOf,
+  MINUTES_PER_DAY,
+  momentText,
+  parseMoment,
+  weekdayOf,
+  type Moment,
+} from './moment'
 export { ok, refuse, valueOf, type Result } from './result'
 export { several } from './words'
 export { between, seededStream, seedFor } from './seed'
 export { NINETY_PERCENT, normalDensity, normalShareBelow } from './spread'
 export { exampleOf, parseQuantity, printDuration, printQuantity, type QuantityKind, type UnitSystem } from './units'
-export { derive, found, printWorkingValue, setting, starting, sumOf, typed, workingsBelow, workingSentence, type Certainty, type Source, type Working, type WorkingKind } from './working'
+export {
+  derive,
+  found,
+  printWorkingValue,
+  setting,
+  starting,
+  sumOf,
+  typed,
+  workingsBelow,
+  workingSentence,
+  type Working,
+  type WorkingKind,
+} from './working'

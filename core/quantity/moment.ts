@@ -8,7 +8,7 @@ export type Moment = number
 
 export const MINUTES_PER_DAY = 1440
 
-export type MomentProblem = { readonly code: 'not-a-moment', readonly text: string }
+export type MomentProblem = { readonly code: 'not-a-moment'; readonly text: string }
 
 /** Reads "2026-12-05T18:30". */
 export function parseMoment(text: string): Result<Moment, MomentProblem> {
@@ -28,7 +28,8 @@ export const weekdayOf = (moment: Moment): number => new Date(moment * 60000).ge
 /** Midnight at the beginning of the moment's day. */
 export const dayOf = (moment: Moment): Moment => Math.floor(moment / MINUTES_PER_DAY) * MINUTES_PER_DAY
 
-const writer = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat => new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options })
+const writer = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options })
 const clockWriter = writer({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 const weekdayWriter = writer({ weekday: 'short' })
 const dateWriter = writer({ weekday: 'short', day: 'numeric', month: 'short' })

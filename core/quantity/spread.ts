@@ -7,10 +7,11 @@ export const NINETY_PERCENT = 1.2815515655446004
  */
 export function normalShareBelow(x: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(x))
-  const density = Math.exp(-x * x / 2) / Math.sqrt(2 * Math.PI)
-  const beyond = density * t * (0.319381530 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+  const density = Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)
+  const beyond =
+    density * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
   return x >= 0 ? 1 - beyond : beyond
 }
 
 /** Density of the standard normal distribution. */
-export const normalDensity = (x: number): number => Math.exp(-x * x / 2) / Math.sqrt(2 * Math.PI)
+export const normalDensity = (x: number): number => Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)

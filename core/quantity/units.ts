@@ -17,7 +17,7 @@ const lengths: readonly Unit[] = [
   { symbol: 'cm', names: ['centimetre', 'centimetres', 'centimeter', 'centimeters'], scale: 10 },
   { symbol: 'm', names: ['metre', 'metres', 'meter', 'meters'], scale: 1000 },
   inch,
-  { symbol: 'ft', names: ['\'', '’', '′', 'foot', 'feet'], scale: 12 * MM_PER_INCH },
+  { symbol: 'ft', names: ["'", '’', '′', 'foot', 'feet'], scale: 12 * MM_PER_INCH },
 ]
 
 const celsius: Unit = { symbol: '°C', names: ['c', 'celsius', 'degrees c'], scale: 1 }
@@ -25,7 +25,11 @@ const fahrenheit: Unit = { symbol: '°F', names: ['f', 'fahrenheit', 'degrees f'
 const temperatures: readonly Unit[] = [celsius, { ...celsius, symbol: '°', names: [] }, fahrenheit]
 
 const millilitre: Unit = { symbol: 'ml', names: ['millilitre', 'millilitres', 'milliliter', 'milliliters'], scale: 1 }
-const fluidOunce: Unit = { symbol: 'fl oz', names: ['floz', 'oz', 'fluid ounce', 'fluid ounces'], scale: ML_PER_FLUID_OUNCE }
+const fluidOunce: Unit = {
+  symbol: 'fl oz',
+  names: ['floz', 'oz', 'fluid ounce', 'fluid ounces'],
+  scale: ML_PER_FLUID_OUNCE,
+}
 const volumes: readonly Unit[] = [
   millilitre,
   { symbol: 'l', names: ['litre', 'litres', 'liter', 'liters'], scale: 1000 },
@@ -37,17 +41,27 @@ const volumes: readonly Unit[] = [
 
 const gram: Unit = { symbol: 'g', names: ['gram', 'grams'], scale: 1 }
 const ounce: Unit = { symbol: 'oz', names: ['ounce', 'ounces'], scale: G_PER_OUNCE }
-const masses: readonly Unit[] = [gram, { symbol: 'kg', names: ['kilo', 'kilos', 'kilogram', 'kilograms'], scale: 1000 }, ounce, { symbol: 'lb', names: ['pound', 'pounds'], scale: 16 * G_PER_OUNCE }]
+const masses: readonly Unit[] = [
+  gram,
+  { symbol: 'kg', names: ['kilo', 'kilos', 'kilogram', 'kilograms'], scale: 1000 },
+  ounce,
+  { symbol: 'lb', names: ['pound', 'pounds'], scale: 16 * G_PER_OUNCE },
+]
 
 const minute: Unit = { symbol: 'min', names: ['minute', 'minutes', 'm'], scale: 1 }
-const durations: readonly Unit[] = [minute, { symbol: 'h', names: ['hour', 'hours', 'hr', 'hrs'], scale: 60 }, { symbol: 'd', names: ['day', 'days'], scale: 1440 }]
+const durations: readonly Unit[] = [
+  minute,
+  { symbol: 'h', names: ['hour', 'hours', 'hr', 'hrs'], scale: 60 },
+  { symbol: 'd', names: ['day', 'days'], scale: 1440 },
+]
 
 const percentUnit: Unit = { symbol: '%', names: ['percent', 'per cent'], scale: 0.01 }
 const degree: Unit = { symbol: '°', names: ['deg', 'degrees'], scale: 1 }
 const countUnit: Unit = { symbol: '', names: [], scale: 1 }
 
 /** The kinds of quantity that are typed and shown. */
-export type QuantityKind = 'length' | 'temperature' | 'volume' | 'mass' | 'duration' | 'share' | 'count' | 'ratio' | 'angle' | 'money'
+export type QuantityKind =
+  'length' | 'temperature' | 'volume' | 'mass' | 'duration' | 'share' | 'count' | 'ratio' | 'angle' | 'money'
 
 type KindRules = {
   readonly units: readonly Unit[]
@@ -62,30 +76,59 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
   length: {
     units: lengths,
     assumed: { metric: millimetre, imperial: inch },
-    print: (mm, system) => Math.abs(mm) >= LONG_MM ? system === 'metric' ? `${printNumber(mm / 1000, 1)} m` : `${printNumber(mm / MM_PER_INCH / 12, 0)} ft` : system === 'metric' ? `${printNumber(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${printInches(mm / MM_PER_INCH)} in`,
+    print: (mm, system) =>
+      Math.abs(mm) >= LONG_MM
+        ? system === 'metric'
+          ? `${printNumber(mm / 1000, 1)} m`
+          : `${printNumber(mm / MM_PER_INCH / 12, 0)} ft`
+        : system === 'metric'
+          ? `${printNumber(mm, Math.abs(mm) < 10 ? 1 : 0)} mm`
+          : `${printInches(mm / MM_PER_INCH)} in`,
     example: { metric: '205 mm or 8 in', imperial: '8 in or 20.5 cm' },
   },
   temperature: {
     units: temperatures,
     assumed: { metric: celsius, imperial: fahrenheit },
-    print: (celsiusDegrees, system) => system === 'metric' ? `${printNumber(celsiusDegrees, 1)} °C` : `${printNumber(celsiusDegrees * 1.8 + 32, 0)} °F`,
+    print: (celsiusDegrees, system) =>
+      system === 'metric' ? `${printNumber(celsiusDegrees, 1)} °C` : `${printNumber(celsiusDegrees * 1.8 + 32, 0)} °F`,
     example: { metric: '21 °C', imperial: '70 °F' },
   },
   volume: {
     units: volumes,
     assumed: { metric: millilitre, imperial: fluidOunce },
-    print: (ml, system) => system === 'metric' ? `${printNumber(ml, Math.abs(ml) < 10 ? 1 : 0)} ml` : `${printNumber(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`,
+    print: (ml, system) =>
+      system === 'metric'
+        ? `${printNumber(ml, Math.abs(ml) < 10 ? 1 : 0)} ml`
+        : `${printNumber(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`,
     example: { metric: '400 ml or 2 tbsp', imperial: '14 fl oz or 2 cups' },
   },
   mass: {
     units: masses,
     assumed: { metric: gram, imperial: ounce },
-    print: (grams, system) => system === 'metric' ? `${printNumber(grams, Math.abs(grams) < 20 ? 1 : 0)} g` : `${printNumber(grams / G_PER_OUNCE, Math.abs(grams) < 280 ? 1 : 0)} oz`,
+    print: (grams, system) =>
+      system === 'metric'
+        ? `${printNumber(grams, Math.abs(grams) < 20 ? 1 : 0)} g`
+        : `${printNumber(grams / G_PER_OUNCE, Math.abs(grams) < 280 ? 1 : 0)} oz`,
     example: { metric: '250 g or 1.5 kg', imperial: '9 oz or 2 lb' },
   },
-  duration: { units: durations, assumed: one(minute), print: (minutes) => printDuration(minutes), example: one('40 min or 1 h 30') },
-  share: { units: [percentUnit], assumed: one(percentUnit), print: (share) => `${printNumber(share * 100, 0)} %`, example: one('58 %') },
-  angle: { units: [degree], assumed: one(degree), print: (degrees) => `${printNumber(degrees, 0)}°`, example: one('45°') },
+  duration: {
+    units: durations,
+    assumed: one(minute),
+    print: (minutes) => printDuration(minutes),
+    example: one('40 min or 1 h 30'),
+  },
+  share: {
+    units: [percentUnit],
+    assumed: one(percentUnit),
+    print: (share) => `${printNumber(share * 100, 0)} %`,
+    example: one('58 %'),
+  },
+  angle: {
+    units: [degree],
+    assumed: one(degree),
+    print: (degrees) => `${printNumber(degrees, 0)}°`,
+    example: one('45°'),
+  },
   count: { units: [countUnit], assumed: one(countUnit), print: (count) => printNumber(count, 0), example: one('3') },
   money: { units: [countUnit], assumed: one(countUnit), print: (amount) => amount.toFixed(2), example: one('12.50') },
   ratio: { units: [countUnit], assumed: one(countUnit), print: (ratio) => printNumber(ratio, 2), example: one('1.6') },
@@ -128,7 +171,8 @@ export function parseQuantity(text: string, kind: QuantityKind, system: UnitSyst
 }
 
 /** A quantity for reading, in the units of the system. */
-export const printQuantity = (base: number, kind: QuantityKind, system: UnitSystem): string => kinds[kind].print(base, system)
+export const printQuantity = (base: number, kind: QuantityKind, system: UnitSystem): string =>
+  kinds[kind].print(base, system)
 
 /** Something a person could type here, for hints and refusals. */
 export const exampleOf = (kind: QuantityKind, system: UnitSystem): string => kinds[kind].example[system]

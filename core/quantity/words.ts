@@ -1,5 +1,9 @@
 /** Words whose plural is not made with an s. */
-const SEVERAL: readonly (readonly [RegExp, string])[] = [[/leaf$/, 'leaves'], [/ply$/, 'plies'], [/(ch|sh|x|ss)$/, '$1es']]
+const SEVERAL: readonly (readonly [RegExp, string])[] = [
+  [/leaf$/, 'leaves'],
+  [/ply$/, 'plies'],
+  [/(ch|sh|x|ss)$/, '$1es'],
+]
 
 /** What several of a thing are called: “large leaves” for “large leaf”. */
 export function several(name: string): string {

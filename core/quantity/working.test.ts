@@ -5,11 +5,21 @@ import { ok, refuse } from './result'
 const perimeter = typed('perimeter', 817, 'length', 'Tiers')
 const fullness = starting('fullness', 1.8, 'ratio', 'usual')
 const strip = starting('strip', 293, 'length', 'established')
-const strips = derive('strips in a row', 'count', 'ruffle rows', 'round up( {perimeter} × {fullness} ÷ {strip} )', { perimeter, fullness, strip }, (v) => Math.ceil(v.perimeter * v.fullness / v.strip))
+const strips = derive(
+  'strips in a row',
+  'count',
+  'ruffle rows',
+  'round up( {perimeter} × {fullness} ÷ {strip} )',
+  { perimeter, fullness, strip },
+  (v) => Math.ceil((v.perimeter * v.fullness) / v.strip),
+)
 
 describe('a working', () => {
   it('computes from its inputs', () => expect(strips.value).toBe(6))
-  it('reads as arithmetic', () => expect(workingSentence(strips, 'metric')).toBe('strips in a row 6 = round up( perimeter 817 mm × fullness 1.8 ÷ strip 293 mm )'))
+  it('reads as arithmetic', () =>
+    expect(workingSentence(strips, 'metric')).toBe(
+      'strips in a row 6 = round up( perimeter 817 mm × fullness 1.8 ÷ strip 293 mm )',
+    ))
   it('reads in the units asked for', () => expect(workingSentence(strips, 'imperial')).toContain('perimeter 32 1/8 in'))
   it('says where a plain figure comes from', () => {
     expect(workingSentence(perimeter, 'metric')).toBe('perimeter 817 mm, typed in Tiers')

@@ -2,17 +2,23 @@
 import { drapedFootprint, type Piece } from '../piece'
 
 /** A flat thing that pieces dry on, mm. */
-export type Former = { readonly lengthMm: number, readonly widthMm: number }
+export type Former = { readonly lengthMm: number; readonly widthMm: number }
 
 /** Where a piece lies on its former: its lower left corner and the room it takes, mm. */
-export type LaidPiece = { readonly piece: Piece, readonly xMm: number, readonly yMm: number, readonly widthMm: number, readonly heightMm: number }
+type LaidPiece = {
+  readonly piece: Piece
+  readonly xMm: number
+  readonly yMm: number
+  readonly widthMm: number
+  readonly heightMm: number
+}
 
 /** One filling of a former; `again` when its pieces are cut again in place of broken ones. */
-export type FormerLoad = { readonly number: number, readonly laid: readonly LaidPiece[], readonly again: boolean }
+export type FormerLoad = { readonly number: number; readonly laid: readonly LaidPiece[]; readonly again: boolean }
 
 const GAP_MM = 12
 
-type Footprint = { readonly piece: Piece, readonly widthMm: number, readonly heightMm: number }
+type Footprint = { readonly piece: Piece; readonly widthMm: number; readonly heightMm: number }
 
 /** Rows across the former, tallest first, each row as high as its first. Null when they do not all fit. */
 function layInRows(footprints: readonly Footprint[], { lengthMm, widthMm }: Former): readonly LaidPiece[] | null {
@@ -20,7 +26,9 @@ function layInRows(footprints: readonly Footprint[], { lengthMm, widthMm }: Form
   let x = 0
   let rowFoot = 0
   let rowHeight = 0
-  for (const footprint of [...footprints].sort((one, other) => other.heightMm - one.heightMm || one.piece.number - other.piece.number)) {
+  for (const footprint of [...footprints].sort(
+    (one, other) => other.heightMm - one.heightMm || one.piece.number - other.piece.number,
+  )) {
     if (x > 0 && x + footprint.widthMm > lengthMm) {
       rowFoot += rowHeight + GAP_MM
       x = 0
@@ -44,7 +52,11 @@ function turnedToFit({ piece, widthMm, heightMm }: Footprint, former: Former): F
  * Fills formers in the order of the bath, palest first: each load takes pieces while they fit.
  * @returns the loads, and the pieces too big for the former, which take one each
  */
-export function fillFormers(pieces: readonly Piece[], gather: number, former: Former): { readonly loads: readonly FormerLoad[], readonly tooBig: readonly Piece[] } {
+export function fillFormers(
+  pieces: readonly Piece[],
+  gather: number,
+  former: Former,
+): { readonly loads: readonly FormerLoad[]; readonly tooBig: readonly Piece[] } {
   const paleFirst = [...pieces].sort((one, other) => one.shade - other.shade || one.number - other.number)
   const loads: FormerLoad[] = []
   const tooBig: Piece[] = []

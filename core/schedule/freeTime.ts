@@ -19,7 +19,12 @@ export function without(free: FreeTime, { from, to }: Stretch): FreeTime {
   while (first >= 0 && free[first]!.to > from) first -= 1
   if (to <= from || first === last) return free
   const [earliest, latest] = [free[first + 1]!, free[last]!]
-  return [...free.slice(0, first + 1), ...earliest.from < from ? [{ from: earliest.from, to: from }] : [], ...latest.to > to ? [{ from: to, to: latest.to }] : [], ...free.slice(last + 1)]
+  return [
+    ...free.slice(0, first + 1),
+    ...(earliest.from < from ? [{ from: earliest.from, to: from }] : []),
+    ...(latest.to > to ? [{ from: to, to: latest.to }] : []),
+    ...free.slice(last + 1),
+  ]
 }
 
 /** When somebody works and is not busy, back from a moment as far as the horizon. */
@@ -39,13 +44,22 @@ export function freeBefore({ hours, busy }: Person, before: Moment): FreeTime {
 const onGrid = (moment: Moment): Moment => Math.floor(moment / GRID_MIN) * GRID_MIN
 
 /**
- * The latest stretches of free time that hold a task and end by a moment, beginning on the five-minute grid, earliest first; one stretch unless it may be split or no stretch is long enough.
+ * The latest stretches of free time that hold a task and end by a moment, beginning on the five-minute grid, earliest
+ * first; one stretch unless it may be split or no stretch is long enough.
  * A later `before` never gives an earlier beginning.
  */
-export function latestIn(free: FreeTime, durationMin: number, before: Moment, splits: boolean): readonly Stretch[] | null {
+export function latestIn(
+  free: FreeTime,
+  durationMin: number,
+  before: Moment,
+  splits: boolean,
+): readonly Stretch[] | null {
   let last = free.length - 1
   while (last >= 0 && free[last]!.from >= before) last -= 1
-  if (durationMin <= LEFT_OVER_MIN) { const to = last >= 0 ? Math.min(free[last]!.to, before) : null; return to === null ? null : [{ from: onGrid(to), to: onGrid(to) }] }
+  if (durationMin <= LEFT_OVER_MIN) {
+    const to = last >= 0 ? Math.min(free[last]!.to, before) : null
+    return to === null ? null : [{ from: onGrid(to), to: onGrid(to) }]
+  }
   if (!splits) {
     for (let at = last; at >= 0; at -= 1) {
       const to = Math.min(free[at]!.to, before)
@@ -67,10 +81,21 @@ export function latestIn(free: FreeTime, durationMin: number, before: Moment, sp
   return null
 }
 
-/** The earliest stretches of free time that hold a task and begin at a moment or after, on the five-minute grid, earliest first. */
-export function earliestIn(free: FreeTime, durationMin: number, after: Moment, splits: boolean): readonly Stretch[] | null {
+/**
+ * The earliest stretches of free time that hold a task and begin at a moment or after, on the five-minute grid,
+ * earliest first.
+ */
+export function earliestIn(
+  free: FreeTime,
+  durationMin: number,
+  after: Moment,
+  splits: boolean,
+): readonly Stretch[] | null {
   const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
-  const open = free.flatMap((each) => { const from = upToGrid(Math.max(each.from, after)); return from < each.to ? [{ from, to: each.to }] : [] })
+  const open = free.flatMap((each) => {
+    const from = upToGrid(Math.max(each.from, after))
+    return from < each.to ? [{ from, to: each.to }] : []
+  })
   const one = open.find(({ from, to }) => to - from >= durationMin)
   if (one || !splits) return one ? [{ from: one.from, to: one.from + durationMin }] : null
   const parts: Stretch[] = []

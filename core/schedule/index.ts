@@ -1,12 +1,22 @@
-export { fillFormers, type Former, type FormerLoad, type LaidPiece } from './formerLoads'
+export { fillFormers, type Former, type FormerLoad } from './formerLoads'
 export { asTimed, paceSchema, paceWorking, STARTING_PACE, TIMED_RULE, type Pace } from './pace'
 export { COMPLETIONS, workFor, type Completion, type MadeAgain, type Making, type MakingStep, type Work } from './tasks'
-export { findTimetable, planTimetable, timetableJob, timetableSince, timetableOf, type FoundTimetable, type NoTimetable, type Slot, type SlotKind, type SlotReason, type SureStart, type Timetable, type TimetableJob, type TimetableQuestion } from './timetable'
+export {
+  findTimetable,
+  planTimetable,
+  timetableSince,
+  type FoundTimetable,
+  type NoTimetable,
+  type Slot,
+  type SlotKind,
+  type Timetable,
+  type TimetableQuestion,
+} from './timetable'
 export { workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'
-export { scheduleFaults, type ScheduleFault } from './checkSchedule'
+export { scheduleFaults } from './checkSchedule'
 export { reasonWords } from './reasonWords'
 export type { Happened } from './live'
-export { riskOf, STARTING_STRAYING, type Risk, type Since, type Straying } from './risk'
+export { riskOf, STARTING_STRAYING, type Straying } from './risk'
 export { smoothed } from './smooth'
-export { isBetter, latestSchedule, searchSchedule, type ScheduleSearch } from './search'
-export type { HeldUnit, Hold, Job, NoSchedule, Person, PlacedTask, Reason, Resource, Schedule, Task, Wait } from './task'
+export { latestSchedule, searchSchedule } from './search'
+export type { Hold, Job, Person, Schedule, Task, Wait } from './task'

@@ -23,7 +23,20 @@ export const paceSchema = z.strictObject({
 export type Pace = z.infer<typeof paceSchema>
 
 /** Guesses to calibrate first. */
-export const STARTING_PACE: Pace = { cutMin: 2, doseMin: 8, drapeMin: 5, liftMin: 1, chooseMin: 3, placeMin: 4, packMin: 20, loadMin: 15, coverMin: 40, stackMin: 10, photographMin: 15, aheadMin: 30 }
+export const STARTING_PACE: Pace = {
+  cutMin: 2,
+  doseMin: 8,
+  drapeMin: 5,
+  liftMin: 1,
+  chooseMin: 3,
+  placeMin: 4,
+  packMin: 20,
+  loadMin: 15,
+  coverMin: 40,
+  stackMin: 10,
+  photographMin: 15,
+  aheadMin: 30,
+}
 
 /** A pace with its working. What was typed stands; else what was timed often enough replaces the starting value. */
 export function paceWorking(pace: Pace, key: keyof Pace, hands: Learned['hands'] = {}): Working {
@@ -38,4 +51,14 @@ export const TIMED_RULE = 'as you timed it'
 
 /** A usual time as these hands take it. */
 export const asTimed = (usual: Working, { median, trials }: UsedFactor): Working =>
-  derive(usual.label, 'duration', TIMED_RULE, '{usual} × {yours}', { usual: { ...usual, label: 'usually' }, yours: found('your hands', median, 'ratio', `learned from ${trials} times you did it`) }, (v) => v.usual * v.yours)
+  derive(
+    usual.label,
+    'duration',
+    TIMED_RULE,
+    '{usual} × {yours}',
+    {
+      usual: { ...usual, label: 'usually' },
+      yours: found('your hands', median, 'ratio', `learned from ${trials} times you did it`),
+    },
+    (v) => v.usual * v.yours,
+  )

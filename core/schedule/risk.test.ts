@@ -6,26 +6,42 @@ import { ANY_END, anyPerson, anyTask, chanceWork } from '../../tests/any/anyWork
 
 const NEVER: Straying = { pace: 0, task: 0, room: 0, piece: 0, mishap: 0 }
 const RUNS = 120
-const drying: Job = { tasks: [anyTask('drape', 60), anyTask('choose', 60)], waits: [{ before: 'drape', after: 'choose', leastMin: 20 * 60, mostMin: null }], holds: [], resources: [], people: [anyPerson('me')], endAt: ANY_END }
+const drying: Job = {
+  tasks: [anyTask('drape', 60), anyTask('choose', 60)],
+  waits: [{ before: 'drape', after: 'choose', leastMin: 20 * 60, mostMin: null }],
+  holds: [],
+  resources: [],
+  people: [anyPerson('me')],
+  endAt: ANY_END,
+}
 
 describe('the chance to be ready', () => {
-  it('is certain where nothing strays', () => fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-    const work = chanceWork(seed, 4, 3)
-    const found = searchSchedule(work, 1).best()
-    if (!found.ok) return
-    for (const schedule of [found.value, smoothed(work, found.value)]) expect(riskOf(work, schedule, NEVER, 3, 1)).toEqual({ chance: 1, causes: [] })
-  }), { numRuns: 60 }))
+  it('is certain where nothing strays', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+        const work = chanceWork(seed, 4, 3)
+        const found = searchSchedule(work, 1).best()
+        if (!found.ok) return
+        for (const schedule of [found.value, smoothed(work, found.value)])
+          expect(riskOf(work, schedule, NEVER, 3, 1)).toEqual({ chance: 1, causes: [] })
+      }),
+      { numRuns: 60 },
+    ))
 
-  it('is a share, the same for the same seed', () => fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-    const work = chanceWork(seed, 4, 3)
-    const found = searchSchedule(work, 1).best()
-    if (!found.ok) return
-    const risk = riskOf(work, found.value, STARTING_STRAYING, 40, seed)
-    expect(risk.chance).toBeGreaterThanOrEqual(0)
-    expect(risk.chance).toBeLessThanOrEqual(1)
-    expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
-    expect(riskOf(work, found.value, STARTING_STRAYING, 40, seed)).toEqual(risk)
-  }), { numRuns: 40 }))
+  it('is a share, the same for the same seed', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+        const work = chanceWork(seed, 4, 3)
+        const found = searchSchedule(work, 1).best()
+        if (!found.ok) return
+        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, seed)
+        expect(risk.chance).toBeGreaterThanOrEqual(0)
+        expect(risk.chance).toBeLessThanOrEqual(1)
+        expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
+        expect(riskOf(work, found.value, STARTING_STRAYING, 40, seed)).toEqual(risk)
+      }),
+      { numRuns: 40 },
+    ))
 
   it('of drying planned for nine in ten is about nine in ten, and it is drying that makes it late', () => {
     const schedule = valueOf(latestSchedule(drying, 1, 10))
@@ -47,7 +63,11 @@ describe('the chance to be ready', () => {
     const chances = Array.from({ length: 12 }, (_, seed) => {
       const work = chanceWork(seed + 40, 6, 4)
       const found = latestSchedule(work, 1, 10)
-      return found.ok ? [found.value, smoothed(work, found.value)].map((schedule) => riskOf(work, schedule, STARTING_STRAYING, RUNS, 1).chance) : [0, 0]
+      return found.ok
+        ? [found.value, smoothed(work, found.value)].map(
+            (schedule) => riskOf(work, schedule, STARTING_STRAYING, RUNS, 1).chance,
+          )
+        : [0, 0]
     })
     const mean = (at: number): number => chances.reduce((sum, pair) => sum + pair[at]!, 0) / chances.length
     expect(mean(1)).toBeGreaterThan(mean(0))

@@ -1,11 +1,21 @@
-/** The latest schedule over many orders of the tasks: a quick first answer, then better ones, the same for the same seed. */
+/**
+ * The latest schedule over many orders of the tasks: a quick first answer, then better ones, the same for the same
+ * seed.
+ */
 import { ok, refuse, seededStream, type Result } from '../quantity'
 import { prepared, walkBackward, type PreparedJob } from './backward'
 import type { Job, NoSchedule, Schedule, Task } from './task'
 
-/** Whether one schedule is better than another: it keeps more pins, begins later, or has fewer turns from one thing to another. */
-export const isBetter = (one: Schedule, other: Schedule): boolean =>
-  one.unkeptPins.length !== other.unkeptPins.length ? one.unkeptPins.length < other.unkeptPins.length : one.startBy !== other.startBy ? one.startBy > other.startBy : one.switches < other.switches
+/**
+ * Whether one schedule is better than another: it keeps more pins, begins later, or has fewer turns from one thing to
+ * another.
+ */
+const isBetter = (one: Schedule, other: Schedule): boolean =>
+  one.unkeptPins.length !== other.unkeptPins.length
+    ? one.unkeptPins.length < other.unkeptPins.length
+    : one.startBy !== other.startBy
+      ? one.startBy > other.startBy
+      : one.switches < other.switches
 
 /** Minutes that must go before each task at least: those with a long way behind them are placed latest. */
 function leadTimes({ job: { tasks }, before }: PreparedJob): ReadonlyMap<string, number> {
@@ -15,7 +25,14 @@ function leadTimes({ job: { tasks }, before }: PreparedJob): ReadonlyMap<string,
     const kept = known.get(id)
     if (kept !== undefined) return kept
     const chain = new Set([...above, id])
-    const lead = durationMin + Math.max(0, ...(before.get(id) ?? []).filter((wait) => !chain.has(wait.before)).map((wait) => wait.leastMin + leadOf(taskOf.get(wait.before)!, chain)))
+    const lead =
+      durationMin +
+      Math.max(
+        0,
+        ...(before.get(id) ?? [])
+          .filter((wait) => !chain.has(wait.before))
+          .map((wait) => wait.leastMin + leadOf(taskOf.get(wait.before)!, chain)),
+      )
     known.set(id, lead)
     return lead
   }
@@ -25,21 +42,39 @@ function leadTimes({ job: { tasks }, before }: PreparedJob): ReadonlyMap<string,
 
 const ranked = (ids: readonly string[]): ReadonlyMap<string, number> => new Map(ids.map((id, at) => [id, at]))
 
-/** Orders to begin with: by what must go before, as the tasks are listed back to front, group by group, those first that take units or that give them free, and the short ones first. */
+/**
+ * Orders to begin with: by what must go before, as the tasks are listed back to front, group by group, those first
+ * that take units or that give them free, and the short ones first.
+ */
 function firstOrders(job: PreparedJob): readonly (readonly string[])[] {
   const lead = leadTimes(job)
   const { tasks } = job.job
   const byLead = [...tasks].sort((one, other) => lead.get(other.id)! - lead.get(one.id)!)
-  const groups = [...new Set(tasks.map(({ group }) => group))].sort((one, other) => Math.max(...tasks.filter(({ group }) => group === other).map(({ id }) => lead.get(id)!)) - Math.max(...tasks.filter(({ group }) => group === one).map(({ id }) => lead.get(id)!)))
+  const groups = [...new Set(tasks.map(({ group }) => group))].sort(
+    (one, other) =>
+      Math.max(...tasks.filter(({ group }) => group === other).map(({ id }) => lead.get(id)!)) -
+      Math.max(...tasks.filter(({ group }) => group === one).map(({ id }) => lead.get(id)!)),
+  )
   const byGroup = groups.flatMap((group) => tasks.filter((task) => task.group === group).reverse())
   const ends = (task: Task): number => job.ends.get(task.id)?.length ?? 0
   const begins = (task: Task): number => job.begins.get(task.id)?.length ?? 0
-  const byUnits = (sign: number): readonly Task[] => [...byLead].sort((one, other) => sign * (begins(other) - ends(other) - begins(one) + ends(one)))
-  return [byLead, [...tasks].reverse(), byGroup, byUnits(1), byUnits(-1), [...tasks].sort((one, other) => one.durationMin - other.durationMin)].map((order) => order.map(({ id }) => id))
+  const byUnits = (sign: number): readonly Task[] =>
+    [...byLead].sort((one, other) => sign * (begins(other) - ends(other) - begins(one) + ends(one)))
+  return [
+    byLead,
+    [...tasks].reverse(),
+    byGroup,
+    byUnits(1),
+    byUnits(-1),
+    [...tasks].sort((one, other) => one.durationMin - other.durationMin),
+  ].map((order) => order.map(({ id }) => id))
 }
 
 /** A search that can be gone on with: the best schedule so far. */
-export type ScheduleSearch = { readonly best: () => Result<Schedule, NoSchedule>, readonly improve: (walks: number) => boolean }
+export type ScheduleSearch = {
+  readonly best: () => Result<Schedule, NoSchedule>
+  readonly improve: (walks: number) => boolean
+}
 
 /** One task of an order put before or after others, or two changed over. */
 function changed(order: readonly string[], stream: () => number): readonly string[] {
@@ -58,14 +93,19 @@ function changed(order: readonly string[], stream: () => number): readonly strin
  */
 export function searchSchedule(job: Job, seed: number): ScheduleSearch {
   const ready = prepared(job)
-  const without = job.holds.find(({ resource, units }) => !job.resources.some(({ id, count }) => id === resource && count >= units))
+  const without = job.holds.find(
+    ({ resource, units }) => !job.resources.some(({ id, count }) => id === resource && count >= units),
+  )
   if (without) return { best: () => refuse({ code: 'no-units', resource: without.resource }), improve: () => false }
   const stream = seededStream(seed)
   let order: readonly string[] = []
   let best: Result<Schedule, NoSchedule> | null = null
   for (const each of firstOrders(ready)) {
     const result = walkBackward(ready, ranked(each))
-    if (best === null || (result.ok && (!best.ok || isBetter(result.value, best.value)))) { best = result; order = each }
+    if (best === null || (result.ok && (!best.ok || isBetter(result.value, best.value)))) {
+      best = result
+      order = each
+    }
   }
   return {
     best: () => best ?? ok({ placed: [], held: [], startBy: job.endAt, switches: 0, unkeptPins: [] }),
@@ -75,7 +115,11 @@ export function searchSchedule(job: Job, seed: number): ScheduleSearch {
         const next = changed(order, stream)
         const result = walkBackward(ready, ranked(next))
         if (!result.ok) continue
-        if (!best!.ok || isBetter(result.value, best!.value)) { best = result; order = next; improved = true } else if (!isBetter(best!.value, result.value)) order = next
+        if (!best!.ok || isBetter(result.value, best!.value)) {
+          best = result
+          order = next
+          improved = true
+        } else if (!isBetter(best!.value, result.value)) order = next
       }
       return improved
     },
@@ -86,17 +130,33 @@ export function searchSchedule(job: Job, seed: number): ScheduleSearch {
 const MOST_LIMITS = 5
 
 /**
- * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never makes it begin earlier.
+ * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never
+ * makes it begin earlier.
  */
 export function latestSchedule(job: Job, seed: number, walks: number): Result<Schedule, NoSchedule> {
   // What is taken several at once is divided into turns already.
-  const single = job.resources.filter(({ id }) => job.holds.some(({ resource }) => resource === id) && job.holds.every(({ resource, units }) => resource !== id || units === 1))
-  const most = Math.max(1, ...single.map(({ id, count }) => Math.min(count, job.holds.filter(({ resource }) => resource === id).length)))
+  const single = job.resources.filter(
+    ({ id }) =>
+      job.holds.some(({ resource }) => resource === id) &&
+      job.holds.every(({ resource, units }) => resource !== id || units === 1),
+  )
+  const most = Math.max(
+    1,
+    ...single.map(({ id, count }) => Math.min(count, job.holds.filter(({ resource }) => resource === id).length)),
+  )
   const limits = [...new Set([...Array.from({ length: MOST_LIMITS }, (_, at) => Math.min(most, 1 + at)), most])]
   const results = limits.map((limit) => {
-    const search = searchSchedule({ ...job, resources: job.resources.map((resource) => single.includes(resource) ? { ...resource, count: Math.min(resource.count, limit) } : resource) }, seed)
+    const search = searchSchedule(
+      {
+        ...job,
+        resources: job.resources.map((resource) =>
+          single.includes(resource) ? { ...resource, count: Math.min(resource.count, limit) } : resource,
+        ),
+      },
+      seed,
+    )
     search.improve(walks)
     return search.best()
   })
-  return results.reduce((one, other) => !one.ok || (other.ok && isBetter(other.value, one.value)) ? other : one)
+  return results.reduce((one, other) => (!one.ok || (other.ok && isBetter(other.value, one.value)) ? other : one))
 }

@@ -1,4 +1,7 @@
-/** A schedule with room to breathe: what keeps is done as soon as there is time, so that damp and mishaps find hours to spare before the event. */
+/**
+ * A schedule with room to breathe: what keeps is done as soon as there is time, so that damp and mishaps find hours to
+ * spare before the event.
+ */
 import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
 import type { Job, PlacedTask, Schedule, Task } from './task'
 import type { Stretch } from './workingHours'
@@ -10,14 +13,20 @@ const startOf = ({ parts }: PlacedTask): number => parts[0]!.from
 const endOf = ({ parts }: PlacedTask): number => parts.at(-1)!.to
 
 /**
- * The same schedule with every task that keeps as early as free hands and formers allow, and none before the first hand has to begin. Nothing becomes later, so that every rule that held still holds.
+ * The same schedule with every task that keeps as early as free hands and formers allow, and none before the first
+ * hand has to begin. Nothing becomes later, so that every rule that held still holds.
  */
 export function smoothed(job: Job, schedule: Schedule): Schedule {
   const taskOf = new Map(job.tasks.map((task) => [task.id, task]))
   const placed = new Map(schedule.placed.map((each) => [each.task, each]))
   const whole = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt)]))
   for (let pass = 0; pass < PASSES; pass += 1) {
-    const order = [...placed.values()].filter(({ task }) => { const { keeps, pinnedAt } = taskOf.get(task)!; return keeps && pinnedAt === null }).sort((one, other) => startOf(one) - startOf(other))
+    const order = [...placed.values()]
+      .filter(({ task }) => {
+        const { keeps, pinnedAt } = taskOf.get(task)!
+        return keeps && pinnedAt === null
+      })
+      .sort((one, other) => startOf(one) - startOf(other))
     for (const each of order) {
       const moved = earlier(taskOf.get(each.task)!, each, job, schedule, placed, whole)
       if (moved) placed.set(each.task, moved)
@@ -27,23 +36,56 @@ export function smoothed(job: Job, schedule: Schedule): Schedule {
 }
 
 /** A task at its earliest, if that is earlier than it is. */
-function earlier(task: Task, now: PlacedTask, job: Job, schedule: Schedule, placed: ReadonlyMap<string, PlacedTask>, whole: ReadonlyMap<string, FreeTime>): PlacedTask | null {
-  const after = job.waits.filter((wait) => wait.after === task.id).map(({ before, leastMin }) => endOf(placed.get(before)!) + leastMin)
-  const units = schedule.held.filter(({ hold }) => hold.from === task.id).flatMap(({ hold, unit }) => schedule.held
-    .filter((other) => other.hold !== hold && other.hold.resource === hold.resource && other.unit === unit && endOf(placed.get(other.hold.until)!) <= startOf(now) + NEAR_MIN)
-    .map((other) => endOf(placed.get(other.hold.until)!)))
+function earlier(
+  task: Task,
+  now: PlacedTask,
+  job: Job,
+  schedule: Schedule,
+  placed: ReadonlyMap<string, PlacedTask>,
+  whole: ReadonlyMap<string, FreeTime>,
+): PlacedTask | null {
+  const after = job.waits
+    .filter((wait) => wait.after === task.id)
+    .map(({ before, leastMin }) => endOf(placed.get(before)!) + leastMin)
+  const units = schedule.held
+    .filter(({ hold }) => hold.from === task.id)
+    .flatMap(({ hold, unit }) =>
+      schedule.held
+        .filter(
+          (other) =>
+            other.hold !== hold &&
+            other.hold.resource === hold.resource &&
+            other.unit === unit &&
+            endOf(placed.get(other.hold.until)!) <= startOf(now) + NEAR_MIN,
+        )
+        .map((other) => endOf(placed.get(other.hold.until)!)),
+    )
   const from = Math.max(schedule.startBy, ...after, ...units)
   if (from >= startOf(now) - NEAR_MIN) return null
   const parts = task.byHand ? freeParts(task, now, from, placed, whole) : [{ from, to: from + task.durationMin }]
   if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN || (!task.byHand && !task.anyHour)) return null
   const next = { ...now, parts }
   if (endOf(next) > endOf(now) + NEAR_MIN) return null
-  return job.waits.every((wait) => wait.before !== task.id || wait.mostMin === null || startOf(placed.get(wait.after)!) - endOf(next) <= wait.mostMin + NEAR_MIN) ? next : null
+  return job.waits.every(
+    (wait) =>
+      wait.before !== task.id ||
+      wait.mostMin === null ||
+      startOf(placed.get(wait.after)!) - endOf(next) <= wait.mostMin + NEAR_MIN,
+  )
+    ? next
+    : null
 }
 
 /** The earliest free time of whoever does it, all else staying where it is. */
-function freeParts(task: Task, now: PlacedTask, from: number, placed: ReadonlyMap<string, PlacedTask>, whole: ReadonlyMap<string, FreeTime>): readonly Stretch[] | null {
+function freeParts(
+  task: Task,
+  now: PlacedTask,
+  from: number,
+  placed: ReadonlyMap<string, PlacedTask>,
+  whole: ReadonlyMap<string, FreeTime>,
+): readonly Stretch[] | null {
   let free = whole.get(now.person!)!
-  for (const other of placed.values()) if (other !== now && other.person === now.person) for (const part of other.parts) free = without(free, part)
+  for (const other of placed.values())
+    if (other !== now && other.person === now.person) for (const part of other.parts) free = without(free, part)
   return earliestIn(free, task.durationMin, from, task.splits)
 }

@@ -24,15 +24,28 @@ export type Task = {
 }
 
 /** Between the end of one task and the beginning of another: no less, and no more where something goes off. */
-export type Wait = { readonly before: string, readonly after: string, readonly leastMin: number, readonly mostMin: number | null }
+export type Wait = {
+  readonly before: string
+  readonly after: string
+  readonly leastMin: number
+  readonly mostMin: number | null
+}
 
-/** Formers, foam holes, places in the oven: so many units are held from the beginning of a task to the end of another or the same. */
-export type Hold = { readonly resource: string, readonly units: number, readonly from: string, readonly until: string }
+/**
+ * Formers, foam holes, places in the oven: so many units are held from the beginning of a task to the end of another
+ * or the same.
+ */
+export type Hold = { readonly resource: string; readonly units: number; readonly from: string; readonly until: string }
 
-export type Resource = { readonly id: string, readonly name: string, readonly count: number }
+export type Resource = { readonly id: string; readonly name: string; readonly count: number }
 
 /** Somebody who works, and when they cannot. */
-export type Person = { readonly id: string, readonly name: string, readonly hours: WorkingHours, readonly busy: readonly Stretch[] }
+export type Person = {
+  readonly id: string
+  readonly name: string
+  readonly hours: WorkingHours
+  readonly busy: readonly Stretch[]
+}
 
 export type Job = {
   readonly tasks: readonly Task[]
@@ -47,24 +60,35 @@ export type Job = {
 /** Why a task is no later than it is. */
 export type Reason =
   | { readonly kind: 'end' }
-  | { readonly kind: 'next', readonly task: string, readonly waitMin: number }
-  | { readonly kind: 'unit', readonly resource: string, readonly task: string }
-  | { readonly kind: 'hands', readonly task: string | null }
-  | { readonly kind: 'goesOff', readonly task: string }
+  | { readonly kind: 'next'; readonly task: string; readonly waitMin: number }
+  | { readonly kind: 'unit'; readonly resource: string; readonly task: string }
+  | { readonly kind: 'hands'; readonly task: string | null }
+  | { readonly kind: 'goesOff'; readonly task: string }
   | { readonly kind: 'pinned' }
 
 /** A task with its hours: in parts, earliest first, and who does it. */
-export type PlacedTask = { readonly task: string, readonly person: string | null, readonly parts: readonly Stretch[], readonly reason: Reason }
+export type PlacedTask = {
+  readonly task: string
+  readonly person: string | null
+  readonly parts: readonly Stretch[]
+  readonly reason: Reason
+}
 
 /** Which unit of a resource, from 1, a hold has. */
-export type HeldUnit = { readonly hold: Hold, readonly unit: number }
+export type HeldUnit = { readonly hold: Hold; readonly unit: number }
 
 /** All tasks with their hours; `startBy` is when the first hand must begin. */
-export type Schedule = { readonly placed: readonly PlacedTask[], readonly held: readonly HeldUnit[], readonly startBy: Moment, readonly switches: number, readonly unkeptPins: readonly string[] }
+export type Schedule = {
+  readonly placed: readonly PlacedTask[]
+  readonly held: readonly HeldUnit[]
+  readonly startBy: Moment
+  readonly switches: number
+  readonly unkeptPins: readonly string[]
+}
 
 /** Why there is no schedule. */
 export type NoSchedule =
-  | { readonly code: 'no-units', readonly resource: string }
-  | { readonly code: 'no-time', readonly task: string }
-  | { readonly code: 'goes-off', readonly task: string, readonly next: string }
-  | { readonly code: 'in-circles', readonly task: string }
+  | { readonly code: 'no-units'; readonly resource: string }
+  | { readonly code: 'no-time'; readonly task: string }
+  | { readonly code: 'goes-off'; readonly task: string; readonly next: string }
+  | { readonly code: 'in-circles'; readonly task: string }

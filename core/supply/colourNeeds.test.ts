@@ -11,23 +11,57 @@ const { dishes } = plan.dishes
 describe('what colouring takes besides dye', () => {
   it('is what every dish is thinned with, and what finishes take', () => {
     const needs = colourNeeds(dishes, plan.paperwork)
-    expect(needs.find(({ name }) => name === 'strong clear alcohol')!.amount.value).toBeCloseTo(dishes.reduce((sum, { ml }) => sum + ml.value, 0), 9)
-    expect(needs.find(({ name }) => name.includes('gilded edges'))!.amount.value).toBeCloseTo(plan.paperwork.flatMap(({ finishes }) => finishes).reduce((sum, { amount }) => sum + amount.value, 0), 9)
-    for (const { amount } of needs) for (const working of workingsBelow(amount)) expect(workingSentence(working, 'imperial')).not.toMatch(/NaN|undefined|[{}]/)
+    expect(needs.find(({ name }) => name === 'strong clear alcohol')!.amount.value).toBeCloseTo(
+      dishes.reduce((sum, { ml }) => sum + ml.value, 0),
+      9,
+    )
+    expect(needs.find(({ name }) => name.includes('gilded edges'))!.amount.value).toBeCloseTo(
+      plan.paperwork.flatMap(({ finishes }) => finishes).reduce((sum, { amount }) => sum + amount.value, 0),
+      9,
+    )
+    for (const { amount } of needs)
+      for (const working of workingsBelow(amount))
+        expect(workingSentence(working, 'imperial')).not.toMatch(/NaN|undefined|[{}]/)
   })
   it('adds finishes of one colour up, and keeps others apart', () => {
     const [gilded] = plan.paperwork.flatMap(({ finishes }) => finishes)
-    const twice = colourNeeds([], [{ name: 'Moths', finishes: [gilded!] }, { name: 'Globes', finishes: [gilded!, { ...gilded!, colour: '#888888' }] }])
+    const twice = colourNeeds(
+      [],
+      [
+        { name: 'Moths', finishes: [gilded!] },
+        { name: 'Globes', finishes: [gilded!, { ...gilded!, colour: '#888888' }] },
+      ],
+    )
     expect(twice.map(({ amount }) => amount.value / gilded!.amount.value)).toEqual([2, 1])
   })
-  it('has nothing for slurry, which needs no thinning', () => expect(colourNeeds(dishes.map((dish) => ({ ...dish, colouring: { ...dish.colouring, way: 'slurry' as const } })), [])).toEqual([]))
+  it('has nothing for slurry, which needs no thinning', () =>
+    expect(
+      colourNeeds(
+        dishes.map((dish) => ({ ...dish, colouring: { ...dish.colouring, way: 'slurry' as const } })),
+        [],
+      ),
+    ).toEqual([]))
 })
 
 describe('what a job takes of each dye', () => {
   it('is every whole drop of bath and dishes, once', () => {
-    const uses = dyeUses(plan.dyes.map(({ dye }) => dye), plan.bath, dishes)
-    const drops = plan.bath!.steps.reduce((sum, { wholeDrops }) => sum + Object.values(wholeDrops).reduce((all, each) => all + each, 0), 0) + dishes.reduce((sum, { doses }) => sum + doses.reduce((all, { whole }) => all + whole, 0), 0)
+    const uses = dyeUses(
+      plan.dyes.map(({ dye }) => dye),
+      plan.bath,
+      dishes,
+    )
+    const drops =
+      plan.bath!.steps.reduce(
+        (sum, { wholeDrops }) => sum + Object.values(wholeDrops).reduce((all, each) => all + each, 0),
+        0,
+      ) + dishes.reduce((sum, { doses }) => sum + doses.reduce((all, { whole }) => all + whole, 0), 0)
     expect(uses.reduce((sum, { ml }) => sum + ml.value, 0)).toBeCloseTo(drops * DROP_ML, 9)
-    expect(dyeUses(plan.dyes.map(({ dye }) => dye), null, [])).toEqual([])
+    expect(
+      dyeUses(
+        plan.dyes.map(({ dye }) => dye),
+        null,
+        [],
+      ),
+    ).toEqual([])
   })
 })

@@ -2,10 +2,13 @@ import { sumOf, type Working } from '../quantity'
 import { CARRIER_WORDS, type Carrier, type Dish } from '../tint'
 
 /** Something besides dye that colouring takes: what it is thinned with, dust and paint for finishes. */
-export type ColourNeed = { readonly name: string, readonly amount: Working }
+export type ColourNeed = { readonly name: string; readonly amount: Working }
 
 /** A finish on a decoration with what it takes. */
-type Finished = { readonly name: string, readonly finishes: readonly { readonly name: string, readonly colour: string, readonly amount: Working }[] }
+type Finished = {
+  readonly name: string
+  readonly finishes: readonly { readonly name: string; readonly colour: string; readonly amount: Working }[]
+}
 
 /**
  * What dishes are thinned with, by carrier, and what finishes take, by finish and colour.
@@ -14,11 +17,21 @@ type Finished = { readonly name: string, readonly finishes: readonly { readonly 
  */
 export function colourNeeds(dishes: readonly Dish[], decorations: readonly Finished[]): readonly ColourNeed[] {
   const thinned = dishes.filter(({ colouring: { way } }) => way !== 'slurry')
-  const carriers = [...new Set(thinned.map(({ colouring: { carrier } }) => carrier))].map((carrier: Carrier): ColourNeed => {
-    const own = thinned.filter(({ colouring }) => colouring.carrier === carrier)
-    return { name: CARRIER_WORDS[carrier], amount: sumOf(CARRIER_WORDS[carrier], 'volume', 'dishes added up', own.map(({ ml, uses }) => ({ ...ml, label: `for ${uses.map(({ name }) => name.toLowerCase()).join(', ')}` }))) }
-  })
-  const finishes = new Map<string, { readonly name: string, readonly amounts: Working[] }>()
+  const carriers = [...new Set(thinned.map(({ colouring: { carrier } }) => carrier))].map(
+    (carrier: Carrier): ColourNeed => {
+      const own = thinned.filter(({ colouring }) => colouring.carrier === carrier)
+      return {
+        name: CARRIER_WORDS[carrier],
+        amount: sumOf(
+          CARRIER_WORDS[carrier],
+          'volume',
+          'dishes added up',
+          own.map(({ ml, uses }) => ({ ...ml, label: `for ${uses.map(({ name }) => name.toLowerCase()).join(', ')}` })),
+        ),
+      }
+    },
+  )
+  const finishes = new Map<string, { readonly name: string; readonly amounts: Working[] }>()
   for (const { name: decoration, finishes: own } of decorations) {
     for (const { name, colour, amount } of own) {
       const key = `${name} ${colour.toLowerCase()}`
@@ -28,5 +41,11 @@ export function colourNeeds(dishes: readonly Dish[], decorations: readonly Finis
       else finishes.set(key, { name: `${amount.label}, ${name.toLowerCase()}`, amounts: [labelled] })
     }
   }
-  return [...carriers, ...[...finishes.values()].map(({ name, amounts }): ColourNeed => ({ name, amount: sumOf(name, amounts[0]!.kind, 'decorations added up', amounts) }))]
+  return [
+    ...carriers,
+    ...[...finishes.values()].map(({ name, amounts }): ColourNeed => ({
+      name,
+      amount: sumOf(name, amounts[0]!.kind, 'decorations added up', amounts),
+    })),
+  ]
 }

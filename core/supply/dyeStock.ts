@@ -3,7 +3,13 @@ import { DYES, type Dye } from '../material'
 
 /** What a dye is made with, which decides where it may be used. */
 export const DYE_BASES = ['water', 'sugarGel', 'oil', 'spirit', 'powder'] as const
-export const DYE_BASE_WORDS: Readonly<Record<(typeof DYE_BASES)[number], string>> = { water: 'liquid', sugarGel: 'sugar gel', oil: 'in oil', spirit: 'in spirit', powder: 'powder' }
+export const DYE_BASE_WORDS: Readonly<Record<(typeof DYE_BASES)[number], string>> = {
+  water: 'liquid',
+  sugarGel: 'sugar gel',
+  oil: 'in oil',
+  spirit: 'in spirit',
+  powder: 'powder',
+}
 
 /** A dye on the studio's shelf, with what a drop of it in 100 ml takes from each band of the light. */
 export const dyeStockSchema = z.strictObject({
@@ -18,7 +24,14 @@ export const dyeStockSchema = z.strictObject({
 export type DyeStock = z.infer<typeof dyeStockSchema>
 export const MOST_DYES_ON_SHELF = 16
 
-const onShelf = (dye: Dye, inUse: boolean): DyeStock => ({ id: dye.id, name: dye.name, base: 'water', absorptionPerDrop: [...dye.absorptionPerDrop], onHandMl: 30, inUse })
+const onShelf = (dye: Dye, inUse: boolean): DyeStock => ({
+  id: dye.id,
+  name: dye.name,
+  base: 'water',
+  absorptionPerDrop: [...dye.absorptionPerDrop],
+  onHandMl: 30,
+  inUse,
+})
 
 /** Three that mix most colours, and three that save mixing; strengths are guesses until a strip is dipped. */
 export const STARTING_DYES: readonly DyeStock[] = [

@@ -3,20 +3,45 @@ import { derive, found, sumOf, starting, type Working } from '../quantity'
 import type { Dish, SteppedBath } from '../tint'
 
 /** What a job takes of a dye. */
-export type DyeUse = { readonly dye: string, readonly ml: Working }
+export type DyeUse = { readonly dye: string; readonly ml: Working }
 
 /**
  * What the bath and the dishes take of each dye, whole drops.
  *
  * By hand: 40 drops in the bath and 12 in a dish: 52 × 0.045 ml = 2.3 ml.
  */
-export function dyeUses(dyes: readonly { readonly id: string, readonly name: string }[], bath: SteppedBath | null, dishes: readonly Dish[]): readonly DyeUse[] {
+export function dyeUses(
+  dyes: readonly { readonly id: string; readonly name: string }[],
+  bath: SteppedBath | null,
+  dishes: readonly Dish[],
+): readonly DyeUse[] {
   return dyes.flatMap(({ id, name }): DyeUse[] => {
     const inBath = (bath?.steps ?? []).reduce((sum, { wholeDrops }) => sum + (wholeDrops[id] ?? 0), 0)
-    const inDishes = dishes.map(({ uses, doses }) => found(`in the dish for ${uses.map((use) => use.name.toLowerCase()).join(', ')}`, doses.find(({ dye }) => dye === id)?.whole ?? 0, 'drops', 'whole drops of its recipe'))
-    const parts = [found('in the bath', inBath, 'drops', 'whole drops of its steps'), ...inDishes].filter(({ value }) => value > 0)
+    const inDishes = dishes.map(({ uses, doses }) =>
+      found(
+        `in the dish for ${uses.map((use) => use.name.toLowerCase()).join(', ')}`,
+        doses.find(({ dye }) => dye === id)?.whole ?? 0,
+        'drops',
+        'whole drops of its recipe',
+      ),
+    )
+    const parts = [found('in the bath', inBath, 'drops', 'whole drops of its steps'), ...inDishes].filter(
+      ({ value }) => value > 0,
+    )
     if (parts.length === 0) return []
     const drops = sumOf(`drops of ${name}`, 'drops', 'bath and dishes added up', parts)
-    return [{ dye: id, ml: derive(name, 'volume', 'drops', '{drops} × {drop}', { drops, drop: starting('one drop', DROP_ML, 'volume', 'usual') }, (v) => v.drops * v.drop) }]
+    return [
+      {
+        dye: id,
+        ml: derive(
+          name,
+          'volume',
+          'drops',
+          '{drops} × {drop}',
+          { drops, drop: starting('one drop', DROP_ML, 'volume', 'usual') },
+          (v) => v.drops * v.drop,
+        ),
+      },
+    ]
   })
 }

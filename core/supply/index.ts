@@ -2,6 +2,20 @@ export { costOf, pricesSchema, STARTING_PRICES, type Prices } from './cost'
 export { DYE_BASE_WORDS, DYE_BASES, dyeStockSchema, MOST_DYES_ON_SHELF, STARTING_DYES, type DyeStock } from './dyeStock'
 export { colourNeeds } from './colourNeeds'
 export { dyeUses, type DyeUse } from './dyeUse'
-export { MOST_PIECE_BOXES, MOST_STOCK, pieceBoxSchema, pricingSchema, SHELF_WORDS, SHELVES, STARTING_PIECE_BOXES, STARTING_PRICING, stockSchema, type PieceBox, type Pricing, type ShelfId, type Stock } from './stock'
+export {
+  MOST_PIECE_BOXES,
+  MOST_STOCK,
+  pieceBoxSchema,
+  pricingSchema,
+  SHELF_WORDS,
+  SHELVES,
+  STARTING_PIECE_BOXES,
+  STARTING_PRICING,
+  stockSchema,
+  type PieceBox,
+  type Pricing,
+  type ShelfId,
+  type Stock,
+} from './stock'
 export { merged, shoppingList, type Need, type ShoppingLine } from './need'
 export { discStockSchema, discSupplies, type DiscStock, type DiscSupply } from './shopping'

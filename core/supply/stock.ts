@@ -4,7 +4,15 @@ import { z } from 'zod'
 /** Shelves as one walks along them when shopping. */
 export const SHELVES = ['paper', 'colour', 'liquid', 'wire', 'covering', 'accent', 'equipment'] as const
 export type ShelfId = (typeof SHELVES)[number]
-export const SHELF_WORDS: Readonly<Record<ShelfId, string>> = { paper: 'Paper and film', colour: 'Colour and dust', liquid: 'Liquids and glue', wire: 'Wire, tape, holders', covering: 'Coverings', accent: 'Pearls and the like', equipment: 'Boxes and other things' }
+export const SHELF_WORDS: Readonly<Record<ShelfId, string>> = {
+  paper: 'Paper and film',
+  colour: 'Colour and dust',
+  liquid: 'Liquids and glue',
+  wire: 'Wire, tape, holders',
+  covering: 'Coverings',
+  accent: 'Pearls and the like',
+  equipment: 'Boxes and other things',
+}
 
 /** How an item is measured; lengths in mm, volumes in ml, masses in g. */
 const STOCK_KINDS = ['count', 'volume', 'mass', 'length'] as const
@@ -24,8 +32,16 @@ export const MOST_STOCK = 300
 
 /** What is put on the bare costs to come to a price. */
 export const pricingSchema = z.strictObject({
-  overhead: z.number().min(0).max(3).meta({ label: 'Overhead', kind: 'share', help: 'Rent, power, car: a share of the bare costs' }),
-  margin: z.number().min(0).max(0.9).meta({ label: 'Margin', kind: 'share', help: 'Share of the price that is earned' }),
+  overhead: z
+    .number()
+    .min(0)
+    .max(3)
+    .meta({ label: 'Overhead', kind: 'share', help: 'Rent, power, car: a share of the bare costs' }),
+  margin: z
+    .number()
+    .min(0)
+    .max(0.9)
+    .meta({ label: 'Margin', kind: 'share', help: 'Share of the price that is earned' }),
 })
 
 export type Pricing = z.infer<typeof pricingSchema>

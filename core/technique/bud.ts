@@ -1,7 +1,8 @@
 /**
  * Bud: two or three small petals closed round a hook, with a calyx below.
  *
- * By hand: a bud 16 mm across and 16 × 1.5 = 24 mm long; its petals are as long as the bud and 2 % for shrink, 24.5 mm; two petals and a calyx each.
+ * By hand: a bud 16 mm across and 16 × 1.5 = 24 mm long; its petals are as long as the bud and 2 % for shrink, 24.5
+ * mm; two petals and a calyx each.
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
@@ -15,7 +16,10 @@ import { bloomWiring } from './wiring'
 const parameters = z.strictObject({
   acrossMm: z.number().min(6).max(50).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   petals: z.number().int().min(2).max(4).meta({ label: 'Petals', kind: 'count', help: '2 is usual' }),
-  calyx: z.string().regex(/^#[0-9a-f]{6}$/i).meta({ label: 'Calyx', kind: 'colour' }),
+  calyx: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .meta({ label: 'Calyx', kind: 'colour' }),
   wireMm: z.number().min(50).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bud to holder and into it' }),
   ...petalFields,
 })
@@ -23,9 +27,23 @@ const parameters = z.strictObject({
 const LONG_SHARE = 1.5
 const CALYX_SHARE = 0.62
 
-function sizesOf(acrossMm: number, size: number, shrink?: Learned['shrink']): { readonly long: Working, readonly petal: Working } {
-  const across = size === 1 ? typed('across', acrossMm, 'length', 'Arrange') : found('across here', acrossMm * size, 'length', 'from its place')
-  const long = derive('bud long', 'length', 'sizes of a bud', '{across} × {share}', { across, share: starting('long, of its width', LONG_SHARE, 'ratio', 'usual') }, (v) => v.across * v.share)
+function sizesOf(
+  acrossMm: number,
+  size: number,
+  shrink?: Learned['shrink'],
+): { readonly long: Working; readonly petal: Working } {
+  const across =
+    size === 1
+      ? typed('across', acrossMm, 'length', 'Arrange')
+      : found('across here', acrossMm * size, 'length', 'from its place')
+  const long = derive(
+    'bud long',
+    'length',
+    'sizes of a bud',
+    '{across} × {share}',
+    { across, share: starting('long, of its width', LONG_SHARE, 'ratio', 'usual') },
+    (v) => v.across * v.share,
+  )
   return { long, petal: cutSize('petal long', long, null, dampShrink(shrink?.damp)) }
 }
 
@@ -41,19 +59,66 @@ export const bud = defineTechnique({
   gathers: { kind: 'spray', girth: 0.8 },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
-  startingParameters: { acrossMm: 16, petals: 2, calyx: '#8a8f5c', wireMm: 80, wide: 0.9, shoulder: 0.55, point: 0.35, notch: 0, wave: 0.1 },
+  startingParameters: {
+    acrossMm: 16,
+    petals: 2,
+    calyx: '#8a8f5c',
+    wireMm: 80,
+    wide: 0.9,
+    shoulder: 0.55,
+    point: 0.35,
+    notch: 0,
+    wave: 0.1,
+  },
   startingColour: '#e07a55',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm * LONG_SHARE }),
 
   pieces: (values, size, _, shrink) => {
     const { petal } = sizesOf(values.acrossMm, size, shrink)
-    const wide = derive('petal wide', 'length', 'sizes of petals', '{long} × {wide}', { long: petal, wide: typed('wide, of its length', values.wide, 'share', 'Arrange') }, (v) => v.long * v.wide)
-    const calyxLong = derive('calyx long', 'length', 'sizes of a bud', '{petal} × {share}', { petal, share: starting('calyx, of the petal', CALYX_SHARE, 'share', 'guess') }, (v) => v.petal * v.share)
+    const wide = derive(
+      'petal wide',
+      'length',
+      'sizes of petals',
+      '{long} × {wide}',
+      { long: petal, wide: typed('wide, of its length', values.wide, 'share', 'Arrange') },
+      (v) => v.long * v.wide,
+    )
+    const calyxLong = derive(
+      'calyx long',
+      'length',
+      'sizes of a bud',
+      '{petal} × {share}',
+      { petal, share: starting('calyx, of the petal', CALYX_SHARE, 'share', 'guess') },
+      (v) => v.petal * v.share,
+    )
     const calyx = { wide: 0.7, shoulder: 0.4, point: 0.9, notch: 0, wave: 0 }
     return [
-      { name: 'bud petal', outline: petalOutline(petal.value, values), folds: [], face: 'smooth face out', width: wide, height: petal, perElement: values.petals },
-      { name: 'calyx', outline: petalOutline(calyxLong.value, calyx), folds: [], face: 'either face', width: derive('calyx wide', 'length', 'sizes of a bud', '{long} × {wide}', { long: calyxLong, wide: starting('wide, of its length', calyx.wide, 'share', 'guess') }, (v) => v.long * v.wide), height: calyxLong, perElement: 1 },
+      {
+        name: 'bud petal',
+        outline: petalOutline(petal.value, values),
+        folds: [],
+        face: 'smooth face out',
+        width: wide,
+        height: petal,
+        perElement: values.petals,
+      },
+      {
+        name: 'calyx',
+        outline: petalOutline(calyxLong.value, calyx),
+        folds: [],
+        face: 'either face',
+        width: derive(
+          'calyx wide',
+          'length',
+          'sizes of a bud',
+          '{long} × {wide}',
+          { long: calyxLong, wide: starting('wide, of its length', calyx.wide, 'share', 'guess') },
+          (v) => v.long * v.wide,
+        ),
+        height: calyxLong,
+        perElement: 1,
+      },
     ]
   },
 
@@ -61,13 +126,38 @@ export const bud = defineTechnique({
 
   occupies: [{ step: 'roll', mould: 'foamHole', per: 'element' }],
   steps: [
-    { id: 'cut', name: 'Cut petals and calyx', say: 'Several plies at a time; the calyx from offcuts in its colour.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 4, waitMin: 0 },
-    { id: 'roll', name: 'Roll round the hook', say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.', perPieceMin: 0.4, perElementMin: 1, fixedMin: 4, waitMin: 60 },
+    {
+      id: 'cut',
+      name: 'Cut petals and calyx',
+      say: 'Several plies at a time; the calyx from offcuts in its colour.',
+      perPieceMin: 0.25,
+      perElementMin: 0,
+      fixedMin: 4,
+      waitMin: 0,
+    },
+    {
+      id: 'roll',
+      name: 'Roll round the hook',
+      say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.',
+      perPieceMin: 0.4,
+      perElementMin: 1,
+      fixedMin: 4,
+      waitMin: 60,
+    },
   ],
-  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.04 }],
+  liquids: [
+    { mixture: 'damping', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', per: 'piece', ml: 0.04 },
+  ],
   consumables: ['edible glue', 'strong clear alcohol and water to damp'],
   cautions: [{ id: 'budWire', at: 'roll', say: 'Wire is not food: never bare into cake, count every one in and out.' }],
-  failures: [{ seen: 'Buds open as they dry', because: 'rolled too wet or too loose', next: 'tighter, and a dot of glue at the edge' }],
+  failures: [
+    {
+      seen: 'Buds open as they dry',
+      because: 'rolled too wet or too loose',
+      next: 'tighter, and a dot of glue at the edge',
+    },
+  ],
   holdingParts: () => [{ id: 'budWire', name: 'wires of buds', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
@@ -75,7 +165,9 @@ export const bud = defineTechnique({
     const longMm = acrossMm * LONG_SHARE
     // In a bouquet a bud runs out along its stem; elsewhere it stands up like a bloom on edge.
     const along = branchStance(element, wall)
-    const stance: BloomFrame = element.pose ? (right, up, out) => along(right, up + longMm / 2, out - acrossMm / 2) : bloomStance(element, wall, longMm, seededStream(element.seed))
+    const stance: BloomFrame = element.pose
+      ? (right, up, out) => along(right, up + longMm / 2, out - acrossMm / 2)
+      : bloomStance(element, wall, longMm, seededStream(element.seed))
     return budMesh({ acrossMm, longMm, petals: values.petals, calyx: values.calyx }, element.seed, stance)
   },
 })

@@ -1,7 +1,8 @@
 /**
  * Butterfly: one piece of wafer folded along the body, set straight on the cake or on a loop of paper.
  *
- * By hand: seven moths seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1 spare.
+ * By hand: seven moths seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1
+ * spare.
  */
 import { z } from 'zod'
 import { polyline, type Outline, type Point, type Point3 } from '../geometry'
@@ -11,23 +12,50 @@ import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 
 const parameters = z.strictObject({
-  seenMm: z.number().min(15).max(140).meta({ label: 'Seen across', kind: 'length', help: 'Of the biggest, wings lifted' }),
+  seenMm: z
+    .number()
+    .min(15)
+    .max(140)
+    .meta({ label: 'Seen across', kind: 'length', help: 'Of the biggest, wings lifted' }),
   liftDeg: z.number().min(0).max(75).meta({ label: 'Wings lifted', kind: 'angle' }),
 })
 
 /** Half a moth, its body along the left edge, for a flat width of 2 from tip to tip. */
-const FORE: readonly (readonly [number, number])[] = [[0, 0.04], [0.06, 0.3], [0.22, 0.56], [0.5, 0.78], [0.84, 0.84], [1, 0.74], [0.93, 0.5], [0.74, 0.24], [0.46, 0.08], [0.16, 0]]
-const HIND: readonly (readonly [number, number])[] = [[0.16, 0], [0.5, 0.02], [0.7, -0.1], [0.72, -0.34], [0.56, -0.56], [0.34, -0.6], [0.14, -0.4], [0, -0.2]]
+const FORE: readonly (readonly [number, number])[] = [
+  [0, 0.04],
+  [0.06, 0.3],
+  [0.22, 0.56],
+  [0.5, 0.78],
+  [0.84, 0.84],
+  [1, 0.74],
+  [0.93, 0.5],
+  [0.74, 0.24],
+  [0.46, 0.08],
+  [0.16, 0],
+]
+const HIND: readonly (readonly [number, number])[] = [
+  [0.16, 0],
+  [0.5, 0.02],
+  [0.7, -0.1],
+  [0.72, -0.34],
+  [0.56, -0.56],
+  [0.34, -0.6],
+  [0.14, -0.4],
+  [0, -0.2],
+]
 
 const MIDDLE_SHARE = 0.375
 
-const flatAcross = (seenMm: number, liftDeg: number): number => seenMm / Math.cos(liftDeg * Math.PI / 180)
+const flatAcross = (seenMm: number, liftDeg: number): number => seenMm / Math.cos((liftDeg * Math.PI) / 180)
 
 /** The whole outline, cut flat, for a flat width. */
 function flatOutline(acrossMm: number): Outline {
   const half = acrossMm / 2
   const right = [...FORE, ...HIND].map(([x, y]): Point => ({ x: x * half, y: y * half }))
-  const left = [...right].reverse().map(({ x, y }): Point => ({ x: -x, y })).filter(({ x }) => x !== 0)
+  const left = [...right]
+    .reverse()
+    .map(({ x, y }): Point => ({ x: -x, y }))
+    .filter(({ x }) => x !== 0)
   return polyline([...right, ...left] as unknown as readonly [Point, ...Point[]], true)
 }
 
@@ -49,19 +77,68 @@ export const butterfly = defineTechnique({
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.75 }),
 
   pieces: ({ seenMm, liftDeg }, size) => {
-    const width = derive('flat across', 'length', 'wings laid flat', '{seen} ÷ cos {lift}',
-      { seen: found('seen across here', seenMm * size, 'length', 'from its place'), lift: typed('wings lifted', liftDeg, 'angle', 'Arrange') }, (v) => flatAcross(v.seen, v.lift))
-    const height = derive('flat high', 'length', 'of the outline', '{width} × {share}', { width, share: found('height for each width', 0.72, 'ratio', 'of the drawn outline') }, (v) => v.width * v.share)
-    return [{ name: 'moth', outline: flatOutline(width.value), folds: [polyline([{ x: 0, y: -0.2 * width.value / 2 }, { x: 0, y: 0.04 * width.value / 2 }])], face: 'smooth face up', width, height, perElement: 1 }]
+    const width = derive(
+      'flat across',
+      'length',
+      'wings laid flat',
+      '{seen} ÷ cos {lift}',
+      {
+        seen: found('seen across here', seenMm * size, 'length', 'from its place'),
+        lift: typed('wings lifted', liftDeg, 'angle', 'Arrange'),
+      },
+      (v) => flatAcross(v.seen, v.lift),
+    )
+    const height = derive(
+      'flat high',
+      'length',
+      'of the outline',
+      '{width} × {share}',
+      { width, share: found('height for each width', 0.72, 'ratio', 'of the drawn outline') },
+      (v) => v.width * v.share,
+    )
+    return [
+      {
+        name: 'moth',
+        outline: flatOutline(width.value),
+        folds: [
+          polyline([
+            { x: 0, y: (-0.2 * width.value) / 2 },
+            { x: 0, y: (0.04 * width.value) / 2 },
+          ]),
+        ],
+        face: 'smooth face up',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
 
   steps: [
-    { id: 'cut', name: 'Cut or punch the moths', say: 'Punch, or trace a template and cut with small scissors; turn the paper, not the hand.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 3, waitMin: 0 },
-    { id: 'fold', name: 'Fold and colour', say: 'Fold along the body over a ruler’s edge. Dust both faces, the edges a little deeper.', perPieceMin: 1, perElementMin: 0, fixedMin: 3, waitMin: 15 },
+    {
+      id: 'cut',
+      name: 'Cut or punch the moths',
+      say: 'Punch, or trace a template and cut with small scissors; turn the paper, not the hand.',
+      perPieceMin: 1.5,
+      perElementMin: 0,
+      fixedMin: 3,
+      waitMin: 0,
+    },
+    {
+      id: 'fold',
+      name: 'Fold and colour',
+      say: 'Fold along the body over a ruler’s edge. Dust both faces, the edges a little deeper.',
+      perPieceMin: 1,
+      perElementMin: 0,
+      fixedMin: 3,
+      waitMin: 15,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
   consumables: ['edible dust', 'a dot of edible glue or piping gel for each'],
-  cautions: [{ id: 'dust', at: 'fold', say: 'Fine dust: work over paper, do not breathe it, wear a mask for much of it.' }],
+  cautions: [
+    { id: 'dust', at: 'fold', say: 'Fine dust: work over paper, do not breathe it, wear a mask for much of it.' },
+  ],
   failures: [{ seen: 'Wings droop', because: 'moist covering below', next: 'set them on a loop of paper, or later' }],
   holdingParts: () => [],
 
@@ -71,16 +148,26 @@ export const butterfly = defineTechnique({
     // It is rolled about its body's middle, and its foot is where its lower wings end.
     const middle = seenMm * element.size * MIDDLE_SHARE
     const at = frameOf(element, wall, middle)
-    const wing = (side: 1 | -1, outline: readonly (readonly [number, number])[], lift: number) => outline.map(([x, y]): Point3 => {
-      const [across, out] = [side * x * half * Math.cos(lift), 2 + x * half * Math.sin(lift)]
-      return at(across, middle + y * half, out)
-    })
-    const lifts = [1, -1].map((side) => ({ side: side as 1 | -1, lift: (liftDeg + between(stream, -6, 6)) * Math.PI / 180 }))
+    const wing = (side: 1 | -1, outline: readonly (readonly [number, number])[], lift: number) =>
+      outline.map(([x, y]): Point3 => {
+        const [across, out] = [side * x * half * Math.cos(lift), 2 + x * half * Math.sin(lift)]
+        return at(across, middle + y * half, out)
+      })
+    const lifts = [1, -1].map((side) => ({
+      side: side as 1 | -1,
+      lift: ((liftDeg + between(stream, -6, 6)) * Math.PI) / 180,
+    }))
     const bodyAt = (up: number): Point3 => at(0, middle + up * half, 2.6)
     return {
-      faces: lifts.flatMap(({ side, lift }) => [{ points: wing(side, HIND, lift * 0.8), opacity: 0.95, light: -0.06 }, { points: wing(side, FORE, lift), opacity: 0.96, light: 0.08 }]),
+      faces: lifts.flatMap(({ side, lift }) => [
+        { points: wing(side, HIND, lift * 0.8), opacity: 0.95, light: -0.06 },
+        { points: wing(side, FORE, lift), opacity: 0.96, light: 0.08 },
+      ]),
       lines: [
-        ...lifts.flatMap(({ side, lift }) => [{ points: wing(side, FORE, lift), widthMm: 0.7, light: 0.45, opacity: 0.8, edge: true as const }, { points: [wing(side, FORE, lift)[0]!, wing(side, FORE, lift)[4]!], widthMm: 0.5, light: -0.3, opacity: 0.5 }]),
+        ...lifts.flatMap(({ side, lift }) => [
+          { points: wing(side, FORE, lift), widthMm: 0.7, light: 0.45, opacity: 0.8, edge: true as const },
+          { points: [wing(side, FORE, lift)[0]!, wing(side, FORE, lift)[4]!], widthMm: 0.5, light: -0.3, opacity: 0.5 },
+        ]),
         { points: [bodyAt(-0.24), bodyAt(0.2)], widthMm: 1.8, light: -0.45, opacity: 1 },
       ],
     }

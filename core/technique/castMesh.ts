@@ -1,7 +1,8 @@
 /**
  * Cast mesh: torn wafer blended with water to a slurry, a thin ladle of it dried in a hot pan; bubbles leave the holes.
  *
- * By hand: nine pieces of lace 60 × 45 mm are 9 × 0.27 = 2.43 dm²; with a fifth more for torn edges, from a pan 220 mm across (3.80 dm²):
+ * By hand: nine pieces of lace 60 × 45 mm are 9 × 0.27 = 2.43 dm²; with a fifth more for torn edges, from a pan 220
+ * mm across (3.80 dm²):
  * 2.43 × 1.2 ÷ 3.80 = 0.77, so one pour.
  */
 import { z } from 'zod'
@@ -43,23 +44,88 @@ export const castMesh = defineTechnique({
   pieces: ({ seenMm, highMm }, size) => {
     const width = found('lace wide here', seenMm * size, 'length', 'from its place')
     const height = found('lace high here', highMm * size, 'length', 'from its place')
-    return [{ name: 'torn paper', outline: rectangle(0, 0, width.value, height.value), folds: [], face: 'either, torn small', width, height, perElement: 1 }]
+    return [
+      {
+        name: 'torn paper',
+        outline: rectangle(0, 0, width.value, height.value),
+        folds: [],
+        face: 'either, torn small',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
   figures: ({ seenMm, highMm, panMm }, count) => {
-    const area = derive('lace', 'area', 'lace wanted', '{count} × {wide} × {high}', { count, wide: typed('wide', seenMm, 'length', 'Arrange'), high: typed('high', highMm, 'length', 'Arrange') }, (v) => v.count * v.wide * v.high / MM2_PER_DM2)
-    const pan = derive('pan', 'area', 'a round pan', 'π × ( {across} ÷ 2 )²', { across: typed('pan across', panMm, 'length', 'Arrange') }, (v) => Math.PI * (v.across / 2) ** 2 / MM2_PER_DM2)
-    return [derive('pours', 'count', 'yield of a pan', 'round up( {area} × {more} ÷ {pan} )', { area, more: starting('for torn edges', BROKEN_SHARE, 'ratio', 'usual'), pan }, (v) => Math.ceil(v.area * v.more / v.pan - 1e-9))]
+    const area = derive(
+      'lace',
+      'area',
+      'lace wanted',
+      '{count} × {wide} × {high}',
+      { count, wide: typed('wide', seenMm, 'length', 'Arrange'), high: typed('high', highMm, 'length', 'Arrange') },
+      (v) => (v.count * v.wide * v.high) / MM2_PER_DM2,
+    )
+    const pan = derive(
+      'pan',
+      'area',
+      'a round pan',
+      'π × ( {across} ÷ 2 )²',
+      { across: typed('pan across', panMm, 'length', 'Arrange') },
+      (v) => (Math.PI * (v.across / 2) ** 2) / MM2_PER_DM2,
+    )
+    return [
+      derive(
+        'pours',
+        'count',
+        'yield of a pan',
+        'round up( {area} × {more} ÷ {pan} )',
+        { area, more: starting('for torn edges', BROKEN_SHARE, 'ratio', 'usual'), pan },
+        (v) => Math.ceil((v.area * v.more) / v.pan - 1e-9),
+      ),
+    ]
   },
 
   occupies: [{ step: 'pour', mould: 'pan', per: 'job' }],
   steps: [
-    { id: 'blend', name: 'Blend the slurry', say: 'Torn paper and water, about one to six by weight, till smooth; powder colour now.', perPieceMin: 0, perElementMin: 0, fixedMin: 10, waitMin: 10 },
-    { id: 'pour', name: 'Pour and dry', say: 'A thin ladle in a hot non-stick pan, spread, heat lowered; bubbles leave the holes. Off as soon as it lifts. Thin is supple, thick is brittle.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 5, waitMin: 10 },
-    { id: 'lay', name: 'Break and lay on', say: 'Crisp at first, soft after ten minutes in the room: break to shape crisp, lay on soft.', perPieceMin: 0, perElementMin: 1, fixedMin: 0, waitMin: 15 },
+    {
+      id: 'blend',
+      name: 'Blend the slurry',
+      say: 'Torn paper and water, about one to six by weight, till smooth; powder colour now.',
+      perPieceMin: 0,
+      perElementMin: 0,
+      fixedMin: 10,
+      waitMin: 10,
+    },
+    {
+      id: 'pour',
+      name: 'Pour and dry',
+      say:
+        'A thin ladle in a hot non-stick pan, spread, heat lowered; bubbles leave the ' +
+        'holes. Off as soon as it lifts. Thin is supple, thick is brittle.',
+      perPieceMin: 1.5,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 10,
+    },
+    {
+      id: 'lay',
+      name: 'Break and lay on',
+      say: 'Crisp at first, soft after ten minutes in the room: break to shape crisp, lay on soft.',
+      perPieceMin: 0,
+      perElementMin: 1,
+      fixedMin: 0,
+      waitMin: 15,
+    },
   ],
   liquids: [{ mixture: 'slurry', per: 'dm2', ml: 8 }],
   consumables: ['water, about six times the paper’s weight', 'powder colour', 'piping gel in dots'],
-  cautions: [{ id: 'meshPan', at: 'pour', say: 'The pan burns, and the slurry spits: long sleeves, no alcohol near. Powder colours only.' }],
+  cautions: [
+    {
+      id: 'meshPan',
+      at: 'pour',
+      say: 'The pan burns, and the slurry spits: long sleeves, no alcohol near. Powder colours only.',
+    },
+  ],
   failures: [
     { seen: 'No holes', because: 'pan not hot enough when it was poured', next: 'hotter at first, then lower' },
     { seen: 'It shatters', because: 'poured thick, or left too long', next: 'thinner, off when it lifts' },
@@ -68,32 +134,43 @@ export const castMesh = defineTechnique({
 
   draw: ({ seenMm, highMm }, element, wall) => {
     const stream = seededStream(element.seed)
-    const at = frameOf(element, wall, highMm * element.size / 2)
+    const at = frameOf(element, wall, (highMm * element.size) / 2)
     const [wide, high] = [seenMm * element.size, highMm * element.size]
-    const rows = Math.max(4, Math.round(CELLS * highMm / seenMm))
+    const rows = Math.max(4, Math.round((CELLS * highMm) / seenMm))
     const curl = between(stream, 0.5, 2.5)
     // A web of knots, strayed from a brick pattern; strands between neighbours bound the holes.
-    const knots = Array.from({ length: rows + 1 }, (_, row) => Array.from({ length: CELLS + 1 }, (_, column) => {
-      const [u, v] = [(column + (row % 2 === 0 ? 0 : 0.5) + between(stream, -0.3, 0.3)) / (CELLS + 0.5) * 2 - 1, (row + between(stream, -0.3, 0.3)) / rows * 2 - 1]
-      const round = Math.max(1, Math.hypot(u, v) / 1.02)
-      return at(u / round * wide / 2, high / 2 + v / round * high / 2, 1.5 + curl * (u * u + v * v))
-    }))
+    const knots = Array.from({ length: rows + 1 }, (_, row) =>
+      Array.from({ length: CELLS + 1 }, (_, column) => {
+        const [u, v] = [
+          ((column + (row % 2 === 0 ? 0 : 0.5) + between(stream, -0.3, 0.3)) / (CELLS + 0.5)) * 2 - 1,
+          ((row + between(stream, -0.3, 0.3)) / rows) * 2 - 1,
+        ]
+        const round = Math.max(1, Math.hypot(u, v) / 1.02)
+        return at(((u / round) * wide) / 2, high / 2 + ((v / round) * high) / 2, 1.5 + curl * (u * u + v * v))
+      }),
+    )
     const strand = (one: Point3, other: Point3): readonly MeshLine[] => {
       const thick = between(stream, 0.9, 2.2)
-      return [{ points: [one, other], widthMm: thick + 0.7, light: -0.3, opacity: 0.45 }, { points: [one, other], widthMm: thick, light: 0.3, opacity: 0.96 }]
+      return [
+        { points: [one, other], widthMm: thick + 0.7, light: -0.3, opacity: 0.45 },
+        { points: [one, other], widthMm: thick, light: 0.3, opacity: 0.96 },
+      ]
     }
     const lines: MeshLine[] = []
     const faces: MeshFace[] = []
-    knots.forEach((line, row) => line.forEach((knot, column) => {
-      const beside = line[column + 1]
-      const below = knots[row + 1]
-      if (beside) lines.push(...strand(knot, beside))
-      const shift = row % 2 === 0 ? 0 : 1
-      const other = below?.[column + shift]
-      if (other && (column > 0 || shift === 0)) lines.push(...strand(knot, other))
-      // Here and there a hole stayed closed by a thin skin.
-      if (beside && other && between(stream, 0, 1) < 0.3) faces.push({ points: [knot, beside, other], opacity: 0.5, light: 0.1 })
-    }))
+    knots.forEach((line, row) =>
+      line.forEach((knot, column) => {
+        const beside = line[column + 1]
+        const below = knots[row + 1]
+        if (beside) lines.push(...strand(knot, beside))
+        const shift = row % 2 === 0 ? 0 : 1
+        const other = below?.[column + shift]
+        if (other && (column > 0 || shift === 0)) lines.push(...strand(knot, other))
+        // Here and there a hole stayed closed by a thin skin.
+        if (beside && other && between(stream, 0, 1) < 0.3)
+          faces.push({ points: [knot, beside, other], opacity: 0.5, light: 0.1 })
+      }),
+    )
     return { faces, lines }
   },
 })

@@ -1,7 +1,9 @@
 /**
- * Cupped bloom: petals in three to five sizes cut from a sheet speckled or brushed beforehand, each slit at its foot and lapped into a cup, round a rolled fringe.
+ * Cupped bloom: petals in three to five sizes cut from a sheet speckled or brushed beforehand, each slit at its foot
+ * and lapped into a cup, round a rolled fringe.
  *
- * By hand: a bloom 60 mm across, outer petals raised by 20°, lapped by 40°: longest petal 30 ÷ ( 0.889 × 0.940 × 0.98 ) = 36.6 mm;
+ * By hand: a bloom 60 mm across, outer petals raised by 20°, lapped by 40°: longest petal 30 ÷ ( 0.889 × 0.940 × 0.98
+ * ) = 36.6 mm;
  * four sizes of five petals: 20 petals and a strip of fringe.
  */
 import { z } from 'zod'
@@ -10,7 +12,19 @@ import { rectangle } from '../geometry'
 import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique, type PieceKind } from './define'
 import { STANDARD_SPARES } from './flat'
-import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, whorlByWhorl, type PetalLayer } from './petal'
+import {
+  bloomDepth,
+  bloomMesh,
+  bloomStance,
+  coneHalfAngle,
+  coneShare,
+  longestPetal,
+  petalFields,
+  petalPieces,
+  typedLap,
+  whorlByWhorl,
+  type PetalLayer,
+} from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -32,14 +46,23 @@ const FRINGE_HIGH_SHARE = 0.18
 const FRINGE_LONG_SHARE = 1.3
 
 /** Its whorls from the heart out: shorter and steeper inside. */
-const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): readonly PetalLayer[] => Array.from({ length: sizes }, (_, layer) => {
-  const out = layer / (sizes - 1)
-  return { name: NAMES[layer + NAMES.length - sizes]!, petals, share: 0.52 + 0.48 * out, raisedDeg: INNER_RAISED_DEG + (OUTER_RAISED_DEG - INNER_RAISED_DEG) * out }
-})
+const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): readonly PetalLayer[] =>
+  Array.from({ length: sizes }, (_, layer) => {
+    const out = layer / (sizes - 1)
+    return {
+      name: NAMES[layer + NAMES.length - sizes]!,
+      petals,
+      share: 0.52 + 0.48 * out,
+      raisedDeg: INNER_RAISED_DEG + (OUTER_RAISED_DEG - INNER_RAISED_DEG) * out,
+    }
+  })
 
 function longestOf(values: CuppedBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
-  const across = size === 1 ? typed('across', values.acrossMm, 'length', 'Arrange') : found('across here', values.acrossMm * size, 'length', 'from its place')
+  const across =
+    size === 1
+      ? typed('across', values.acrossMm, 'length', 'Arrange')
+      : found('across here', values.acrossMm * size, 'length', 'from its place')
   return { across, cone, longest: longestPetal(across, OUTER_RAISED_DEG, cone, shrink?.damp) }
 }
 
@@ -50,21 +73,51 @@ export const cuppedBloom = defineTechnique({
   say: 'Many sizes of slit and lapped petals round a fringe.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer laps without a ridge; standard keeps a deeper cup.',
-  unfit: { thickWafer: 'Thick wafer shows every lap as a ridge and cracks.', riceFilm: 'A lap does not hold on rice film.' },
+  unfit: {
+    thickWafer: 'Thick wafer shows every lap as a ridge and cracks.',
+    riceFilm: 'A lap does not hold on rice film.',
+  },
   compositions: ['cluster', 'crown', 'single', 'pair', 'sweep', 'scatter'],
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { acrossMm: 64, sizes: 4, petals: 5, lapDeg: 40, wireMm: 100, wide: 0.95, shoulder: 0.6, point: 0, notch: 0.04, wave: 0.35 },
+  startingParameters: {
+    acrossMm: 64,
+    sizes: 4,
+    petals: 5,
+    lapDeg: 40,
+    wireMm: 100,
+    wide: 0.95,
+    shoulder: 0.6,
+    point: 0,
+    notch: 0.04,
+    wave: 0.35,
+  },
   startingColour: '#b8463a',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
   pieces: (values, size, _, shrink) => {
     const { across, longest } = longestOf(values, size, shrink)
-    const of = (label: string, share: number): Working => derive(label, 'length', 'fringe of a bloom', '{across} × {share}', { across, share: starting('of the bloom', share, 'ratio', 'guess') }, (v) => v.across * v.share)
+    const of = (label: string, share: number): Working =>
+      derive(
+        label,
+        'length',
+        'fringe of a bloom',
+        '{across} × {share}',
+        { across, share: starting('of the bloom', share, 'ratio', 'guess') },
+        (v) => v.across * v.share,
+      )
     const [high, long] = [of('fringe high', FRINGE_HIGH_SHARE), of('fringe long', FRINGE_LONG_SHARE)]
-    const fringe: PieceKind = { name: 'fringe', outline: rectangle(0, 0, long.value, high.value), folds: [], face: 'either face', width: long, height: high, perElement: 1 }
+    const fringe: PieceKind = {
+      name: 'fringe',
+      outline: rectangle(0, 0, long.value, high.value),
+      folds: [],
+      face: 'either face',
+      width: long,
+      height: high,
+      perElement: 1,
+    }
     return [...petalPieces(longest, layersOf(values), values, values.lapDeg), fringe]
   },
 
@@ -75,14 +128,55 @@ export const cuppedBloom = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
-  assembly: (values) => ({ kind: 'bloom', moves: [{ what: 'rolled fringe', count: 1, atMm: null, side: 0 as const, share: 0.25 }, ...whorlByWhorl(layersOf(values))] }),
+  assembly: (values) => ({
+    kind: 'bloom',
+    moves: [
+      { what: 'rolled fringe', count: 1, atMm: null, side: 0 as const, share: 0.25 },
+      ...whorlByWhorl(layersOf(values)),
+    ],
+  }),
 
-  occupies: [{ step: 'lap', mould: 'foamHole', per: 'piece' }, { step: 'assemble', mould: 'foamHole', per: 'element' }],
+  occupies: [
+    { step: 'lap', mould: 'foamHole', per: 'piece' },
+    { step: 'assemble', mould: 'foamHole', per: 'element' },
+  ],
   steps: [
-    { id: 'colour', name: 'Colour the sheet', say: 'Brush and spatter the whole sheet before cutting; let it dry flat.', perPieceMin: 0, perElementMin: 1, fixedMin: 10, waitMin: 40 },
-    { id: 'cut', name: 'Cut and slit', say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.', perPieceMin: 0.35, perElementMin: 1, fixedMin: 5, waitMin: 0 },
-    { id: 'lap', name: 'Lap and dry', say: 'A dot of glue, lap the slit by its angle, press; cup up in foam.', perPieceMin: 0.4, perElementMin: 0, fixedMin: 5, waitMin: 60 },
-    { id: 'assemble', name: 'Build round the fringe', say: 'Roll the fringe on the hook, dip its tips in coloured sugar. Petals from small to large, each whorl between the last.', perPieceMin: 0.4, perElementMin: 3, fixedMin: 5, waitMin: 120 },
+    {
+      id: 'colour',
+      name: 'Colour the sheet',
+      say: 'Brush and spatter the whole sheet before cutting; let it dry flat.',
+      perPieceMin: 0,
+      perElementMin: 1,
+      fixedMin: 10,
+      waitMin: 40,
+    },
+    {
+      id: 'cut',
+      name: 'Cut and slit',
+      say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.',
+      perPieceMin: 0.35,
+      perElementMin: 1,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'lap',
+      name: 'Lap and dry',
+      say: 'A dot of glue, lap the slit by its angle, press; cup up in foam.',
+      perPieceMin: 0.4,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 60,
+    },
+    {
+      id: 'assemble',
+      name: 'Build round the fringe',
+      say: 'Roll the fringe on the hook, dip its tips in coloured sugar. Petals from small to large, each whorl between the last.',
+      perPieceMin: 0.4,
+      perElementMin: 3,
+      fixedMin: 5,
+      waitMin: 120,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],
   consumables: ['gel or powder colour in strong clear alcohol', 'edible glue', 'coloured sugar for the tips'],
@@ -91,13 +185,28 @@ export const cuppedBloom = defineTechnique({
     { id: 'cuppedWire', at: 'assemble', say: 'Wire is not food: never bare into cake, count every one in and out.' },
   ],
   failures: [
-    { seen: 'Cups open again', because: 'too little glue in the lap', next: 'tacky glue, five seconds, foam until set' },
+    {
+      seen: 'Cups open again',
+      because: 'too little glue in the lap',
+      next: 'tacky glue, five seconds, foam until set',
+    },
     { seen: 'The middle sits deep', because: 'inner petals too short', next: 'raise the fringe on its hook' },
   ],
   holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
 
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size
-    return bloomMesh({ layers: layersOf(values), shape: values, bend: BEND, cupShare: coneShare(typedLap(values.lapDeg)).value, centre: { kind: 'fringe', count: 22, tint: '#e2b95f' } }, acrossMm, element.seed, bloomStance(element, wall, acrossMm, seededStream(element.seed)))
+    return bloomMesh(
+      {
+        layers: layersOf(values),
+        shape: values,
+        bend: BEND,
+        cupShare: coneShare(typedLap(values.lapDeg)).value,
+        centre: { kind: 'fringe', count: 22, tint: '#e2b95f' },
+      },
+      acrossMm,
+      element.seed,
+      bloomStance(element, wall, acrossMm, seededStream(element.seed)),
+    )
   },
 })

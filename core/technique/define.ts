@@ -11,24 +11,40 @@ import type { Mesh } from './mesh'
 import type { Wiring } from './wiring'
 
 /** A hand movement the technique asks for; amounts come later. */
-export type Step = { readonly id: string, readonly name: string, readonly say: string }
+export type Step = { readonly id: string; readonly name: string; readonly say: string }
 
 /** A step whose minutes follow from pieces and elements, and how long the work rests after it. */
-export type TimedStep = Step & { readonly perPieceMin: number, readonly perElementMin: number, readonly fixedMin: number, readonly waitMin: number }
+export type TimedStep = Step & {
+  readonly perPieceMin: number
+  readonly perElementMin: number
+  readonly fixedMin: number
+  readonly waitMin: number
+}
 
 /** Something that can hurt a person or spoil food at a step. */
-export type TechniqueCaution = { readonly id: string, readonly at: string, readonly say: string }
+export type TechniqueCaution = { readonly id: string; readonly at: string; readonly say: string }
 
 /** What is seen when it went wrong, why, and what to do next time. */
-export type Failure = { readonly seen: string, readonly because: string, readonly next: string }
-
-/** A thing used that is not food and must be counted in and out: before the cake leaves the bench, or before it is cut when it stays in until then. */
-export type HoldingPart = { readonly id: string, readonly name: string, readonly perElement: number, readonly stays?: true }
+export type Failure = { readonly seen: string; readonly because: string; readonly next: string }
 
 /**
- * One element in its place on a tier's side or on what is free of its top: degrees round the tier's middle from the front, its size as a share of the biggest.
- * `heightMm` is where its foot is, above the board; `outMm` how far that is from the tier's middle, on a top. `spanDeg` is how far it reaches along the edge, for what runs round;
- * `rollDeg` how far it is rolled out of the upright; `row` counts rows from the top; `away` runs from 0 at the composition's heart to 1 at its tail.
+ * A thing used that is not food and must be counted in and out: before the cake leaves the bench, or before it is cut
+ * when it stays in until then.
+ */
+export type HoldingPart = {
+  readonly id: string
+  readonly name: string
+  readonly perElement: number
+  readonly stays?: true
+}
+
+/**
+ * One element in its place on a tier's side or on what is free of its top: degrees round the tier's middle from the
+ * front, its size as a share of the biggest.
+ * `heightMm` is where its foot is, above the board; `outMm` how far that is from the tier's middle, on a top.
+ * `spanDeg` is how far it reaches along the edge, for what runs round;
+ * `rollDeg` how far it is rolled out of the upright; `row` counts rows from the top; `away` runs from 0 at the
+ * composition's heart to 1 at its tail.
  */
 export type PlacedElement = {
   readonly index: number
@@ -44,13 +60,19 @@ export type PlacedElement = {
   readonly away: number
   readonly mirrored: boolean
   /** The face it covers, for a panel cut to one. */
-  readonly face?: { readonly widthMm: number, readonly heightMm: number } | undefined
-  /** Where it is, along which way it looks or grows, and to which side a spray shows its face, when a bouquet holds it clear of the cake. */
-  readonly pose?: { readonly at: Point3, readonly axis: Point3, readonly face: Point3 } | undefined
+  readonly face?: { readonly widthMm: number; readonly heightMm: number } | undefined
+  /**
+   * Where it is, along which way it looks or grows, and to which side a spray shows its face, when a bouquet holds it
+   * clear of the cake.
+   */
+  readonly pose?: { readonly at: Point3; readonly axis: Point3; readonly face: Point3 } | undefined
   readonly seed: number
 }
 
-/** Room that a composition leaves a technique on one tier: how long round, how high, and where; and the tier's flat faces, none on a round one. */
+/**
+ * Room that a composition leaves a technique on one tier: how long round, how high, and where; and the tier's flat
+ * faces, none on a round one.
+ */
 export type BandRoom = {
   readonly tier: number
   readonly fromDeg: number
@@ -65,13 +87,15 @@ export type BandRoom = {
 }
 
 /** Ways of arranging that techniques can be placed by. */
-export const COMPOSITION_KINDS = ['band', 'sweep', 'cluster', 'crown', 'scatter', 'pair', 'single'] as const
-export type CompositionKind = (typeof COMPOSITION_KINDS)[number]
+export type CompositionKind = 'band' | 'sweep' | 'cluster' | 'crown' | 'scatter' | 'pair' | 'single'
 
 /** Elements as they were laid out, with how many and why. */
-export type Layout = { readonly elements: readonly PlacedElement[], readonly count: Working }
+export type Layout = { readonly elements: readonly PlacedElement[]; readonly count: Working }
 
-/** Flat pieces that an element takes: their outline as cut, at true size, what is cut out of it, where it is folded and glued, which face shows. */
+/**
+ * Flat pieces that an element takes: their outline as cut, at true size, what is cut out of it, where it is folded and
+ * glued, which face shows.
+ */
 export type PieceKind = {
   readonly name: string
   readonly outline: Outline
@@ -99,10 +123,15 @@ export type Heat = 'pan' | 'oil' | 'steam'
 /** What pieces lie, stand or are worked in for a while, of which a studio has so many. */
 export const MOULDS = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
 export type MouldId = (typeof MOULDS)[number]
-export const MOULD_WORDS: Readonly<Record<MouldId, string>> = { halfSphere: 'half-spheres', foamHole: 'holes in foam', pan: 'pan', fan: 'fan' }
+export const MOULD_WORDS: Readonly<Record<MouldId, string>> = {
+  halfSphere: 'half-spheres',
+  foamHole: 'holes in foam',
+  pan: 'pan',
+  fan: 'fan',
+}
 
 /** What a step occupies until its rest is over: one for each piece or element, or one for all. */
-type Occupied = { readonly step: string, readonly mould: MouldId, readonly per: 'piece' | 'element' | 'job' }
+type Occupied = { readonly step: string; readonly mould: MouldId; readonly per: 'piece' | 'element' | 'job' }
 
 /** Why a paper must not be used. */
 type Unfit = Readonly<Partial<Record<PaperId, string>>>
@@ -124,8 +153,11 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly unfit: Unfit
   /** Ways it is arranged, the usual one first. */
   readonly compositions: readonly CompositionKind[]
-  /** How it stands in a bouquet, for what can be gathered into one: showing its round face, or running out along its stem, so thick as a share of its width. */
-  readonly gathers?: { readonly kind: 'bloom' } | { readonly kind: 'spray', readonly girth: number }
+  /**
+   * How it stands in a bouquet, for what can be gathered into one: showing its round face, or running out along its
+   * stem, so thick as a share of its width.
+   */
+  readonly gathers?: { readonly kind: 'bloom' } | { readonly kind: 'spray'; readonly girth: number }
   /** What may be done to it when it is dry. */
   readonly finishes: readonly FinishId[]
   readonly parameters: Parameters
@@ -133,11 +165,19 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly startingColour: string
   readonly spareShare: Working
   /** How large an element of size 1 is seen, mm. */
-  readonly seen: (parameters: z.infer<Parameters>) => { readonly widthMm: number, readonly heightMm: number }
+  readonly seen: (parameters: z.infer<Parameters>) => { readonly widthMm: number; readonly heightMm: number }
   /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
   readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
-  /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place; `shrink` is what trials say of it. */
-  readonly pieces: (parameters: z.infer<Parameters>, size: number, element?: PlacedElement, shrink?: Learned['shrink']) => readonly PieceKind[]
+  /**
+   * Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place; `shrink`
+   * is what trials say of it.
+   */
+  readonly pieces: (
+    parameters: z.infer<Parameters>,
+    size: number,
+    element?: PlacedElement,
+    shrink?: Learned['shrink'],
+  ) => readonly PieceKind[]
   /** What else the technique is reckoned by, such as pours of a pan. */
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
   /** What an element of a size is wired with, for what stands on wires. */
@@ -164,4 +204,6 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
 }
 
 /** Declares a technique; the types of its parameters flow from its schema into every rule. */
-export const defineTechnique = <Parameters extends z.ZodObject, const Id extends string>(technique: Technique<Parameters, Id>): Technique<Parameters, Id> => technique
+export const defineTechnique = <Parameters extends z.ZodObject, const Id extends string>(
+  technique: Technique<Parameters, Id>,
+): Technique<Parameters, Id> => technique

@@ -8,7 +8,7 @@ export const PORTIONS = ['whole', 'half', 'quarter'] as const
 export type Portion = (typeof PORTIONS)[number]
 
 /** What a technique needs to know of one place: how big its element is to be seen there. */
-export type WantedElement = { readonly index: number, readonly seenHeightMm: number }
+export type WantedElement = { readonly index: number; readonly seenHeightMm: number }
 
 /** One element as the technique makes it: what is seen, and the flat film it takes. */
 export type SizedElement = {
@@ -36,7 +36,12 @@ export type FilmTechnique<Parameters extends z.ZodObject> = {
   /** Mean width seen when elements are seen at a mean height. */
   readonly meanSeenWidth: (parameters: z.infer<Parameters>, meanSeenHeight: Working, shrink: Working) => Working
   /** Every wanted element with its portion and the disc that yields it. */
-  readonly size: (parameters: z.infer<Parameters>, wanted: readonly WantedElement[], shrink: Working, discsMm: readonly number[]) => readonly SizedElement[]
+  readonly size: (
+    parameters: z.infer<Parameters>,
+    wanted: readonly WantedElement[],
+    shrink: Working,
+    discsMm: readonly number[],
+  ) => readonly SizedElement[]
   readonly steps: readonly Step[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
@@ -44,4 +49,6 @@ export type FilmTechnique<Parameters extends z.ZodObject> = {
 }
 
 /** Declares a technique of film; the types of its parameters flow from its schema into every rule. */
-export const defineFilmTechnique = <Parameters extends z.ZodObject>(technique: FilmTechnique<Parameters>): FilmTechnique<Parameters> => technique
+export const defineFilmTechnique = <Parameters extends z.ZodObject>(
+  technique: FilmTechnique<Parameters>,
+): FilmTechnique<Parameters> => technique

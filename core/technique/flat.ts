@@ -6,12 +6,19 @@ import { derive, starting, type Working } from '../quantity'
 const DAMP_SHRINK = 0.02
 
 /** @param learned what trials say, when there are enough of them */
-export const dampShrink = (learned?: ShrinkBelief): Working => learned ? plannedShrink('damp', learned) : starting('shrink of damped wafer', DAMP_SHRINK, 'share', 'guess')
+export const dampShrink = (learned?: ShrinkBelief): Working =>
+  learned ? plannedShrink('damp', learned) : starting('shrink of damped wafer', DAMP_SHRINK, 'share', 'guess')
 
 /** A cut size from a seen one: plus what is tucked away, divided by what shrinks. */
 export const cutSize = (label: string, seen: Working, tucked: Working | null, shrink: Working | null): Working =>
-  derive(label, 'length', 'from seen to cut', `${tucked ? '( {seen} + {tucked} )' : '{seen}'}${shrink ? ' ÷ ( 1 − {shrink} )' : ''}`,
-    { seen, ...(tucked && { tucked }), ...(shrink && { shrink }) }, () => (seen.value + (tucked?.value ?? 0)) / (1 - (shrink?.value ?? 0)))
+  derive(
+    label,
+    'length',
+    'from seen to cut',
+    `${tucked ? '( {seen} + {tucked} )' : '{seen}'}${shrink ? ' ÷ ( 1 − {shrink} )' : ''}`,
+    { seen, ...(tucked && { tucked }), ...(shrink && { shrink }) },
+    () => (seen.value + (tucked?.value ?? 0)) / (1 - (shrink?.value ?? 0)),
+  )
 
 export const STANDARD_SPARES: Readonly<Record<'dry' | 'damp' | 'soaked', Working>> = {
   dry: starting('spares of dry flat cuts', 0.1, 'share', 'usual'),

@@ -1,7 +1,9 @@
 /**
- * Flat panel: sheets of wafer glued all over the back, side by side round a tier, each overlapping the last because paper shrinks away from a butt joint.
+ * Flat panel: sheets of wafer glued all over the back, side by side round a tier, each overlapping the last because
+ * paper shrinks away from a butt joint.
  *
- * By hand: a tier 817 mm round in panels 210 mm long overlapping by 12 mm: ⌈817 ÷ (210 − 12)⌉ = ⌈4.13⌉ = 5 panels; 80 mm seen and a hem of 3 mm: 83 mm high.
+ * By hand: a tier 817 mm round in panels 210 mm long overlapping by 12 mm: ⌈817 ÷ (210 − 12)⌉ = ⌈4.13⌉ = 5 panels; 80
+ * mm seen and a hem of 3 mm: 83 mm high.
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'
@@ -13,11 +15,17 @@ import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
 
 const parameters = z.strictObject({
-  panelLengthMm: z.number().min(60).max(400).meta({ label: 'Panel long', kind: 'length', help: 'As long as the sheet gives' }),
+  panelLengthMm: z
+    .number()
+    .min(60)
+    .max(400)
+    .meta({ label: 'Panel long', kind: 'length', help: 'As long as the sheet gives' }),
   panelHeightMm: z.number().min(20).max(287).meta({ label: 'Panel high', kind: 'length', help: 'As seen' }),
   overlapMm: z.number().min(12).max(40).meta({ label: 'Overlap', kind: 'length', help: 'At least 12 mm' }),
   hemMm: z.number().min(0).max(15).meta({ label: 'Hem', kind: 'length', help: 'Trimmed at the foot' }),
-  print: z.enum(PRINTS).meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
+  print: z
+    .enum(PRINTS)
+    .meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
 
 const COLUMN_MM = 9
@@ -38,38 +46,101 @@ export const flatPanel = defineTechnique({
   startingParameters: { panelLengthMm: 287, panelHeightMm: 60, overlapMm: 12, hemMm: 3, print: 'sprigs' },
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
-  seen: ({ panelLengthMm, panelHeightMm, overlapMm }) => ({ widthMm: panelLengthMm - overlapMm, heightMm: panelHeightMm }),
+  seen: ({ panelLengthMm, panelHeightMm, overlapMm }) => ({
+    widthMm: panelLengthMm - overlapMm,
+    heightMm: panelHeightMm,
+  }),
 
   layOut: ({ panelLengthMm, overlapMm }, room) => oneRowRound(room, 'panels', panelLengthMm, overlapMm),
 
   pieces: ({ panelLengthMm, panelHeightMm, hemMm, print }) => {
     const width = typed('panel long', panelLengthMm, 'length', 'Arrange')
-    const height = cutSize('cut high', typed('panel high', panelHeightMm, 'length', 'Arrange'), typed('hem', hemMm, 'length', 'Arrange'), null)
-    return [{ name: 'panel', outline: rectangle(0, 0, panelLengthMm, height.value), folds: [], print: printOutlines(printOn(print, { widthMm: panelLengthMm, heightMm: height.value }, PATTERN)), face: 'smooth face out', width, height, perElement: 1 }]
+    const height = cutSize(
+      'cut high',
+      typed('panel high', panelHeightMm, 'length', 'Arrange'),
+      typed('hem', hemMm, 'length', 'Arrange'),
+      null,
+    )
+    return [
+      {
+        name: 'panel',
+        outline: rectangle(0, 0, panelLengthMm, height.value),
+        folds: [],
+        print: printOutlines(printOn(print, { widthMm: panelLengthMm, heightMm: height.value }, PATTERN)),
+        face: 'smooth face out',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
 
   steps: [
-    { id: 'cut', name: 'Cut the panels', say: 'Cut square at both ends; print or paint them first and let them dry.', perPieceMin: 2, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'glue', name: 'Glue them on', say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.', perPieceMin: 0, perElementMin: 5, fixedMin: 5, waitMin: 30 },
+    {
+      id: 'cut',
+      name: 'Cut the panels',
+      say: 'Cut square at both ends; print or paint them first and let them dry.',
+      perPieceMin: 2,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'glue',
+      name: 'Glue them on',
+      say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.',
+      perPieceMin: 0,
+      perElementMin: 5,
+      fixedMin: 5,
+      waitMin: 30,
+    },
   ],
   consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],
   cautions: [{ id: 'bladePanel', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
-  failures: [{ seen: 'Bubbles and buckles', because: 'too much gel, or the cake sweated', next: 'thin even gel, warm the cake through first' }, { seen: 'A gap at the joint', because: 'a butt joint drew apart as it dried', next: 'overlap by 12 mm and more' }],
+  failures: [
+    {
+      seen: 'Bubbles and buckles',
+      because: 'too much gel, or the cake sweated',
+      next: 'thin even gel, warm the cake through first',
+    },
+    { seen: 'A gap at the joint', because: 'a butt joint drew apart as it dried', next: 'overlap by 12 mm and more' },
+  ],
   holdingParts: () => [],
 
   draw: ({ panelHeightMm, panelLengthMm, overlapMm, print }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
     // No two hands lay a sheet quite level.
     const askew = between(seededStream(seed), -0.8, 0.8)
-    const reach = spanDeg * panelLengthMm / (panelLengthMm - overlapMm)
+    const reach = (spanDeg * panelLengthMm) / (panelLengthMm - overlapMm)
     const columns = Math.max(3, Math.round(panelLengthMm / COLUMN_MM))
-    const pointAt = (column: number, up: number) => wall(angleDeg + (column / columns - 0.5) * Math.min(reach, spanDeg * 1.06), heightMm + up * (panelHeightMm + askew * (column / columns - 0.5)), 0.8 + 0.6 * column / columns)
+    const pointAt = (column: number, up: number) =>
+      wall(
+        angleDeg + (column / columns - 0.5) * Math.min(reach, spanDeg * 1.06),
+        heightMm + up * (panelHeightMm + askew * (column / columns - 0.5)),
+        0.8 + (0.6 * column) / columns,
+      )
     const printed = printOn(print, { widthMm: panelLengthMm, heightMm: panelHeightMm }, PATTERN)
     return {
-      faces: Array.from({ length: columns }, (_, column): MeshFace => ({ points: [pointAt(column, 0), pointAt(column + 1, 0), pointAt(column + 1, 1), pointAt(column, 1)], opacity: 0.97, light: 0 })),
+      faces: Array.from({ length: columns }, (_, column): MeshFace => ({
+        points: [pointAt(column, 0), pointAt(column + 1, 0), pointAt(column + 1, 1), pointAt(column, 1)],
+        opacity: 0.97,
+        light: 0,
+      })),
       lines: [
         { points: [pointAt(columns, 0), pointAt(columns, 1)], widthMm: 0.7, light: -0.3, opacity: 0.7 },
-        { points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)), widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true },
-        ...printed.map(({ points, widthMm }) => ({ points: points.map(({ x, y }) => pointAt(x / panelLengthMm * columns, y / panelHeightMm)), widthMm, light: -0.38, opacity: 0.75, printed: true as const })),
+        {
+          points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)),
+          widthMm: 0.6,
+          light: 0.5,
+          opacity: 0.8,
+          edge: true,
+        },
+        ...printed.map(({ points, widthMm }) => ({
+          points: points.map(({ x, y }) => pointAt((x / panelLengthMm) * columns, y / panelHeightMm)),
+          widthMm,
+          light: -0.38,
+          opacity: 0.75,
+          printed: true as const,
+        })),
       ],
     }
   },

@@ -1,7 +1,9 @@
 /**
- * Folded globe or wedge: equal circles folded in half and glued fold to fold; two halves of six make a ball, five a quarter.
+ * Folded globe or wedge: equal circles folded in half and glued fold to fold; two halves of six make a ball, five a
+ * quarter.
  *
- * By hand: three balls 40 mm across: 12 circles of 40 mm each, 36 circles and 4 spares of one size; three half balls take 18.
+ * By hand: three balls 40 mm across: 12 circles of 40 mm each, 36 circles and 4 spares of one size; three half balls
+ * take 18.
  */
 import { z } from 'zod'
 import { circle, polyline, type Point3 } from '../geometry'
@@ -16,7 +18,11 @@ const PARTS = ['ball', 'half', 'quarter'] as const
 const parameters = z.strictObject({
   seenMm: z.number().min(15).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   circles: z.number().int().min(8).max(18).meta({ label: 'Circles in a ball', kind: 'count' }),
-  part: z.enum(PARTS).meta({ label: 'How much of a ball', kind: 'choice', options: { ball: 'a whole ball', half: 'half, flat to the cake', quarter: 'a quarter, a wedge' } }),
+  part: z.enum(PARTS).meta({
+    label: 'How much of a ball',
+    kind: 'choice',
+    options: { ball: 'a whole ball', half: 'half, flat to the cake', quarter: 'a quarter, a wedge' },
+  }),
   staggered: z.boolean().meta({ label: 'Staggered, growing in the middle', kind: 'choice' }),
 })
 
@@ -46,41 +52,101 @@ export const foldedGlobe = defineTechnique({
   pieces: ({ seenMm, circles, part }, size) => {
     const across = found('across here', seenMm * size, 'length', 'from its place')
     const radius = across.value / 2
-    const each = derive('circles in one', 'count', 'part of a ball', 'round up( {circles} × {share} )', { circles: typed('circles in a ball', circles, 'count', 'Arrange'), share: found('part of a ball', SHARE[part], 'share', 'a wedge is closed by one more') }, (v) => Math.ceil(v.circles * v.share - 1e-9))
-    return [{ name: 'circle', outline: circle({ x: radius, y: radius }, radius), folds: [polyline([{ x: radius, y: 0 }, { x: radius, y: 2 * radius }])], face: 'smooth face in', width: across, height: across, perElement: each.value }]
+    const each = derive(
+      'circles in one',
+      'count',
+      'part of a ball',
+      'round up( {circles} × {share} )',
+      {
+        circles: typed('circles in a ball', circles, 'count', 'Arrange'),
+        share: found('part of a ball', SHARE[part], 'share', 'a wedge is closed by one more'),
+      },
+      (v) => Math.ceil(v.circles * v.share - 1e-9),
+    )
+    return [
+      {
+        name: 'circle',
+        outline: circle({ x: radius, y: radius }, radius),
+        folds: [
+          polyline([
+            { x: radius, y: 0 },
+            { x: radius, y: 2 * radius },
+          ]),
+        ],
+        face: 'smooth face in',
+        width: across,
+        height: across,
+        perElement: each.value,
+      },
+    ]
   },
 
   steps: [
-    { id: 'punch', name: 'Punch the circles', say: 'Punch or cut close together; all of one globe alike.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 3, waitMin: 0 },
-    { id: 'fold', name: 'Fold and glue', say: 'Fold each in half, glue back to back, six for each half; join the halves when they hold. Staggered, set each a little off the last and back again.', perPieceMin: 0.75, perElementMin: 2, fixedMin: 0, waitMin: 15 },
+    {
+      id: 'punch',
+      name: 'Punch the circles',
+      say: 'Punch or cut close together; all of one globe alike.',
+      perPieceMin: 0.25,
+      perElementMin: 0,
+      fixedMin: 3,
+      waitMin: 0,
+    },
+    {
+      id: 'fold',
+      name: 'Fold and glue',
+      say:
+        'Fold each in half, glue back to back, six for each half; join the halves when they ' +
+        'hold. Staggered, set each a little off the last and back again.',
+      perPieceMin: 0.75,
+      perElementMin: 2,
+      fixedMin: 0,
+      waitMin: 15,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.1 }],
   consumables: ['edible glue, a thin line on each half circle'],
   cautions: [{ id: 'punch', at: 'punch', say: 'A punch’s edge is sharp: fingers beside, not below.' }],
-  failures: [{ seen: 'The ball gapes', because: 'too few circles, or glue over the whole face', next: 'add one, glue only near the fold' }],
+  failures: [
+    {
+      seen: 'The ball gapes',
+      because: 'too few circles, or glue over the whole face',
+      next: 'add one, glue only near the fold',
+    },
+  ],
   holdingParts: () => [],
 
   draw: ({ seenMm, circles, part, staggered }, element, wall) => {
-    const radius = seenMm * element.size / 2
+    const radius = (seenMm * element.size) / 2
     const stream = seededStream(element.seed)
     const at = frameOf(element, wall, radius)
-    const leaves = Math.max(3, Math.round(circles * 2 * TURN[part] / TURN.ball))
+    const leaves = Math.max(3, Math.round((circles * 2 * TURN[part]) / TURN.ball))
     const begin = part === 'ball' ? between(stream, 0, 6.28) : -TURN[part] / 2
     const stray = Array.from({ length: leaves + 1 }, () => between(stream, -0.04, 0.04))
     // A ball touches the side; a part lies flat against it.
     const off = part === 'ball' && element.on === 'side' ? radius * 0.9 : 0.5
     const rimAt = (leaf: number, step: number): Point3 => {
-      const round = begin + leaf * TURN[part] / leaves + stray[leaf]!
-      const up = -Math.PI / 2 + Math.PI * step / RIM_STEPS
+      const round = begin + (leaf * TURN[part]) / leaves + stray[leaf]!
+      const up = -Math.PI / 2 + (Math.PI * step) / RIM_STEPS
       const grown = staggered ? 1 - STAGGER * Math.abs(leaf / leaves - 0.5) * 2 : 1
       const out = radius * grown * Math.cos(up)
       return at(out * Math.sin(round), radius * (1 + grown * Math.sin(up)), off + out * Math.cos(round))
     }
-    const leafOf = (leaf: number): readonly Point3[] => Array.from({ length: RIM_STEPS + 1 }, (_, step) => rimAt(leaf, step))
+    const leafOf = (leaf: number): readonly Point3[] =>
+      Array.from({ length: RIM_STEPS + 1 }, (_, step) => rimAt(leaf, step))
     const all = part === 'ball' ? leaves : leaves + 1
     return {
-      faces: Array.from({ length: all }, (_, leaf): MeshFace => ({ points: leafOf(leaf), opacity: 0.82, light: leaf % 2 === 0 ? -0.12 : 0.06 })),
-      lines: Array.from({ length: all }, (_, leaf): MeshLine => ({ points: leafOf(leaf), widthMm: 0.6, light: 0.4, opacity: 0.9, edge: true })),
+      faces: Array.from({ length: all }, (_, leaf): MeshFace => ({
+        points: leafOf(leaf),
+        opacity: 0.82,
+        light: leaf % 2 === 0 ? -0.12 : 0.06,
+      })),
+      lines: Array.from({ length: all }, (_, leaf): MeshLine => ({
+        points: leafOf(leaf),
+        widthMm: 0.6,
+        light: 0.4,
+        opacity: 0.9,
+        edge: true,
+      })),
     }
   },
 })

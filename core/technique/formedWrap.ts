@@ -1,7 +1,9 @@
 /**
- * Formed wrap: a sheet of thin wafer kept supple by a glycerin conditioner, pressed over a dummy wrapped in crumpled film, and wrapped round the tier before it is stiff.
+ * Formed wrap: a sheet of thin wafer kept supple by a glycerin conditioner, pressed over a dummy wrapped in crumpled
+ * film, and wrapped round the tier before it is stiff.
  *
- * By hand: a tier 817 mm round and 110 mm high in sheets 420 mm long overlapping by 15 mm: ⌈817 ÷ (420 − 15)⌉ = ⌈2.02⌉ = 3 sheets;
+ * By hand: a tier 817 mm round and 110 mm high in sheets 420 mm long overlapping by 15 mm: ⌈817 ÷ (420 − 15)⌉ =
+ * ⌈2.02⌉ = 3 sheets;
  * 110 mm seen, folds that take up a sixth, 2 % shrink: 110 × 1.15 ÷ 0.98 = 129 mm high.
  */
 import { z } from 'zod'
@@ -13,10 +15,18 @@ import { dampShrink, STANDARD_SPARES } from './flat'
 import { oneRowRound } from './round'
 
 const parameters = z.strictObject({
-  sheetLengthMm: z.number().min(100).max(410).meta({ label: 'Sheet long', kind: 'length', help: 'As long as the paper gives' }),
+  sheetLengthMm: z
+    .number()
+    .min(100)
+    .max(410)
+    .meta({ label: 'Sheet long', kind: 'length', help: 'As long as the paper gives' }),
   heightMm: z.number().min(30).max(250).meta({ label: 'Seen height', kind: 'length' }),
   overlapMm: z.number().min(12).max(40).meta({ label: 'Overlap', kind: 'length', help: 'At least 12 mm' }),
-  dummyOverMm: z.number().min(0).max(30).meta({ label: 'Dummy wider by', kind: 'length', help: 'Never smaller than the tier, up to a size larger' }),
+  dummyOverMm: z
+    .number()
+    .min(0)
+    .max(30)
+    .meta({ label: 'Dummy wider by', kind: 'length', help: 'Never smaller than the tier, up to a size larger' }),
 })
 
 /** Paper for each seen height: crumples take it up. */
@@ -30,7 +40,11 @@ export const formedWrap = defineTechnique({
   say: 'A crumpled cloth of supple wafer round a whole tier.',
   papers: ['thinWafer'],
   whyPaper: 'Only thin wafer stays supple enough with conditioner to be pressed and wrapped.',
-  unfit: { standardWafer: 'Standard wafer takes up the conditioner unevenly and breaks at its crumples.', thickWafer: 'Thick wafer breaks at its crumples.', riceFilm: 'Rice film dries hard: it cannot be wrapped after.' },
+  unfit: {
+    standardWafer: 'Standard wafer takes up the conditioner unevenly and breaks at its crumples.',
+    thickWafer: 'Thick wafer breaks at its crumples.',
+    riceFilm: 'Rice film dries hard: it cannot be wrapped after.',
+  },
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle', 'stencilShine'],
   parameters,
@@ -43,22 +57,84 @@ export const formedWrap = defineTechnique({
 
   pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, shrink) => {
     const width = typed('sheet long', sheetLengthMm, 'length', 'Arrange')
-    const height = derive('cut high', 'length', 'crumples laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: typed('seen height', heightMm, 'length', 'Arrange'), fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'), shrink: dampShrink(shrink?.damp) }, (v) => v.seen * v.fullness / (1 - v.shrink))
-    return [{ name: 'wrap sheet', outline: rectangle(0, 0, sheetLengthMm, height.value), folds: [], flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)], face: 'smooth face out', width, height, perElement: 1 }]
+    const height = derive(
+      'cut high',
+      'length',
+      'crumples laid flat',
+      '{seen} × {fullness} ÷ ( 1 − {shrink} )',
+      {
+        seen: typed('seen height', heightMm, 'length', 'Arrange'),
+        fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'),
+        shrink: dampShrink(shrink?.damp),
+      },
+      (v) => (v.seen * v.fullness) / (1 - v.shrink),
+    )
+    return [
+      {
+        name: 'wrap sheet',
+        outline: rectangle(0, 0, sheetLengthMm, height.value),
+        folds: [],
+        flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)],
+        face: 'smooth face out',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
 
   occupies: [{ step: 'press', mould: 'fan', per: 'job' }],
   steps: [
-    { id: 'condition', name: 'Condition the sheets', say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.', perPieceMin: 3, perElementMin: 0, fixedMin: 10, waitMin: 20 },
-    { id: 'press', name: 'Press and dry', say: 'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. Two hours before a fan: it holds its shape and is not sticky.', perPieceMin: 6, perElementMin: 0, fixedMin: 10, waitMin: 120 },
-    { id: 'wrap', name: 'Wrap the tier', say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.', perPieceMin: 0, perElementMin: 5, fixedMin: 5, waitMin: 30 },
+    {
+      id: 'condition',
+      name: 'Condition the sheets',
+      say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.',
+      perPieceMin: 3,
+      perElementMin: 0,
+      fixedMin: 10,
+      waitMin: 20,
+    },
+    {
+      id: 'press',
+      name: 'Press and dry',
+      say:
+        'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. ' +
+        'Two hours before a fan: it holds its shape and is not sticky.',
+      perPieceMin: 6,
+      perElementMin: 0,
+      fixedMin: 10,
+      waitMin: 120,
+    },
+    {
+      id: 'wrap',
+      name: 'Wrap the tier',
+      say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.',
+      perPieceMin: 0,
+      perElementMin: 5,
+      fixedMin: 5,
+      waitMin: 30,
+    },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
-  consumables: ['glycerin conditioner, about 2 ml for each dm²', 'cling film and a little grease for the dummy', 'piping gel'],
-  cautions: [{ id: 'dummySize', at: 'press', say: 'A dummy as wide as the tier or up to a size larger, never smaller: a wrap does not stretch.' }],
+  consumables: [
+    'glycerin conditioner, about 2 ml for each dm²',
+    'cling film and a little grease for the dummy',
+    'piping gel',
+  ],
+  cautions: [
+    {
+      id: 'dummySize',
+      at: 'press',
+      say: 'A dummy as wide as the tier or up to a size larger, never smaller: a wrap does not stretch.',
+    },
+  ],
   failures: [
     { seen: 'It cracks as it is wrapped', because: 'dried too long', next: 'mist the back, wrap sooner' },
-    { seen: 'It sags', because: 'too much glycerin for a sheet that must stand', next: 'thinner conditioner, more gel behind' },
+    {
+      seen: 'It sags',
+      because: 'too much glycerin for a sheet that must stand',
+      next: 'thinner conditioner, more gel behind',
+    },
   ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold the wrap’s joints', perElement: 2 }],
 
@@ -67,22 +143,40 @@ export const formedWrap = defineTechnique({
     const columns = Math.max(4, Math.round((sheetLengthMm - overlapMm) / FACET_MM))
     const rows = Math.max(3, Math.round(tall / FACET_MM))
     // Knots strayed from a grid, some pressed in, some standing out: the facets between them are crumpled cloth.
-    const knots = Array.from({ length: rows + 1 }, (_, row) => Array.from({ length: columns + 1 }, (__, column): Point3 => {
-      const edge = column === 0 || column === columns || row === 0
-      const [across, up, out] = [between(stream, -0.42, 0.42), between(stream, -0.4, 0.4), between(stream, 0, 1) ** 2 * 5.5]
-      const share = (column + (edge && row !== 0 ? 0 : row === 0 ? 0 : across)) / columns
-      return wall(angleDeg + (share - 0.5) * spanDeg * 1.03, heightMm + tall * Math.max(0, (row + (row === 0 ? 0 : row === rows ? up * 0.3 : up)) / rows), 1 + (row === 0 ? 0 : out))
-    }))
+    const knots = Array.from({ length: rows + 1 }, (_, row) =>
+      Array.from({ length: columns + 1 }, (__, column): Point3 => {
+        const edge = column === 0 || column === columns || row === 0
+        const [across, up, out] = [
+          between(stream, -0.42, 0.42),
+          between(stream, -0.4, 0.4),
+          between(stream, 0, 1) ** 2 * 5.5,
+        ]
+        const share = (column + (edge && row !== 0 ? 0 : row === 0 ? 0 : across)) / columns
+        return wall(
+          angleDeg + (share - 0.5) * spanDeg * 1.03,
+          heightMm + tall * Math.max(0, (row + (row === 0 ? 0 : row === rows ? up * 0.3 : up)) / rows),
+          1 + (row === 0 ? 0 : out),
+        )
+      }),
+    )
     const faces: MeshFace[] = []
     const lines: MeshLine[] = []
     for (let row = 0; row < rows; row += 1) {
       for (let column = 0; column < columns; column += 1) {
-        const [low, right, top, left] = [knots[row]![column]!, knots[row]![column + 1]!, knots[row + 1]![column + 1]!, knots[row + 1]![column]!]
+        const [low, right, top, left] = [
+          knots[row]![column]!,
+          knots[row]![column + 1]!,
+          knots[row + 1]![column + 1]!,
+          knots[row + 1]![column]!,
+        ]
         const falls = between(stream, 0, 1) < 0.5
-        const facet = (points: readonly Point3[]): void => { faces.push({ points, opacity: 0.98, light: between(stream, -0.09, 0.12) }) }
+        const facet = (points: readonly Point3[]): void => {
+          faces.push({ points, opacity: 0.98, light: between(stream, -0.09, 0.12) })
+        }
         facet(falls ? [low, right, left] : [low, right, top])
         facet(falls ? [right, top, left] : [low, top, left])
-        if (between(stream, 0, 1) < 0.55) lines.push({ points: falls ? [right, left] : [low, top], widthMm: 0.5, light: 0.5, opacity: 0.6 })
+        if (between(stream, 0, 1) < 0.55)
+          lines.push({ points: falls ? [right, left] : [low, top], widthMm: 0.5, light: 0.5, opacity: 0.6 })
       }
     }
     return {

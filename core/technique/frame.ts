@@ -8,10 +8,15 @@ const RADIANS = Math.PI / 180
 const LEAST_PER_DEGREE = 0.2
 
 /**
- * The frame of an element where it is placed. On a side it bends with the wall; on a top it stands upright, facing outward.
+ * The frame of an element where it is placed. On a side it bends with the wall; on a top it stands upright, facing
+ * outward.
  * It is rolled about a point so far above the foot, and mirrored when the element is.
  */
-export function frameOf({ on, angleDeg, heightMm, outMm, rollDeg, mirrored }: PlacedElement, wall: Wall, rollAboutMm = 0): Frame {
+export function frameOf(
+  { on, angleDeg, heightMm, outMm, rollDeg, mirrored }: PlacedElement,
+  wall: Wall,
+  rollAboutMm = 0,
+): Frame {
   const [c, s] = [Math.cos(rollDeg * RADIANS), Math.sin(rollDeg * RADIANS)]
   const side = mirrored ? -1 : 1
   const rolled = (across: number, up: number): readonly [number, number] => {

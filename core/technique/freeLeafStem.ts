@@ -1,13 +1,23 @@
 /**
  * Free leaf stem: a few long almond leaves, folded along the middle, their feet glued one over the other to a wire.
  *
- * By hand: three leaves of 90 mm on a stem: one of each size, 90, 72 and 55.8 mm; the stem wire is 60 + 50 mm in the holder = 110 mm.
+ * By hand: three leaves of 90 mm on a stem: one of each size, 90, 72 and 55.8 mm; the stem wire is 60 + 50 mm in the
+ * holder = 110 mm.
  */
 import { z } from 'zod'
 import { derive, found, starting, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, joinedFromTheTip, LEAF_SIZES, leafFields, leafPieces, type LeafPlace } from './foliage'
+import {
+  branchMesh,
+  branchStance,
+  countBySize,
+  joinedFromTheTip,
+  LEAF_SIZES,
+  leafFields,
+  leafPieces,
+  type LeafPlace,
+} from './foliage'
 import { tapeFor, wireLength } from './wiring'
 
 const parameters = z.strictObject({
@@ -19,7 +29,11 @@ const parameters = z.strictObject({
 
 /** The longest stands highest; the others fan out below it, on alternate sides. */
 const placesOf = (leaves: number): readonly LeafPlace[] => [
-  ...Array.from({ length: leaves - 1 }, (_, leaf): LeafPlace => ({ up: 0.25 + 0.25 * leaf, side: leaf % 2 === 0 ? -1 : 1, share: LEAF_SIZES[Math.min(2, leaf + 1)]!.share })).reverse(),
+  ...Array.from({ length: leaves - 1 }, (_, leaf): LeafPlace => ({
+    up: 0.25 + 0.25 * leaf,
+    side: leaf % 2 === 0 ? -1 : 1,
+    share: LEAF_SIZES[Math.min(2, leaf + 1)]!.share,
+  })).reverse(),
   { up: 1, side: 0, share: 1 },
 ]
 
@@ -43,33 +57,105 @@ export const freeLeafStem = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ leafMm }) => ({ widthMm: leafMm * 0.6, heightMm: leafMm * (1 + STEM_SHARE) }),
 
-  pieces: ({ leafMm, leaf, leafWide, leaves }, size) => leafPieces({ leaf, leafWide }, leafMm, countBySize(placesOf(leaves)), size, 1, 'smooth face up'),
+  pieces: ({ leafMm, leaf, leafWide, leaves }, size) =>
+    leafPieces({ leaf, leafWide }, leafMm, countBySize(placesOf(leaves)), size, 1, 'smooth face up'),
 
   wiring: ({ leafMm }, size) => {
-    const stem = derive('stem seen', 'length', 'wires', '{leaf} × {share} + {below}', { leaf: found('longest leaf here', leafMm * size, 'length', 'from its place'), share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess'), below: starting('below the leaves', 36, 'length', 'usual') }, (v) => v.leaf * v.share + v.below)
-    return { wires: [{ name: 'stem', gauge: leafMm * size > 110 ? 20 : 24, length: wireLength('wire of a stem', stem, false, true), perElement: 1 }], tape: [tapeFor(stem, 'half')], patches: 0, holders: 1 }
+    const stem = derive(
+      'stem seen',
+      'length',
+      'wires',
+      '{leaf} × {share} + {below}',
+      {
+        leaf: found('longest leaf here', leafMm * size, 'length', 'from its place'),
+        share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess'),
+        below: starting('below the leaves', 36, 'length', 'usual'),
+      },
+      (v) => v.leaf * v.share + v.below,
+    )
+    return {
+      wires: [
+        {
+          name: 'stem',
+          gauge: leafMm * size > 110 ? 20 : 24,
+          length: wireLength('wire of a stem', stem, false, true),
+          perElement: 1,
+        },
+      ],
+      tape: [tapeFor(stem, 'half')],
+      patches: 0,
+      holders: 1,
+    }
   },
 
   assembly: ({ leafMm, leaf, leafWide, leaves }) => {
-    const stem = derive('stem', 'length', 'wires', '{leaf} × {share}', { leaf: typed('longest leaf', leafMm, 'length', 'Arrange'), share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess') }, (v) => v.leaf * v.share)
-    return { kind: 'branch', shape: { leaf, leafWide }, lengthMm: stem, moves: joinedFromTheTip(placesOf(leaves), stem.value) }
+    const stem = derive(
+      'stem',
+      'length',
+      'wires',
+      '{leaf} × {share}',
+      {
+        leaf: typed('longest leaf', leafMm, 'length', 'Arrange'),
+        share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess'),
+      },
+      (v) => v.leaf * v.share,
+    )
+    return {
+      kind: 'branch',
+      shape: { leaf, leafWide },
+      lengthMm: stem,
+      moves: joinedFromTheTip(placesOf(leaves), stem.value),
+    }
   },
 
   occupies: [{ step: 'glue', mould: 'foamHole', per: 'element' }],
   steps: [
-    { id: 'cut', name: 'Cut and fold', say: 'Fold a strip, cut half a leaf along the fold, open it again; barely damp, twist the tip.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 30 },
-    { id: 'glue', name: 'Glue to the wire', say: 'The longest first, its foot round the wire; the others lower, on alternate sides. Five seconds each, then tape over the feet.', perPieceMin: 0.5, perElementMin: 1.5, fixedMin: 5, waitMin: 60 },
+    {
+      id: 'cut',
+      name: 'Cut and fold',
+      say: 'Fold a strip, cut half a leaf along the fold, open it again; barely damp, twist the tip.',
+      perPieceMin: 0.6,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 30,
+    },
+    {
+      id: 'glue',
+      name: 'Glue to the wire',
+      say: 'The longest first, its foot round the wire; the others lower, on alternate sides. Five seconds each, then tape over the feet.',
+      perPieceMin: 0.5,
+      perElementMin: 1.5,
+      fixedMin: 5,
+      waitMin: 60,
+    },
   ],
-  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],
+  liquids: [
+    { mixture: 'damping', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', per: 'piece', ml: 0.06 },
+  ],
   consumables: ['edible glue', 'wire tape, half width', 'foam to stand them in'],
   cautions: [
     { id: 'freeLeafBlade', at: 'cut', say: 'Fingers behind the blade.' },
     { id: 'freeLeafWire', at: 'glue', say: 'Wire is not food: into a food-safe holder, counted in and out.' },
   ],
-  failures: [{ seen: 'A leaf swings round', because: 'only its tip was glued', next: 'foot round the wire, tape over it' }],
+  failures: [
+    { seen: 'A leaf swings round', because: 'only its tip was glued', next: 'foot round the wire, tape over it' },
+  ],
   holdingParts: () => [{ id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
 
-  draw: ({ leafMm, leaf, leafWide, leaves, foldDeg }, element, wall) => branchMesh({
-    lengthMm: leafMm * STEM_SHARE * element.size, leafMm: leafMm * element.size, shape: { leaf, leafWide }, leaves: placesOf(leaves), openDeg: 30, foldDeg, arch: 0.16, stem: '#6d6a45',
-  }, element.seed, branchStance(element, wall)),
+  draw: ({ leafMm, leaf, leafWide, leaves, foldDeg }, element, wall) =>
+    branchMesh(
+      {
+        lengthMm: leafMm * STEM_SHARE * element.size,
+        leafMm: leafMm * element.size,
+        shape: { leaf, leafWide },
+        leaves: placesOf(leaves),
+        openDeg: 30,
+        foldDeg,
+        arch: 0.16,
+        stem: '#6d6a45',
+      },
+      element.seed,
+      branchStance(element, wall),
+    ),
 })

@@ -1,7 +1,9 @@
 /**
- * Gathered fan: a triangle of wafer sponged with a glycerin and shimmer mix so that it bends, pleated at one end and pinched.
+ * Gathered fan: a triangle of wafer sponged with a glycerin and shimmer mix so that it bends, pleated at one end and
+ * pinched.
  *
- * By hand: a fan seen 70 mm high with 15 mm behind its foot, of damped wafer that shrinks by 2 %: ( 70 + 15 ) ÷ ( 1 − 0.02 ) = 86.7 mm long;
+ * By hand: a fan seen 70 mm high with 15 mm behind its foot, of damped wafer that shrinks by 2 %: ( 70 + 15 ) ÷ ( 1 −
+ * 0.02 ) = 86.7 mm long;
  * spread over 80° it is 2 × 70 × sin 40° = 90 mm across and takes twice that flat, 180 mm.
  */
 import { z } from 'zod'
@@ -21,7 +23,7 @@ const parameters = z.strictObject({
 /** Pleats take up about as much paper again as is seen. */
 const PLEAT_FULLNESS = 2
 const PLEATS = 7
-const acrossMm = (seenMm: number, spreadDeg: number): number => 2 * seenMm * Math.sin(spreadDeg / 2 * Math.PI / 180)
+const acrossMm = (seenMm: number, spreadDeg: number): number => 2 * seenMm * Math.sin(((spreadDeg / 2) * Math.PI) / 180)
 
 export const gatheredFan = defineTechnique({
   id: 'gatheredFan',
@@ -29,8 +31,12 @@ export const gatheredFan = defineTechnique({
   elements: 'fans',
   say: 'Pleated triangles, pinched at the foot, soft and shimmering.',
   papers: ['thinWafer', 'riceFilm'],
-  whyPaper: 'Thin wafer sponged with glycerin bends into pleats without breaking; film can too, when it is sponged well.',
-  unfit: { standardWafer: 'Standard wafer creases hard instead of pleating; take thin.', thickWafer: 'Thick wafer breaks along its pleats.' },
+  whyPaper:
+    'Thin wafer sponged with glycerin bends into pleats without breaking; film can too, when it is sponged well.',
+  unfit: {
+    standardWafer: 'Standard wafer creases hard instead of pleating; take thin.',
+    thickWafer: 'Thick wafer breaks along its pleats.',
+  },
   compositions: ['band', 'sweep', 'cluster', 'single', 'pair'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle'],
   contains: ['alcohol'],
@@ -43,21 +49,74 @@ export const gatheredFan = defineTechnique({
   pieces: ({ seenMm, spreadDeg, insertionMm }, size, _, shrink) => {
     const seen = found('seen height here', seenMm * size, 'length', 'from its place')
     const height = cutSize('cut long', seen, typed('foot', insertionMm, 'length', 'Arrange'), dampShrink(shrink?.damp))
-    const width = derive('cut wide', 'length', 'pleats laid flat', '2 × {seen} × sin( {spread} ÷ 2 ) × {fullness}',
-      { seen, spread: typed('spread', spreadDeg, 'angle', 'Arrange'), fullness: starting('paper for each width', PLEAT_FULLNESS, 'ratio', 'usual') }, (v) => acrossMm(v.seen, v.spread) * v.fullness)
+    const width = derive(
+      'cut wide',
+      'length',
+      'pleats laid flat',
+      '2 × {seen} × sin( {spread} ÷ 2 ) × {fullness}',
+      {
+        seen,
+        spread: typed('spread', spreadDeg, 'angle', 'Arrange'),
+        fullness: starting('paper for each width', PLEAT_FULLNESS, 'ratio', 'usual'),
+      },
+      (v) => acrossMm(v.seen, v.spread) * v.fullness,
+    )
     const [half, long] = [width.value / 2, height.value]
-    const folds = Array.from({ length: PLEATS }, (_, pleat) => polyline([{ x: 0, y: 0 }, { x: (2 * (pleat + 1) / (PLEATS + 1) - 1) * half, y: long }]))
-    return [{ name: 'triangle', outline: polyline([{ x: 0, y: 0 }, { x: half, y: long }, { x: -half, y: long }], true), folds, face: 'shimmer face out', width, height, perElement: 1 }]
+    const folds = Array.from({ length: PLEATS }, (_, pleat) =>
+      polyline([
+        { x: 0, y: 0 },
+        { x: ((2 * (pleat + 1)) / (PLEATS + 1) - 1) * half, y: long },
+      ]),
+    )
+    return [
+      {
+        name: 'triangle',
+        outline: polyline(
+          [
+            { x: 0, y: 0 },
+            { x: half, y: long },
+            { x: -half, y: long },
+          ],
+          true,
+        ),
+        folds,
+        face: 'shimmer face out',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
 
   steps: [
-    { id: 'sponge', name: 'Sponge and cut', say: 'Sponge the sheet with the glycerin and shimmer mix, wait till it bends without cracking, cut triangles.', perPieceMin: 1.5, perElementMin: 0, fixedMin: 10, waitMin: 20 },
-    { id: 'pleat', name: 'Pleat and pinch', say: 'Pleat the point, mist the pleat with strong clear alcohol, pinch and hold. Place with picks; take them out after half an hour.', perPieceMin: 2, perElementMin: 0, fixedMin: 0, waitMin: 30 },
+    {
+      id: 'sponge',
+      name: 'Sponge and cut',
+      say: 'Sponge the sheet with the glycerin and shimmer mix, wait till it bends without cracking, cut triangles.',
+      perPieceMin: 1.5,
+      perElementMin: 0,
+      fixedMin: 10,
+      waitMin: 20,
+    },
+    {
+      id: 'pleat',
+      name: 'Pleat and pinch',
+      say: 'Pleat the point, mist the pleat with strong clear alcohol, pinch and hold. Place with picks; take them out after half an hour.',
+      perPieceMin: 2,
+      perElementMin: 0,
+      fixedMin: 0,
+      waitMin: 30,
+    },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
   consumables: ['glycerin, water and shimmer for the sponge', 'strong clear alcohol in a mister'],
-  cautions: [{ id: 'alcohol', at: 'pleat', say: 'Alcohol mist burns: no flame, no hot pan or oven near, and air the room.' }],
-  failures: [{ seen: 'Pleats open', because: 'not pinched till dry', next: 'hold longer, a pick through the foot' }, { seen: 'Sticky for hours', because: 'too much glycerin', next: 'a thinner mix, a fan' }],
+  cautions: [
+    { id: 'alcohol', at: 'pleat', say: 'Alcohol mist burns: no flame, no hot pan or oven near, and air the room.' },
+  ],
+  failures: [
+    { seen: 'Pleats open', because: 'not pinched till dry', next: 'hold longer, a pick through the foot' },
+    { seen: 'Sticky for hours', because: 'too much glycerin', next: 'a thinner mix, a fan' },
+  ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold fans while they set', perElement: 1 }],
 
   draw: ({ seenMm, spreadDeg }, element, wall) => {
@@ -67,16 +126,35 @@ export const gatheredFan = defineTechnique({
     const ribs = 2 * PLEATS
     const ragged = Array.from({ length: ribs + 1 }, () => between(stream, 0.9, 1.06))
     const pointAt = (rib: number, up: number): Point3 => {
-      const angle = (rib / ribs - 0.5) * spreadDeg * Math.PI / 180
+      const angle = ((rib / ribs - 0.5) * spreadDeg * Math.PI) / 180
       const along = reach * up * ragged[rib]!
-      return at(along * Math.sin(angle), along * Math.cos(angle), 2 + up * reach * 0.22 + (rib % 2 === 0 ? 0 : up * reach * 0.1))
+      return at(
+        along * Math.sin(angle),
+        along * Math.cos(angle),
+        2 + up * reach * 0.22 + (rib % 2 === 0 ? 0 : up * reach * 0.1),
+      )
     }
     const ribLine = (rib: number): readonly Point3[] => [0.04, 0.5, 1].map((up) => pointAt(rib, up))
     return {
-      faces: Array.from({ length: ribs }, (_, rib): MeshFace => ({ points: [pointAt(rib, 0.04), pointAt(rib + 1, 0.04), pointAt(rib + 1, 1), pointAt(rib, 1)], opacity: 0.88, light: rib % 2 === 0 ? 0.12 : -0.16 })),
+      faces: Array.from({ length: ribs }, (_, rib): MeshFace => ({
+        points: [pointAt(rib, 0.04), pointAt(rib + 1, 0.04), pointAt(rib + 1, 1), pointAt(rib, 1)],
+        opacity: 0.88,
+        light: rib % 2 === 0 ? 0.12 : -0.16,
+      })),
       lines: [
-        ...Array.from({ length: ribs + 1 }, (_, rib): MeshLine => ({ points: ribLine(rib), widthMm: 0.5, light: rib % 2 === 0 ? -0.35 : 0.35, opacity: 0.55 })),
-        { points: Array.from({ length: ribs + 1 }, (_, rib) => pointAt(rib, 1)), widthMm: 0.9, light: 0.5, opacity: 0.9, edge: true },
+        ...Array.from({ length: ribs + 1 }, (_, rib): MeshLine => ({
+          points: ribLine(rib),
+          widthMm: 0.5,
+          light: rib % 2 === 0 ? -0.35 : 0.35,
+          opacity: 0.55,
+        })),
+        {
+          points: Array.from({ length: ribs + 1 }, (_, rib) => pointAt(rib, 1)),
+          widthMm: 0.9,
+          light: 0.5,
+          opacity: 0.9,
+          edge: true,
+        },
       ],
     }
   },

@@ -1,7 +1,9 @@
 /**
- * Layered wings: one outline, drawn to suit the tier, cut in four layers or more a side, each a little smaller, set in and up; the same flipped for the other side.
+ * Layered wings: one outline, drawn to suit the tier, cut in four layers or more a side, each a little smaller, set
+ * in and up; the same flipped for the other side.
  *
- * By hand: a pair of wings seen 110 mm high in five layers: 10 pieces; each layer 0.86 of the last, the second 94.6 mm high.
+ * By hand: a pair of wings seen 110 mm high in five layers: 10 pieces; each layer 0.86 of the last, the second 94.6
+ * mm high.
  */
 import { z } from 'zod'
 import { polyline, type Point, type Point3 } from '../geometry'
@@ -12,7 +14,11 @@ import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 
 const parameters = z.strictObject({
-  seenMm: z.number().min(40).max(240).meta({ label: 'Seen height', kind: 'length', help: 'Of a wing; about the tier’s diameter for a bold one' }),
+  seenMm: z
+    .number()
+    .min(40)
+    .max(240)
+    .meta({ label: 'Seen height', kind: 'length', help: 'Of a wing; about the tier’s diameter for a bold one' }),
   layers: z.number().int().min(4).max(8).meta({ label: 'Layers a side', kind: 'count' }),
   riseMm: z.number().min(2).max(14).meta({ label: 'Each set up', kind: 'length' }),
 })
@@ -22,7 +28,28 @@ const WIDE_SHARE = 0.92
 
 /** A wing of height and width 1, its shoulder at the origin, feathers to the right. */
 const WING: readonly Point[] = [
-  [0, 0.02], [0.02, 0.3], [0.1, 0.58], [0.26, 0.8], [0.48, 0.94], [0.74, 1], [1, 0.98], [0.93, 0.88], [0.98, 0.82], [0.87, 0.74], [0.92, 0.66], [0.79, 0.59], [0.83, 0.5], [0.69, 0.44], [0.72, 0.35], [0.57, 0.3], [0.58, 0.21], [0.43, 0.17], [0.42, 0.09], [0.27, 0.06], [0.22, 0], [0.08, -0.02],
+  [0, 0.02],
+  [0.02, 0.3],
+  [0.1, 0.58],
+  [0.26, 0.8],
+  [0.48, 0.94],
+  [0.74, 1],
+  [1, 0.98],
+  [0.93, 0.88],
+  [0.98, 0.82],
+  [0.87, 0.74],
+  [0.92, 0.66],
+  [0.79, 0.59],
+  [0.83, 0.5],
+  [0.69, 0.44],
+  [0.72, 0.35],
+  [0.57, 0.3],
+  [0.58, 0.21],
+  [0.43, 0.17],
+  [0.42, 0.09],
+  [0.27, 0.06],
+  [0.22, 0],
+  [0.08, -0.02],
 ].map(([x, y]) => ({ x: x!, y: y! }))
 
 export const layeredWings = defineTechnique({
@@ -42,31 +69,115 @@ export const layeredWings = defineTechnique({
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm * WIDE_SHARE, heightMm: seenMm }),
 
-  pieces: ({ seenMm, layers }, size) => Array.from({ length: layers }, (_, layer) => {
-    const height = derive('cut high', 'length', 'layers set in', '{seen} × {scale}, {times} times over', { seen: found('seen height here', seenMm * size, 'length', 'from its place'), scale: starting('each of the last', LAYER_SCALE, 'share', 'usual'), times: found('layers below', layer, 'count', 'by its place in the stack') }, (v) => v.seen * v.scale ** v.times)
-    const width = derive('cut wide', 'length', 'of the outline', '{height} × {share}', { height, share: found('width for each height', WIDE_SHARE, 'ratio', 'of the drawn outline') }, (v) => v.height * v.share)
-    return { name: `layer ${layer + 1} wing`, outline: polyline(WING.map(({ x, y }) => ({ x: x * width.value, y: y * height.value })) as unknown as readonly [Point, ...Point[]], true), folds: [], face: 'smooth face up, half of them flipped', width, height, perElement: 1 }
-  }),
-  figures: ({ layers }, count) => [derive('stacked layers', 'count', 'layers of all wings', '{count} × {layers}', { count, layers: typed('layers a side', layers, 'count', 'Arrange') }, (v) => v.count * v.layers)],
+  pieces: ({ seenMm, layers }, size) =>
+    Array.from({ length: layers }, (_, layer) => {
+      const height = derive(
+        'cut high',
+        'length',
+        'layers set in',
+        '{seen} × {scale}, {times} times over',
+        {
+          seen: found('seen height here', seenMm * size, 'length', 'from its place'),
+          scale: starting('each of the last', LAYER_SCALE, 'share', 'usual'),
+          times: found('layers below', layer, 'count', 'by its place in the stack'),
+        },
+        (v) => v.seen * v.scale ** v.times,
+      )
+      const width = derive(
+        'cut wide',
+        'length',
+        'of the outline',
+        '{height} × {share}',
+        { height, share: found('width for each height', WIDE_SHARE, 'ratio', 'of the drawn outline') },
+        (v) => v.height * v.share,
+      )
+      return {
+        name: `layer ${layer + 1} wing`,
+        outline: polyline(
+          WING.map(({ x, y }) => ({ x: x * width.value, y: y * height.value })) as unknown as readonly [
+            Point,
+            ...Point[],
+          ],
+          true,
+        ),
+        folds: [],
+        face: 'smooth face up, half of them flipped',
+        width,
+        height,
+        perElement: 1,
+      }
+    }),
+  figures: ({ layers }, count) => [
+    derive(
+      'stacked layers',
+      'count',
+      'layers of all wings',
+      '{count} × {layers}',
+      { count, layers: typed('layers a side', layers, 'count', 'Arrange') },
+      (v) => v.count * v.layers,
+    ),
+  ],
 
   steps: [
-    { id: 'trace', name: 'Trace and cut', say: 'The largest first; trace each smaller one inside the last. Turn the template over for the other side.', perPieceMin: 4, perElementMin: 0, fixedMin: 10, waitMin: 0 },
-    { id: 'edge', name: 'Silver the edges', say: 'Thinly, before they are stacked.', perPieceMin: 1, perElementMin: 0, fixedMin: 5, waitMin: 15 },
-    { id: 'stack', name: 'Stack and set', say: 'A dot of glue at the shoulder, each layer set in and up; dry under a light weight, then glue flat to the side.', perPieceMin: 0.5, perElementMin: 4, fixedMin: 0, waitMin: 30 },
+    {
+      id: 'trace',
+      name: 'Trace and cut',
+      say: 'The largest first; trace each smaller one inside the last. Turn the template over for the other side.',
+      perPieceMin: 4,
+      perElementMin: 0,
+      fixedMin: 10,
+      waitMin: 0,
+    },
+    {
+      id: 'edge',
+      name: 'Silver the edges',
+      say: 'Thinly, before they are stacked.',
+      perPieceMin: 1,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 15,
+    },
+    {
+      id: 'stack',
+      name: 'Stack and set',
+      say: 'A dot of glue at the shoulder, each layer set in and up; dry under a light weight, then glue flat to the side.',
+      perPieceMin: 0.5,
+      perElementMin: 4,
+      fixedMin: 0,
+      waitMin: 30,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.15 }],
   consumables: ['food-safe pencil and template card', 'edible glue, dots', 'piping gel for the back'],
-  cautions: [{ id: 'wingBlade', at: 'trace', say: 'A fine blade: fingers behind it, a mat below, and a new tip before it tears.' }],
-  failures: [{ seen: 'Layers slide', because: 'glued over the whole face and wet', next: 'dots at the shoulder only' }, { seen: 'The two sides differ', because: 'the template was not turned over', next: 'mark its faces L and R' }],
+  cautions: [
+    {
+      id: 'wingBlade',
+      at: 'trace',
+      say: 'A fine blade: fingers behind it, a mat below, and a new tip before it tears.',
+    },
+  ],
+  failures: [
+    { seen: 'Layers slide', because: 'glued over the whole face and wet', next: 'dots at the shoulder only' },
+    { seen: 'The two sides differ', because: 'the template was not turned over', next: 'mark its faces L and R' },
+  ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold wings while they set', perElement: 2 }],
 
   draw: ({ seenMm, layers, riseMm }, element, wall) => {
     const stream = seededStream(element.seed)
-    const at = frameOf({ ...element, rollDeg: element.rollDeg + (element.mirrored ? -1 : 1) * between(stream, -1.5, 1.5) }, wall)
+    const at = frameOf(
+      { ...element, rollDeg: element.rollDeg + (element.mirrored ? -1 : 1) * between(stream, -1.5, 1.5) },
+      wall,
+    )
     const drawn = Array.from({ length: layers }, (_, layer): Mesh => {
       const tall = seenMm * element.size * LAYER_SCALE ** layer
       const stray = between(stream, -0.6, 0.6)
-      const points = WING.map(({ x, y }): Point3 => at(x * tall * WIDE_SHARE + layer * 1.2, y * tall + layer * riseMm * 0.5 + stray, 1 + layer * 1.4 + x * tall * 0.1))
+      const points = WING.map(({ x, y }): Point3 =>
+        at(
+          x * tall * WIDE_SHARE + layer * 1.2,
+          y * tall + layer * riseMm * 0.5 + stray,
+          1 + layer * 1.4 + x * tall * 0.1,
+        ),
+      )
       const shaft = (to: number): readonly Point3[] => [points[0]!, points[to]!]
       return {
         faces: [{ points, opacity: 0.97, light: -0.1 + 0.05 * layer }],

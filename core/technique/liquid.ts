@@ -3,4 +3,4 @@ export const MIXTURE_IDS = ['edibleGlue', 'damping', 'conditioner', 'gelatineFil
 export type MixtureId = (typeof MIXTURE_IDS)[number]
 
 /** How much of a mixture a technique takes: for each dm² of its pieces as cut, or a dot for each piece; ml. */
-export type LiquidUse = { readonly mixture: MixtureId, readonly per: 'dm2' | 'piece', readonly ml: number }
+export type LiquidUse = { readonly mixture: MixtureId; readonly per: 'dm2' | 'piece'; readonly ml: number }

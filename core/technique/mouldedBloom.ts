@@ -1,7 +1,8 @@
 /**
  * Moulded bloom: petals dipped in conditioner and draped over half-spheres, then set round a hooked wire into a bowl.
  *
- * By hand: a bloom 60 mm across on half-spheres of 70 mm: arcsin( 60 ÷ 70 ) = 59.0°, so a petal runs 35 × 1.030 = 36.0 mm along the mould
+ * By hand: a bloom 60 mm across on half-spheres of 70 mm: arcsin( 60 ÷ 70 ) = 59.0°, so a petal runs 35 × 1.030 =
+ * 36.0 mm along the mould
  * and is cut 36.0 ÷ 0.98 = 36.8 mm; the bowl is 35 × ( 1 − cos 59.0° ) = 17.0 mm deep.
  */
 import { z } from 'zod'
@@ -28,19 +29,53 @@ const MOULDS_MM = [30, 40, 50, 60, 70, 80, 100, 120, 140] as const
 const MOST_OF_MOULD = 0.9
 const DEGREES = 180 / Math.PI
 
-type Bowl = { readonly mould: Working, readonly angle: Working, readonly petal: Working, readonly deep: Working }
+type Bowl = { readonly mould: Working; readonly angle: Working; readonly petal: Working; readonly deep: Working }
 
-/** The smallest mould that gives the biggest bloom, for all of them, and what follows: how far up it a petal reaches, how long it is cut, how deep the bowl is. */
+/**
+ * The smallest mould that gives the biggest bloom, for all of them, and what follows: how far up it a petal reaches,
+ * how long it is cut, how deep the bowl is.
+ */
 function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number, shrink?: Learned['shrink']): Bowl {
-  const across = size === 1 ? typed('across', acrossMm, 'length', 'Arrange') : found('across here', acrossMm * size, 'length', 'from its place')
+  const across =
+    size === 1
+      ? typed('across', acrossMm, 'length', 'Arrange')
+      : found('across here', acrossMm * size, 'length', 'from its place')
   const wide = MOULDS_MM.find((mm) => acrossMm <= mm * MOST_OF_MOULD) ?? MOULDS_MM.at(-1)!
   const mould = found('half-sphere', wide, 'length', 'the smallest that gives the biggest')
-  const angle = derive('up the half-sphere', 'angle', 'a petal on a mould', 'arcsin( {across} ÷ {mould} )', { across, mould }, (v) => Math.asin(Math.min(1, v.across / v.mould)) * DEGREES)
-  const petal = derive('petal long', 'length', 'a petal on a mould', '{mould} ÷ 2 × {angle} in radians ÷ ( 1 − {shrink} )', { mould, angle, shrink: dampShrink(shrink?.damp) }, (v) => v.mould / 2 * v.angle / DEGREES / (1 - v.shrink))
-  return { mould, angle, petal, deep: derive('bowl deep', 'length', 'a petal on a mould', '{mould} ÷ 2 × ( 1 − cos {angle} )', { mould, angle }, (v) => v.mould / 2 * (1 - Math.cos(v.angle / DEGREES))) }
+  const angle = derive(
+    'up the half-sphere',
+    'angle',
+    'a petal on a mould',
+    'arcsin( {across} ÷ {mould} )',
+    { across, mould },
+    (v) => Math.asin(Math.min(1, v.across / v.mould)) * DEGREES,
+  )
+  const petal = derive(
+    'petal long',
+    'length',
+    'a petal on a mould',
+    '{mould} ÷ 2 × {angle} in radians ÷ ( 1 − {shrink} )',
+    { mould, angle, shrink: dampShrink(shrink?.damp) },
+    (v) => ((v.mould / 2) * v.angle) / DEGREES / (1 - v.shrink),
+  )
+  return {
+    mould,
+    angle,
+    petal,
+    deep: derive(
+      'bowl deep',
+      'length',
+      'a petal on a mould',
+      '{mould} ÷ 2 × ( 1 − cos {angle} )',
+      { mould, angle },
+      (v) => (v.mould / 2) * (1 - Math.cos(v.angle / DEGREES)),
+    ),
+  }
 }
 
-const layersOf = ({ petals }: Pick<MouldedBloom, 'petals'>, raisedDeg: number): readonly PetalLayer[] => [{ name: 'moulded', petals, share: 1, raisedDeg }]
+const layersOf = ({ petals }: Pick<MouldedBloom, 'petals'>, raisedDeg: number): readonly PetalLayer[] => [
+  { name: 'moulded', petals, share: 1, raisedDeg },
+]
 
 export const mouldedBloom = defineTechnique({
   id: 'mouldedBloom',
@@ -49,12 +84,26 @@ export const mouldedBloom = defineTechnique({
   say: 'Few broad petals dried on half-spheres into a bowl.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer drapes over a mould without pleats.',
-  unfit: { standardWafer: 'Standard wafer pleats on a half-sphere.', thickWafer: 'Thick wafer does not drape.', riceFilm: 'Rice film sticks to the mould and to itself.' },
+  unfit: {
+    standardWafer: 'Standard wafer pleats on a half-sphere.',
+    thickWafer: 'Thick wafer does not drape.',
+    riceFilm: 'Rice film sticks to the mould and to itself.',
+  },
   compositions: ['cluster', 'crown', 'single', 'pair', 'sweep', 'scatter'],
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { acrossMm: 56, petals: 5, stamens: 14, wireMm: 100, wide: 1.1, shoulder: 0.6, point: 0, notch: 0.05, wave: 0.2 },
+  startingParameters: {
+    acrossMm: 56,
+    petals: 5,
+    stamens: 14,
+    wireMm: 100,
+    wide: 1.1,
+    shoulder: 0.6,
+    point: 0,
+    notch: 0.05,
+    wave: 0.2,
+  },
   startingColour: '#f3e3cf',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
@@ -70,20 +119,58 @@ export const mouldedBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
 
-  occupies: [{ step: 'mould', mould: 'halfSphere', per: 'piece' }, { step: 'assemble', mould: 'foamHole', per: 'element' }],
-  steps: [
-    { id: 'cut', name: 'Cut the petals', say: 'Broad petals, one size; two or three plies at a time.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'mould', name: 'Dip and drape', say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.', perPieceMin: 0.8, perElementMin: 0, fixedMin: 5, waitMin: 120 },
-    { id: 'assemble', name: 'Set round the wire', say: 'A damp strip wound on the hook, stamens, then the petals each under the last; hang upside down.', perPieceMin: 0.7, perElementMin: 3, fixedMin: 5, waitMin: 120 },
+  occupies: [
+    { step: 'mould', mould: 'halfSphere', per: 'piece' },
+    { step: 'assemble', mould: 'foamHole', per: 'element' },
   ],
-  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.94 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.08 }],
+  steps: [
+    {
+      id: 'cut',
+      name: 'Cut the petals',
+      say: 'Broad petals, one size; two or three plies at a time.',
+      perPieceMin: 0.35,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'mould',
+      name: 'Dip and drape',
+      say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.',
+      perPieceMin: 0.8,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 120,
+    },
+    {
+      id: 'assemble',
+      name: 'Set round the wire',
+      say: 'A damp strip wound on the hook, stamens, then the petals each under the last; hang upside down.',
+      perPieceMin: 0.7,
+      perElementMin: 3,
+      fixedMin: 5,
+      waitMin: 120,
+    },
+  ],
+  liquids: [
+    { mixture: 'conditioner', per: 'dm2', ml: 0.94 },
+    { mixture: 'edibleGlue', per: 'piece', ml: 0.08 },
+  ],
   consumables: ['conditioner of glycerin and water', 'edible glue', 'half-spheres'],
   cautions: [
-    { id: 'mouldedSlip', at: 'mould', say: 'Conditioner on the floor is slippery; wipe it at once. Grease moulds with food fat only.' },
+    {
+      id: 'mouldedSlip',
+      at: 'mould',
+      say: 'Conditioner on the floor is slippery; wipe it at once. Grease moulds with food fat only.',
+    },
     { id: 'mouldedWire', at: 'assemble', say: 'Wire is not food: never bare into cake, count every one in and out.' },
   ],
   failures: [
-    { seen: 'A petal flattens after an hour', because: 'taken off too soon, or damp room', next: 'leave it on longer, fan on' },
+    {
+      seen: 'A petal flattens after an hour',
+      because: 'taken off too soon, or damp room',
+      next: 'leave it on longer, fan on',
+    },
     { seen: 'The bowl gapes on one side', because: 'petals not lapped', next: 'each a third under the last' },
   ],
   holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
@@ -91,6 +178,17 @@ export const mouldedBloom = defineTechnique({
   draw: (values, element, wall) => {
     const acrossMm = values.acrossMm * element.size
     const up = bowlOf(values, element.size).angle.value
-    return bloomMesh({ layers: layersOf(values, up / 2 + 8), shape: values, bend: up, cupShare: 0.93, centre: values.stamens > 0 ? { kind: 'stamens', count: values.stamens, tint: '#c79a3a' } : { kind: 'none' } }, acrossMm, element.seed, bloomStance(element, wall, acrossMm, seededStream(element.seed)))
+    return bloomMesh(
+      {
+        layers: layersOf(values, up / 2 + 8),
+        shape: values,
+        bend: up,
+        cupShare: 0.93,
+        centre: values.stamens > 0 ? { kind: 'stamens', count: values.stamens, tint: '#c79a3a' } : { kind: 'none' },
+      },
+      acrossMm,
+      element.seed,
+      bloomStance(element, wall, acrossMm, seededStream(element.seed)),
+    )
   },
 })

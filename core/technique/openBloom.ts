@@ -1,7 +1,8 @@
 /**
  * Open bloom: loose petals in three sizes, damped, cupped and pinched, glued one by one round a wire; no two alike.
  *
- * By hand: a bloom 50 mm across, outer petals raised by 25°, lapped by 20°: longest petal 25 ÷ ( 0.944 × 0.906 × 0.98 ) = 29.8 mm;
+ * By hand: a bloom 50 mm across, outer petals raised by 25°, lapped by 20°: longest petal 25 ÷ ( 0.944 × 0.906 × 0.98
+ * ) = 29.8 mm;
  * 4 small, 5 medium and 5 large petals make one, so three blooms take 42 and spares of each size.
  */
 import { z } from 'zod'
@@ -9,7 +10,19 @@ import type { Learned } from '../learn'
 import { found, typed, seededStream } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { bloomDepth, bloomMesh, bloomStance, coneHalfAngle, coneShare, longestPetal, petalFields, petalPieces, typedLap, whorlByWhorl, type PetalLayer } from './petal'
+import {
+  bloomDepth,
+  bloomMesh,
+  bloomStance,
+  coneHalfAngle,
+  coneShare,
+  longestPetal,
+  petalFields,
+  petalPieces,
+  typedLap,
+  whorlByWhorl,
+  type PetalLayer,
+} from './petal'
 import { bloomWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -17,7 +30,11 @@ const parameters = z.strictObject({
   small: z.number().int().min(2).max(6).meta({ label: 'Small petals', kind: 'count', help: '3 to 5, at the heart' }),
   medium: z.number().int().min(0).max(8).meta({ label: 'Medium petals', kind: 'count', help: '4 to 7' }),
   large: z.number().int().min(0).max(8).meta({ label: 'Large petals', kind: 'count', help: '3 to 7, outside' }),
-  lapDeg: z.number().min(0).max(90).meta({ label: 'Lapped by', kind: 'angle', help: 'A slit at the foot drawn over itself cups the petal' }),
+  lapDeg: z
+    .number()
+    .min(0)
+    .max(90)
+    .meta({ label: 'Lapped by', kind: 'angle', help: 'A slit at the foot drawn over itself cups the petal' }),
   stamens: z.number().int().min(0).max(24).meta({ label: 'Stamens', kind: 'count' }),
   wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
   ...petalFields,
@@ -30,7 +47,9 @@ const BEND = -26
 /** Its whorls, the outermost last. */
 function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' | 'large'>): readonly PetalLayer[] {
   const all: readonly PetalLayer[] = [
-    { name: 'small', petals: small, share: 0.62, raisedDeg: 62 }, { name: 'medium', petals: medium, share: 0.82, raisedDeg: 44 }, { name: 'large', petals: large, share: 1, raisedDeg: 25 },
+    { name: 'small', petals: small, share: 0.62, raisedDeg: 62 },
+    { name: 'medium', petals: medium, share: 0.82, raisedDeg: 44 },
+    { name: 'large', petals: large, share: 1, raisedDeg: 25 },
   ]
   const used = all.filter(({ petals }) => petals > 0)
   const longest = used.at(-1)!.share
@@ -39,7 +58,10 @@ function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' |
 
 function longestOf(values: OpenBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
-  const across = size === 1 ? typed('across', values.acrossMm, 'length', 'Arrange') : found('across here', values.acrossMm * size, 'length', 'from its place')
+  const across =
+    size === 1
+      ? typed('across', values.acrossMm, 'length', 'Arrange')
+      : found('across here', values.acrossMm * size, 'length', 'from its place')
   return { cone, longest: longestPetal(across, layersOf(values).at(-1)!.raisedDeg, cone, shrink?.damp) }
 }
 
@@ -50,17 +72,34 @@ export const openBloom = defineTechnique({
   say: 'Loose petals in three sizes, cupped and glued round a wire.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer cups without cracking and is light on its wire.',
-  unfit: { thickWafer: 'Thick wafer cracks when a petal is cupped.', riceFilm: 'Rice film goes limp under glue and snaps when pinched dry.' },
+  unfit: {
+    thickWafer: 'Thick wafer cracks when a petal is cupped.',
+    riceFilm: 'Rice film goes limp under glue and snaps when pinched dry.',
+  },
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
-  startingParameters: { acrossMm: 46, small: 4, medium: 5, large: 5, lapDeg: 20, stamens: 9, wireMm: 90, wide: 0.82, shoulder: 0.62, point: 0.15, notch: 0, wave: 0.25 },
+  startingParameters: {
+    acrossMm: 46,
+    small: 4,
+    medium: 5,
+    large: 5,
+    lapDeg: 20,
+    stamens: 9,
+    wireMm: 90,
+    wide: 0.82,
+    shoulder: 0.62,
+    point: 0.15,
+    notch: 0,
+    wave: 0.25,
+  },
   startingColour: '#eb8f6a',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size, _, shrink) => petalPieces(longestOf(values, size, shrink).longest, layersOf(values), values, values.lapDeg),
+  pieces: (values, size, _, shrink) =>
+    petalPieces(longestOf(values, size, shrink).longest, layersOf(values), values, values.lapDeg),
 
   figures: (values) => {
     const { cone, longest } = longestOf(values, 1)
@@ -73,19 +112,60 @@ export const openBloom = defineTechnique({
 
   occupies: [{ step: 'assemble', mould: 'foamHole', per: 'element' }],
   steps: [
-    { id: 'cut', name: 'Cut the petals', say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.', perPieceMin: 0.3, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'cup', name: 'Damp and cup', say: 'Barely damp with alcohol and water, about three to one. Lap the slit, pinch the foot, cup it over a finger; into bumpy foam.', perPieceMin: 0.35, perElementMin: 0, fixedMin: 5, waitMin: 30 },
-    { id: 'assemble', name: 'Glue petal by petal', say: 'Small ones round the hook, then medium, then large, not evenly spaced; tacky glue on the foot, five seconds each. Hang or stand in foam.', perPieceMin: 0.35, perElementMin: 2, fixedMin: 5, waitMin: 120 },
+    {
+      id: 'cut',
+      name: 'Cut the petals',
+      say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.',
+      perPieceMin: 0.3,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'cup',
+      name: 'Damp and cup',
+      say: 'Barely damp with alcohol and water, about three to one. Lap the slit, pinch the foot, cup it over a finger; into bumpy foam.',
+      perPieceMin: 0.35,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 30,
+    },
+    {
+      id: 'assemble',
+      name: 'Glue petal by petal',
+      say:
+        'Small ones round the hook, then medium, then large, not evenly spaced; tacky ' +
+        'glue on the foot, five seconds each. Hang or stand in foam.',
+      perPieceMin: 0.35,
+      perElementMin: 2,
+      fixedMin: 5,
+      waitMin: 120,
+    },
   ],
-  liquids: [{ mixture: 'damping', per: 'dm2', ml: 0.4 }, { mixture: 'edibleGlue', per: 'piece', ml: 0.04 }],
+  liquids: [
+    { mixture: 'damping', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', per: 'piece', ml: 0.04 },
+  ],
   consumables: ['strong clear alcohol and boiled, cooled water', 'edible glue, a dot for each petal', 'bumpy foam'],
   cautions: [
-    { id: 'openBloomAlcohol', at: 'cup', say: 'Strong alcohol burns: no flame, no hot pan near; let it dry off before heat.' },
+    {
+      id: 'openBloomAlcohol',
+      at: 'cup',
+      say: 'Strong alcohol burns: no flame, no hot pan near; let it dry off before heat.',
+    },
     { id: 'openBloomWire', at: 'assemble', say: 'Wire is not food: never bare into cake, count every one in and out.' },
   ],
   failures: [
-    { seen: 'The flower falls apart', because: 'glue too wet, petals not held', next: 'tacky glue, five seconds each, let it stand' },
-    { seen: 'Petals go glassy or hole', because: 'too much water', next: 'more alcohol in the mix, brush the edge first' },
+    {
+      seen: 'The flower falls apart',
+      because: 'glue too wet, petals not held',
+      next: 'tacky glue, five seconds each, let it stand',
+    },
+    {
+      seen: 'Petals go glassy or hole',
+      because: 'too much water',
+      next: 'more alcohol in the mix, brush the edge first',
+    },
     { seen: 'It looks like a wheel', because: 'petals alike and evenly spaced', next: 'trim a few, crowd one side' },
   ],
   holdingParts: () => [{ id: 'bloomWire', name: 'wires of blooms', perElement: 1, stays: true }],
@@ -94,6 +174,17 @@ export const openBloom = defineTechnique({
     const stream = seededStream(element.seed)
     const acrossMm = values.acrossMm * element.size
     const stance = bloomStance(element, wall, acrossMm, stream)
-    return bloomMesh({ layers: layersOf(values), shape: values, bend: BEND, cupShare: coneShare(typedLap(Math.max(24, values.lapDeg))).value, centre: values.stamens > 0 ? { kind: 'stamens', count: values.stamens, tint: '#d9a441' } : { kind: 'none' } }, acrossMm, element.seed, stance)
+    return bloomMesh(
+      {
+        layers: layersOf(values),
+        shape: values,
+        bend: BEND,
+        cupShare: coneShare(typedLap(Math.max(24, values.lapDeg))).value,
+        centre: values.stamens > 0 ? { kind: 'stamens', count: values.stamens, tint: '#d9a441' } : { kind: 'none' },
+      },
+      acrossMm,
+      element.seed,
+      stance,
+    )
   },
 })

@@ -1,7 +1,9 @@
 /**
- * Pan sail: torn wafer dipped for a blink in coloured water, dried in a hot dry pan, shaped while warm. Dipping draws it in a good deal.
+ * Pan sail: torn wafer dipped for a blink in coloured water, dried in a hot dry pan, shaped while warm. Dipping draws
+ * it in a good deal.
  *
- * By hand: a sail seen 70 mm high with 12 mm behind the next, of pan-dried wafer that shrinks by 22 %: ( 70 + 12 ) ÷ ( 1 − 0.22 ) = 105 mm high;
+ * By hand: a sail seen 70 mm high with 12 mm behind the next, of pan-dried wafer that shrinks by 22 %: ( 70 + 12 ) ÷
+ * ( 1 − 0.22 ) = 105 mm high;
  * seen 60 mm wide, ruffled by a quarter: 60 × 1.25 ÷ ( 1 − 0.22 ) = 96 mm wide.
  */
 import { z } from 'zod'
@@ -16,7 +18,11 @@ import { frameOf } from './frame'
 const parameters = z.strictObject({
   seenMm: z.number().min(30).max(160).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest' }),
   widthMm: z.number().min(25).max(180).meta({ label: 'Seen width', kind: 'length' }),
-  insertionMm: z.number().min(10).max(25).meta({ label: 'Foot', kind: 'length', help: 'Behind the next, or in the cake' }),
+  insertionMm: z
+    .number()
+    .min(10)
+    .max(25)
+    .meta({ label: 'Foot', kind: 'length', help: 'Behind the next, or in the cake' }),
 })
 
 /** Dipping and the pan draw it in by 15 to 30 %. */
@@ -25,9 +31,22 @@ const RUFFLE_FULLNESS = 1.25
 const COLUMNS = 13
 const ROWS = 5
 /** Torn edges of the flat piece, as shares of its half sizes, so that it looks torn in the drawing too. */
-const TORN: readonly Point[] = [{ x: -0.55, y: -1 }, { x: 0.1, y: -0.94 }, { x: 0.62, y: -1 }, { x: 0.86, y: -0.35 }, { x: 1, y: 0.2 }, { x: 0.9, y: 0.86 }, { x: 0.3, y: 1 }, { x: -0.25, y: 0.9 }, { x: -0.84, y: 0.97 }, { x: -1, y: 0.3 }, { x: -0.82, y: -0.4 }]
+const TORN: readonly Point[] = [
+  { x: -0.55, y: -1 },
+  { x: 0.1, y: -0.94 },
+  { x: 0.62, y: -1 },
+  { x: 0.86, y: -0.35 },
+  { x: 1, y: 0.2 },
+  { x: 0.9, y: 0.86 },
+  { x: 0.3, y: 1 },
+  { x: -0.25, y: 0.9 },
+  { x: -0.84, y: 0.97 },
+  { x: -1, y: 0.3 },
+  { x: -0.82, y: -0.4 },
+]
 
-const panShrink = (learned?: ShrinkBelief): Working => learned ? plannedShrink('pan', learned) : starting('shrink in dip and pan', PAN_SHRINK, 'share', 'usual')
+const panShrink = (learned?: ShrinkBelief): Working =>
+  learned ? plannedShrink('pan', learned) : starting('shrink in dip and pan', PAN_SHRINK, 'share', 'usual')
 
 export const panSail = defineTechnique({
   id: 'panSail',
@@ -48,24 +67,90 @@ export const panSail = defineTechnique({
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),
 
   pieces: ({ seenMm, widthMm, insertionMm }, size, _, shrink) => {
-    const height = cutSize('torn high', found('seen height here', seenMm * size, 'length', 'from its place'), typed('foot', insertionMm, 'length', 'Arrange'), panShrink(shrink?.pan))
-    const width = derive('torn wide', 'length', 'ruffles laid flat', '{seen} × {fullness} ÷ ( 1 − {shrink} )', { seen: found('seen width here', widthMm * size, 'length', 'from its place'), fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'), shrink: panShrink(shrink?.pan) }, (v) => v.seen * v.fullness / (1 - v.shrink))
-    return [{ name: 'torn piece', outline: polyline(TORN.map(({ x, y }) => ({ x: x * width.value / 2, y: y * height.value / 2 })) as unknown as readonly [Point, ...Point[]], true), folds: [], face: 'either face', width, height, perElement: 1 }]
+    const height = cutSize(
+      'torn high',
+      found('seen height here', seenMm * size, 'length', 'from its place'),
+      typed('foot', insertionMm, 'length', 'Arrange'),
+      panShrink(shrink?.pan),
+    )
+    const width = derive(
+      'torn wide',
+      'length',
+      'ruffles laid flat',
+      '{seen} × {fullness} ÷ ( 1 − {shrink} )',
+      {
+        seen: found('seen width here', widthMm * size, 'length', 'from its place'),
+        fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'),
+        shrink: panShrink(shrink?.pan),
+      },
+      (v) => (v.seen * v.fullness) / (1 - v.shrink),
+    )
+    return [
+      {
+        name: 'torn piece',
+        outline: polyline(
+          TORN.map(({ x, y }) => ({ x: (x * width.value) / 2, y: (y * height.value) / 2 })) as unknown as readonly [
+            Point,
+            ...Point[],
+          ],
+          true,
+        ),
+        folds: [],
+        face: 'either face',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
   },
 
   occupies: [{ step: 'pan', mould: 'pan', per: 'job' }],
   steps: [
-    { id: 'tear', name: 'Tear the pieces', say: 'Well over size: the dip draws them in.', perPieceMin: 0.4, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'pan', name: 'Dip and dry in the pan', say: 'A blink in coloured water, into a dry non-stick pan, medium then low; mist a second colour, turn once, out when it no longer feels sticky. Shape it warm, cool on a rack.', perPieceMin: 3, perElementMin: 0, fixedMin: 15, waitMin: 720 },
-    { id: 'place', name: 'Place', say: 'On a moist covering only after half a day; the largest at the heart.', perPieceMin: 0, perElementMin: 1, fixedMin: 0, waitMin: 15 },
+    {
+      id: 'tear',
+      name: 'Tear the pieces',
+      say: 'Well over size: the dip draws them in.',
+      perPieceMin: 0.4,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'pan',
+      name: 'Dip and dry in the pan',
+      say:
+        'A blink in coloured water, into a dry non-stick pan, medium then low; mist a second colour, ' +
+        'turn once, out when it no longer feels sticky. Shape it warm, cool on a rack.',
+      perPieceMin: 3,
+      perElementMin: 0,
+      fixedMin: 15,
+      waitMin: 720,
+    },
+    {
+      id: 'place',
+      name: 'Place',
+      say: 'On a moist covering only after half a day; the largest at the heart.',
+      perPieceMin: 0,
+      perElementMin: 1,
+      fixedMin: 0,
+      waitMin: 15,
+    },
   ],
-  consumables: ['powder colour in water, in a wide bowl', 'a second, stronger colour in a mister', 'piping gel for the feet'],
+  consumables: [
+    'powder colour in water, in a wide bowl',
+    'a second, stronger colour in a mister',
+    'piping gel for the feet',
+  ],
   cautions: [
     { id: 'pan', at: 'pan', say: 'The pan burns: tongs, and sleeves up. No alcohol near it.' },
     { id: 'powder', at: 'pan', say: 'Powder colour only: sugar, as in many gels, sticks and browns.' },
   ],
   failures: [
-    { seen: 'Brown spots', because: 'pan too hot, or residue in it', next: 'lower the heat, wipe the pan between pieces' },
+    {
+      seen: 'Brown spots',
+      because: 'pan too hot, or residue in it',
+      next: 'lower the heat, wipe the pan between pieces',
+    },
     { seen: 'Sticks to the pan', because: 'sugar in the colour', next: 'powder colour, a cleaner pan' },
     { seen: 'Too small', because: 'it drew in more than allowed for', next: 'measure one, tear the rest larger' },
   ],
@@ -75,16 +160,49 @@ export const panSail = defineTechnique({
     const stream = seededStream(element.seed)
     const at = frameOf(element, wall)
     const [tall, wide] = [seenMm * element.size, widthMm * element.size]
-    const [phase, second, turns, cup] = [between(stream, 0, 6.28), between(stream, 0, 6.28), between(stream, 2.2, 3.4), between(stream, 0.14, 0.3)]
+    const [phase, second, turns, cup] = [
+      between(stream, 0, 6.28),
+      between(stream, 0, 6.28),
+      between(stream, 2.2, 3.4),
+      between(stream, 0.14, 0.3),
+    ]
     const torn = Array.from({ length: COLUMNS + 1 }, () => between(stream, -0.09, 0.07))
     const pointAt = (column: number, row: number): Point3 => {
       const [share, up] = [column / COLUMNS - 0.5, row / ROWS]
-      const ruffle = wide * 0.13 * up ** 1.6 * (Math.sin(6.28 * turns * share + phase) + 0.5 * Math.sin(6.28 * turns * 1.7 * share + second))
-      return at(wide * share * (0.38 + 0.72 * Math.sin(up * 2)), tall * up * (1 - 0.28 * share * share * 4 * up) + (row === ROWS ? tall * torn[column]! : 0), 2 + tall * (0.16 * up + cup * up * up) + ruffle)
+      const ruffle =
+        wide *
+        0.13 *
+        up ** 1.6 *
+        (Math.sin(6.28 * turns * share + phase) + 0.5 * Math.sin(6.28 * turns * 1.7 * share + second))
+      return at(
+        wide * share * (0.38 + 0.72 * Math.sin(up * 2)),
+        tall * up * (1 - 0.28 * share * share * 4 * up) + (row === ROWS ? tall * torn[column]! : 0),
+        2 + tall * (0.16 * up + cup * up * up) + ruffle,
+      )
     }
-    const faces = Array.from({ length: COLUMNS }, (_, column) => Array.from({ length: ROWS }, (_, row): MeshFace => ({
-      points: [pointAt(column, row), pointAt(column + 1, row), pointAt(column + 1, row + 1), pointAt(column, row + 1)], opacity: row === ROWS - 1 ? 0.86 : 0.93, light: row === ROWS - 1 ? -0.16 : row === 0 ? -0.08 : 0.04,
-    }))).flat()
-    return { faces, lines: [{ points: Array.from({ length: COLUMNS + 1 }, (_, column) => pointAt(column, ROWS)), widthMm: 0.9, light: -0.42, opacity: 0.7, edge: true }] }
+    const faces = Array.from({ length: COLUMNS }, (_, column) =>
+      Array.from({ length: ROWS }, (_, row): MeshFace => ({
+        points: [
+          pointAt(column, row),
+          pointAt(column + 1, row),
+          pointAt(column + 1, row + 1),
+          pointAt(column, row + 1),
+        ],
+        opacity: row === ROWS - 1 ? 0.86 : 0.93,
+        light: row === ROWS - 1 ? -0.16 : row === 0 ? -0.08 : 0.04,
+      })),
+    ).flat()
+    return {
+      faces,
+      lines: [
+        {
+          points: Array.from({ length: COLUMNS + 1 }, (_, column) => pointAt(column, ROWS)),
+          widthMm: 0.9,
+          light: -0.42,
+          opacity: 0.7,
+          edge: true,
+        },
+      ],
+    }
   },
 })

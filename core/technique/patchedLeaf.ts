@@ -1,14 +1,25 @@
 /**
- * Patched leaf: small leaves of a single sheet, each with its wire glued to the back under a small square patch, joined into a stem.
+ * Patched leaf: small leaves of a single sheet, each with its wire glued to the back under a small square patch,
+ * joined into a stem.
  *
- * By hand: a stem 110 mm long carries 110 × ( 1 − 0.16 ) ÷ 25 = 3.7, so 4 pairs and one at its tip: 9 leaves and 9 patches;
+ * By hand: a stem 110 mm long carries 110 × ( 1 − 0.16 ) ÷ 25 = 3.7, so 4 pairs and one at its tip: 9 leaves and 9
+ * patches;
  * a leaf 22 mm long takes a wire of 22 × 0.5 + 45 = 56 mm.
  */
 import { z } from 'zod'
 import { typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { branchMesh, branchStance, countBySize, joinedFromTheTip, leafFields, leafPieces, leavesInPairs, pairsOn } from './foliage'
+import {
+  branchMesh,
+  branchStance,
+  countBySize,
+  joinedFromTheTip,
+  leafFields,
+  leafPieces,
+  leavesInPairs,
+  pairsOn,
+} from './foliage'
 import { branchWiring } from './wiring'
 
 const parameters = z.strictObject({
@@ -20,7 +31,8 @@ const parameters = z.strictObject({
   arch: z.number().min(0).max(0.6).meta({ label: 'Arch', kind: 'share' }),
 })
 
-const pairsOf = ({ lengthMm }: { readonly lengthMm: number }) => pairsOn(typed('branch long', lengthMm, 'length', 'Arrange'))
+const pairsOf = ({ lengthMm }: { readonly lengthMm: number }) =>
+  pairsOn(typed('branch long', lengthMm, 'length', 'Arrange'))
 
 export const patchedLeaf = defineTechnique({
   id: 'patchedLeaf',
@@ -34,24 +46,70 @@ export const patchedLeaf = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { lengthMm: 110, leafMm: 22, leaf: 'orbicular', leafWide: 1, openDeg: 58, foldDeg: 12, arch: 0.35 },
+  startingParameters: {
+    lengthMm: 110,
+    leafMm: 22,
+    leaf: 'orbicular',
+    leafWide: 1,
+    openDeg: 58,
+    foldDeg: 12,
+    arch: 0.35,
+  },
   startingColour: '#93a58c',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ lengthMm, leafMm }) => ({ widthMm: leafMm * 1.7, heightMm: lengthMm }),
 
-  pieces: ({ lengthMm, leafMm, leaf, leafWide }, size) => leafPieces({ leaf, leafWide }, leafMm, countBySize(leavesInPairs(pairsOf({ lengthMm }).value)), size, 1, 'smooth face up'),
+  pieces: ({ lengthMm, leafMm, leaf, leafWide }, size) =>
+    leafPieces(
+      { leaf, leafWide },
+      leafMm,
+      countBySize(leavesInPairs(pairsOf({ lengthMm }).value)),
+      size,
+      1,
+      'smooth face up',
+    ),
 
   figures: (values) => [pairsOf(values)],
 
-  wiring: (values, size) => branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.5, patched: true }),
+  wiring: (values, size) =>
+    branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.5, patched: true }),
 
-  assembly: (values) => ({ kind: 'branch', shape: values, lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'), moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm) }),
+  assembly: (values) => ({
+    kind: 'branch',
+    shape: values,
+    lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'),
+    moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm),
+  }),
 
   occupies: [{ step: 'patch', mould: 'foamHole', per: 'piece' }],
   steps: [
-    { id: 'cut', name: 'Cut leaves and patches', say: 'Leaves two or three plies at a time; patches are small squares from offcuts.', perPieceMin: 0.25, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'patch', name: 'Patch the wires', say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.', perPieceMin: 0.6, perElementMin: 0, fixedMin: 5, waitMin: 60 },
-    { id: 'join', name: 'Join the stem', say: 'From the tip down, pair by pair, half-width tape stretched; the stem wire joins at the second pair.', perPieceMin: 0.3, perElementMin: 3, fixedMin: 5, waitMin: 0 },
+    {
+      id: 'cut',
+      name: 'Cut leaves and patches',
+      say: 'Leaves two or three plies at a time; patches are small squares from offcuts.',
+      perPieceMin: 0.25,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'patch',
+      name: 'Patch the wires',
+      say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.',
+      perPieceMin: 0.6,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 60,
+    },
+    {
+      id: 'join',
+      name: 'Join the stem',
+      say: 'From the tip down, pair by pair, half-width tape stretched; the stem wire joins at the second pair.',
+      perPieceMin: 0.3,
+      perElementMin: 3,
+      fixedMin: 5,
+      waitMin: 0,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
   consumables: ['edible glue, a dot for each patch', 'wire tape', 'foam to stand them in'],
@@ -60,12 +118,32 @@ export const patchedLeaf = defineTechnique({
     { id: 'patchWire', at: 'join', say: 'Wire and tape are not food: into a food-safe holder, counted in and out.' },
   ],
   failures: [
-    { seen: 'Leaves turn on their wires', because: 'patch too small, or glue too wet', next: 'a patch as wide as a third of the leaf, tacky glue' },
+    {
+      seen: 'Leaves turn on their wires',
+      because: 'patch too small, or glue too wet',
+      next: 'a patch as wide as a third of the leaf, tacky glue',
+    },
     { seen: 'The wire shows through', because: 'thin pale paper', next: 'thicker paper, or a wire wound in pale tape' },
   ],
 
-  holdingParts: ({ lengthMm }) => [{ id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true }, { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true }],
+  holdingParts: ({ lengthMm }) => [
+    { id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true },
+    { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true },
+  ],
 
   draw: ({ lengthMm, leafMm, leaf, leafWide, openDeg, foldDeg, arch }, element, wall) =>
-    branchMesh({ lengthMm: lengthMm * element.size, leafMm: leafMm * element.size, shape: { leaf, leafWide }, leaves: leavesInPairs(pairsOf({ lengthMm }).value), openDeg, foldDeg, arch, stem: '#6d6a45' }, element.seed, branchStance(element, wall)),
+    branchMesh(
+      {
+        lengthMm: lengthMm * element.size,
+        leafMm: leafMm * element.size,
+        shape: { leaf, leafWide },
+        leaves: leavesInPairs(pairsOf({ lengthMm }).value),
+        openDeg,
+        foldDeg,
+        arch,
+        stem: '#6d6a45',
+      },
+      element.seed,
+      branchStance(element, wall),
+    ),
 })

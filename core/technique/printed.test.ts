@@ -7,17 +7,20 @@ import { printOn, PRINTS } from './printed'
 const panel = fc.record({ widthMm: fc.integer({ min: 12, max: 400 }), heightMm: fc.integer({ min: 12, max: 290 }) })
 
 describe('what is printed on a panel', () => {
-  it('stays on it, whatever its size', () => fc.assert(fc.property(fc.constantFrom(...PRINTS), panel, fc.nat(), (print, size, seed) => {
-    for (const { points, widthMm } of printOn(print, size, seed)) {
-      expect(widthMm).toBeGreaterThan(0)
-      points.forEach(({ x, y }) => {
-        expect(x).toBeGreaterThanOrEqual(0)
-        expect(x).toBeLessThanOrEqual(size.widthMm)
-        expect(y).toBeGreaterThanOrEqual(0)
-        expect(y).toBeLessThanOrEqual(size.heightMm)
-      })
-    }
-  })))
+  it('stays on it, whatever its size', () =>
+    fc.assert(
+      fc.property(fc.constantFrom(...PRINTS), panel, fc.nat(), (print, size, seed) => {
+        for (const { points, widthMm } of printOn(print, size, seed)) {
+          expect(widthMm).toBeGreaterThan(0)
+          points.forEach(({ x, y }) => {
+            expect(x).toBeGreaterThanOrEqual(0)
+            expect(x).toBeLessThanOrEqual(size.widthMm)
+            expect(y).toBeGreaterThanOrEqual(0)
+            expect(y).toBeLessThanOrEqual(size.heightMm)
+          })
+        }
+      }),
+    ))
   it('is the same for the same seed, and sprigs lean otherwise for another', () => {
     const size = { widthMm: 200, heightMm: 100 }
     expect(printOn('sprigs', size, 4)).toEqual(printOn('sprigs', size, 4))

@@ -3,15 +3,50 @@ import { derive, seedFor, typed } from '../quantity'
 import type { BandRoom, Layout, PlacedElement } from './define'
 
 /** One piece of a row round a tier. */
-export const roundTheTier = (room: BandRoom, index: number, place: Pick<PlacedElement, 'angleDeg' | 'spanDeg' | 'heightMm' | 'row'>): PlacedElement => ({
-  index, tier: room.tier, on: 'side', size: 1, rollDeg: 0, outMm: 0, away: 0, mirrored: false, seed: seedFor(room.seed, index), ...place,
+export const roundTheTier = (
+  room: BandRoom,
+  index: number,
+  place: Pick<PlacedElement, 'angleDeg' | 'spanDeg' | 'heightMm' | 'row'>,
+): PlacedElement => ({
+  index,
+  tier: room.tier,
+  on: 'side',
+  size: 1,
+  rollDeg: 0,
+  outMm: 0,
+  away: 0,
+  mirrored: false,
+  seed: seedFor(room.seed, index),
+  ...place,
 })
 
-/** One row of sheets round a tier, each over the last by an overlap, since paper shrinks away from a butt joint. @param called what they are called, several of them */
+/**
+ * One row of sheets round a tier, each over the last by an overlap, since paper shrinks away from a butt joint. @param
+ * called what they are called, several of them
+ */
 export function oneRowRound(room: BandRoom, called: string, sheetMm: number, overlapMm: number): Layout {
-  const count = derive(called, 'count', 'sheets round a tier', 'round up( {length} ÷ ( {sheet} − {overlap} ) )', {
-    length: room.length, sheet: typed('sheet long', sheetMm, 'length', 'Arrange'), overlap: typed('overlap', overlapMm, 'length', 'Arrange'),
-  }, (v) => Math.max(1, Math.ceil(v.length / (v.sheet - v.overlap) - 1e-9)))
+  const count = derive(
+    called,
+    'count',
+    'sheets round a tier',
+    'round up( {length} ÷ ( {sheet} − {overlap} ) )',
+    {
+      length: room.length,
+      sheet: typed('sheet long', sheetMm, 'length', 'Arrange'),
+      overlap: typed('overlap', overlapMm, 'length', 'Arrange'),
+    },
+    (v) => Math.max(1, Math.ceil(v.length / (v.sheet - v.overlap) - 1e-9)),
+  )
   const spanDeg = room.spanDeg / count.value
-  return { count, elements: Array.from({ length: count.value }, (_, index) => roundTheTier(room, index, { row: 0, spanDeg, angleDeg: room.fromDeg + (index + 0.5) * spanDeg, heightMm: room.footMm })) }
+  return {
+    count,
+    elements: Array.from({ length: count.value }, (_, index) =>
+      roundTheTier(room, index, {
+        row: 0,
+        spanDeg,
+        angleDeg: room.fromDeg + (index + 0.5) * spanDeg,
+        heightMm: room.footMm,
+      }),
+    ),
+  }
 }

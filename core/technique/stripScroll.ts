@@ -1,7 +1,9 @@
 /**
- * Strip scroll: narrow strips of thin wafer stuck at one end and wound tightly round a clip, so that each outer one ends shorter: a fan of nested arcs, like lace.
+ * Strip scroll: narrow strips of thin wafer stuck at one end and wound tightly round a clip, so that each outer one
+ * ends shorter: a fan of nested arcs, like lace.
  *
- * By hand: a scroll seen 40 mm wide, on a row 402 mm round, overlapping by a tenth: 402 ÷ (40 × 0.9) = 11.2, so 11 scrolls of 10 strips each, 110 strips.
+ * By hand: a scroll seen 40 mm wide, on a row 402 mm round, overlapping by a tenth: 402 ÷ (40 × 0.9) = 11.2, so 11
+ * scrolls of 10 strips each, 110 strips.
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'
@@ -28,7 +30,11 @@ export const stripScroll = defineTechnique({
   say: 'Nested arcs of narrow strips, like lace round a tier.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer winds without cracking and keeps its curl.',
-  unfit: { standardWafer: 'Standard wafer springs out of a tight curl; take thin.', thickWafer: 'Thick wafer cracks when wound.', riceFilm: 'Rice film springs back and snaps.' },
+  unfit: {
+    standardWafer: 'Standard wafer springs out of a tight curl; take thin.',
+    thickWafer: 'Thick wafer cracks when wound.',
+    riceFilm: 'Rice film springs back and snaps.',
+  },
   compositions: ['band', 'sweep', 'scatter', 'cluster', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting'],
   parameters,
@@ -39,19 +45,64 @@ export const stripScroll = defineTechnique({
 
   pieces: ({ seenMm, strips, stripWidthMm }, size) => {
     const width = typed('strip wide', stripWidthMm, 'length', 'Arrange')
-    const length = derive('strip long', 'length', 'round the outermost arc', '{seen} × {arc} + {held}',
-      { seen: found('seen size here', seenMm * size, 'length', 'from its place'), arc: found('arc for each seen size', ARC_PER_SEEN, 'ratio', 'of the drawn scroll'), held: found('held at the ends', HELD_MM, 'length', 'stuck together') }, (v) => v.seen * v.arc + v.held)
-    return [{ name: 'scroll strip', outline: rectangle(0, 0, length.value, stripWidthMm), folds: [], face: 'either face', width: length, height: width, perElement: strips }]
+    const length = derive(
+      'strip long',
+      'length',
+      'round the outermost arc',
+      '{seen} × {arc} + {held}',
+      {
+        seen: found('seen size here', seenMm * size, 'length', 'from its place'),
+        arc: found('arc for each seen size', ARC_PER_SEEN, 'ratio', 'of the drawn scroll'),
+        held: found('held at the ends', HELD_MM, 'length', 'stuck together'),
+      },
+      (v) => v.seen * v.arc + v.held,
+    )
+    return [
+      {
+        name: 'scroll strip',
+        outline: rectangle(0, 0, length.value, stripWidthMm),
+        folds: [],
+        face: 'either face',
+        width: length,
+        height: width,
+        perElement: strips,
+      },
+    ]
   },
 
   steps: [
-    { id: 'cut', name: 'Cut the strips', say: 'Several sheets at once, with a ruler and a sharp blade, all strips of a scroll alike.', perPieceMin: 0.15, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'wind', name: 'Stick and wind', say: 'Stick the strips together at one end, wind tightly round a clip so that each outer one ends shorter, stick the other end, let go.', perPieceMin: 0, perElementMin: 4, fixedMin: 0, waitMin: 10 },
+    {
+      id: 'cut',
+      name: 'Cut the strips',
+      say: 'Several sheets at once, with a ruler and a sharp blade, all strips of a scroll alike.',
+      perPieceMin: 0.15,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'wind',
+      name: 'Stick and wind',
+      say:
+        'Stick the strips together at one end, wind tightly round a clip so that ' +
+        'each outer one ends shorter, stick the other end, let go.',
+      perPieceMin: 0,
+      perElementMin: 4,
+      fixedMin: 0,
+      waitMin: 10,
+    },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],
   consumables: ['edible glue, a dab for each end', 'piping gel to set them'],
   cautions: [{ id: 'bladeStrip', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
-  failures: [{ seen: 'Arcs open again', because: 'the ends were not held till dry', next: 'clip each for five minutes' }, { seen: 'Strips crack', because: 'the paper was dry and old', next: 'leave them in the room’s air for an hour, or breathe on them' }],
+  failures: [
+    { seen: 'Arcs open again', because: 'the ends were not held till dry', next: 'clip each for five minutes' },
+    {
+      seen: 'Strips crack',
+      because: 'the paper was dry and old',
+      next: 'leave them in the room’s air for an hour, or breathe on them',
+    },
+  ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold scrolls while the gel sets', perElement: 1 }],
 
   draw: ({ seenMm, strips }, element, wall) => {
@@ -60,10 +111,10 @@ export const stripScroll = defineTechnique({
     const at = frameOf({ ...element, rollDeg: element.rollDeg + between(stream, -8, 8) }, wall)
     const arcOf = (strip: number): readonly Point3[] => {
       const share = (strip + 1) / strips
-      const radius = reach / 2 * (0.24 + 0.76 * share)
-      const sweep = (300 - 80 * share) * Math.PI / 180
+      const radius = (reach / 2) * (0.24 + 0.76 * share)
+      const sweep = ((300 - 80 * share) * Math.PI) / 180
       return Array.from({ length: 19 }, (_, step) => {
-        const angle = -Math.PI / 2 + sweep * step / 18
+        const angle = -Math.PI / 2 + (sweep * step) / 18
         return at(radius * Math.cos(angle), radius * (1 + Math.sin(angle)), 2.5 + 2 * share)
       })
     }
@@ -71,7 +122,10 @@ export const stripScroll = defineTechnique({
       faces: [],
       lines: Array.from({ length: strips }, (_, strip): readonly MeshLine[] => {
         const points = arcOf(strip)
-        return [{ points, widthMm: 1.9, light: -0.32, opacity: 0.5 }, { points, widthMm: 1.1, light: 0.34, opacity: 1, edge: true }]
+        return [
+          { points, widthMm: 1.9, light: -0.32, opacity: 0.5 },
+          { points, widthMm: 1.1, light: 0.34, opacity: 1, edge: true },
+        ]
       }).flat(),
     }
   },

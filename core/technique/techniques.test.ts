@@ -1,7 +1,29 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  boxPanels, butterfly, castMesh, fabricBow, finished, FINISHES, flatPanel, foldedGlobe, formedSail, formedWrap, gatheredFan, layeredWings, panSail, puff, silhouette, steamedSpire, stripScroll, TECHNIQUES, tornRuffle, type BandRoom, type PlacedElement, type Technique, type Wall,
+  boxPanels,
+  butterfly,
+  castMesh,
+  fabricBow,
+  finished,
+  FINISHES,
+  flatPanel,
+  foldedGlobe,
+  formedSail,
+  formedWrap,
+  gatheredFan,
+  layeredWings,
+  panSail,
+  puff,
+  silhouette,
+  steamedSpire,
+  stripScroll,
+  TECHNIQUES,
+  tornRuffle,
+  type BandRoom,
+  type PlacedElement,
+  type Technique,
+  type Wall,
 } from '.'
 import type { z } from 'zod'
 import { outlineAreaMm2 } from '../geometry'
@@ -9,15 +31,47 @@ import { PAPERS } from '../material'
 import { found, workingsBelow, workingSentence } from '../quantity'
 
 const length = (mm: number) => found('length', mm, 'length', 'given')
-const room = (lengthMm: number, heightMm: number): BandRoom => ({ tier: 0, fromDeg: -180, spanDeg: 360, footMm: 0, topMm: heightMm, length: length(lengthMm), height: length(heightMm), faces: [], seed: 3, irregularity: 0.5 })
-const wall: Wall = (angleDeg, heightMm, outMm) => { const angle = angleDeg * Math.PI / 180; return [(130 + outMm) * Math.sin(angle), -(130 + outMm) * Math.cos(angle), heightMm] }
-const element = (seed: number, size = 1): PlacedElement => ({ index: 0, tier: 0, on: 'side', angleDeg: 20, spanDeg: 60, heightMm: 40, outMm: 0, size, rollDeg: 10, row: 0, away: 0, mirrored: false, seed })
+const room = (lengthMm: number, heightMm: number): BandRoom => ({
+  tier: 0,
+  fromDeg: -180,
+  spanDeg: 360,
+  footMm: 0,
+  topMm: heightMm,
+  length: length(lengthMm),
+  height: length(heightMm),
+  faces: [],
+  seed: 3,
+  irregularity: 0.5,
+})
+const wall: Wall = (angleDeg, heightMm, outMm) => {
+  const angle = (angleDeg * Math.PI) / 180
+  return [(130 + outMm) * Math.sin(angle), -(130 + outMm) * Math.cos(angle), heightMm]
+}
+const element = (seed: number, size = 1): PlacedElement => ({
+  index: 0,
+  tier: 0,
+  on: 'side',
+  angleDeg: 20,
+  spanDeg: 60,
+  heightMm: 40,
+  outMm: 0,
+  size,
+  rollDeg: 10,
+  row: 0,
+  away: 0,
+  mirrored: false,
+  seed,
+})
 const all = TECHNIQUES as unknown as readonly Technique<z.ZodObject>[]
 
 describe.each(all.map((technique) => [technique.name, technique] as const))('%s', (_, technique) => {
   it('declares all that its form, piece list, steps and cautions are made from', () => {
     expect(technique.parameters.parse(technique.startingParameters)).toEqual(technique.startingParameters)
-    for (const field of Object.values(technique.parameters.shape)) expect((field as z.ZodType).meta()).toMatchObject({ label: expect.stringMatching(/\w/), kind: expect.any(String) })
+    for (const field of Object.values(technique.parameters.shape))
+      expect((field as z.ZodType).meta()).toMatchObject({
+        label: expect.stringMatching(/\w/),
+        kind: expect.any(String),
+      })
     expect(technique.steps.length).toBeGreaterThan(1)
     expect(technique.cautions.length).toBeGreaterThan(0)
     expect(technique.failures.length).toBeGreaterThan(0)
@@ -34,52 +88,99 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
     for (const piece of technique.pieces(technique.startingParameters, 0.8)) {
       expect(Math.abs(outlineAreaMm2(piece.outline))).toBeGreaterThan(50)
       expect(piece.perElement).toBeGreaterThan(0)
-      for (const working of workingsBelow(piece.width)) expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
+      for (const working of workingsBelow(piece.width))
+        expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
     }
   })
-  it('cuts larger pieces for larger elements, and never smaller', () => fc.assert(fc.property(fc.double({ min: 0.4, max: 0.9, noNaN: true }), fc.double({ min: 0.02, max: 0.2, noNaN: true }), (size, more) => {
-    const [small, large] = [technique.pieces(technique.startingParameters, size), technique.pieces(technique.startingParameters, size + more)]
-    small.forEach(({ width, height }, at) => expect(large[at]!.width.value * large[at]!.height.value).toBeGreaterThanOrEqual(width.value * height.value - 1e-9))
-  })))
-  it('is drawn the same for the same seed, otherwise for another, off the wall and about as large as seen', () => fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-    const mesh = technique.draw(technique.startingParameters, element(seed), wall)
-    expect(technique.draw(technique.startingParameters, element(seed), wall)).toEqual(mesh)
-    expect(JSON.stringify(technique.draw(technique.startingParameters, element(seed + 1), wall))).not.toBe(JSON.stringify(mesh))
-    const points = [...mesh.faces, ...mesh.lines].flatMap((part) => part.points)
-    const { heightMm } = technique.seen(technique.startingParameters)
-    expect(points.length).toBeGreaterThan(8)
-    points.forEach((point) => expect(point.every(Number.isFinite)).toBe(true))
-    const rise = Math.max(...points.map(([, , z]) => z)) - Math.min(...points.map(([, , z]) => z))
-    expect(rise).toBeGreaterThan(heightMm * 0.5)
-    expect(rise).toBeLessThan(heightMm * 1.7)
-  }), { numRuns: 20 }))
+  it('cuts larger pieces for larger elements, and never smaller', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.4, max: 0.9, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.2, noNaN: true }),
+        (size, more) => {
+          const [small, large] = [
+            technique.pieces(technique.startingParameters, size),
+            technique.pieces(technique.startingParameters, size + more),
+          ]
+          small.forEach(({ width, height }, at) =>
+            expect(large[at]!.width.value * large[at]!.height.value).toBeGreaterThanOrEqual(
+              width.value * height.value - 1e-9,
+            ),
+          )
+        },
+      ),
+    ))
+  it('is drawn the same for the same seed, otherwise for another, off the wall and about as large as seen', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+        const mesh = technique.draw(technique.startingParameters, element(seed), wall)
+        expect(technique.draw(technique.startingParameters, element(seed), wall)).toEqual(mesh)
+        expect(JSON.stringify(technique.draw(technique.startingParameters, element(seed + 1), wall))).not.toBe(
+          JSON.stringify(mesh),
+        )
+        const points = [...mesh.faces, ...mesh.lines].flatMap((part) => part.points)
+        const { heightMm } = technique.seen(technique.startingParameters)
+        expect(points.length).toBeGreaterThan(8)
+        points.forEach((point) => expect(point.every(Number.isFinite)).toBe(true))
+        const rise = Math.max(...points.map(([, , z]) => z)) - Math.min(...points.map(([, , z]) => z))
+        expect(rise).toBeGreaterThan(heightMm * 0.5)
+        expect(rise).toBeLessThan(heightMm * 1.7)
+      }),
+      { numRuns: 20 },
+    ))
 })
 
 describe.each(FINISHES.map((finish) => [finish.name, finish] as const))('%s', (_, finish) => {
   const extent = { edge: found('edge', 4000, 'length', 'given'), area: found('area', 5, 'area', 'given') }
-  it('takes more for more edge, more face and a larger share, and says how it is reckoned', () => fc.assert(fc.property(fc.double({ min: 0.05, max: 0.9, noNaN: true }), fc.double({ min: 1, max: 3, noNaN: true }), (share, more) => {
-    const amount = (of: number, times: number) => finish.amount({ colour: '#c9a24b', share: of }, { edge: { ...extent.edge, value: 4000 * times }, area: { ...extent.area, value: 5 * times } })
-    expect(amount(share, more).value).toBeGreaterThanOrEqual(amount(share, 1).value)
-    expect(amount(share + 0.05, 1).value).toBeGreaterThan(amount(share, 1).value)
-    for (const working of workingsBelow(amount(share, more))) expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
-  }), { numRuns: 20 }))
+  it('takes more for more edge, more face and a larger share, and says how it is reckoned', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 0.9, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (share, more) => {
+          const amount = (of: number, times: number) =>
+            finish.amount(
+              { colour: '#c9a24b', share: of },
+              { edge: { ...extent.edge, value: 4000 * times }, area: { ...extent.area, value: 5 * times } },
+            )
+          expect(amount(share, more).value).toBeGreaterThanOrEqual(amount(share, 1).value)
+          expect(amount(share + 0.05, 1).value).toBeGreaterThan(amount(share, 1).value)
+          for (const working of workingsBelow(amount(share, more)))
+            expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
+        },
+      ),
+      { numRuns: 20 },
+    ))
   it('is seen on every technique that takes it, and leaves its shape', () => {
     for (const technique of all.filter(({ finishes }) => finishes.includes(finish.id))) {
       const bare = technique.draw(technique.startingParameters, element(3), wall)
       const done = finished(bare, [{ finish: finish.id, colour: '#123456', share: 0.8 }], '#e8dccb', 3)
       expect(done).not.toEqual(bare)
-      expect(done.faces.slice(0, bare.faces.length).map(({ points }) => points)).toEqual(bare.faces.map(({ points }) => points))
+      expect(done.faces.slice(0, bare.faces.length).map(({ points }) => points)).toEqual(
+        bare.faces.map(({ points }) => points),
+      )
     }
   })
 })
 
 describe('finishes worked by hand', () => {
-  const amount = (id: (typeof FINISHES)[number]['id'], share: number, edgeMm: number, dm2: number) => FINISHES.find((each) => each.id === id)!.amount({ colour: '#c9a24b', share }, { edge: found('edge', edgeMm, 'length', 'given'), area: found('area', dm2, 'area', 'given') }).value
-  it.each([['edgeGilding', 1, 1800, 0, 0.45], ['dusting', 0.5, 0, 6, 0.45], ['twoTone', 0.6, 0, 4, 1.44], ['speckle', 0.5, 0, 5, 0.5], ['stencilShine', 0.5, 0, 3, 0.3]] as const)('%s', (id, share, edgeMm, dm2, wanted) => expect(amount(id, share, edgeMm, dm2)).toBeCloseTo(wanted, 6))
+  const amount = (id: (typeof FINISHES)[number]['id'], share: number, edgeMm: number, dm2: number) =>
+    FINISHES.find((each) => each.id === id)!.amount(
+      { colour: '#c9a24b', share },
+      { edge: found('edge', edgeMm, 'length', 'given'), area: found('area', dm2, 'area', 'given') },
+    ).value
+  it.each([
+    ['edgeGilding', 1, 1800, 0, 0.45],
+    ['dusting', 0.5, 0, 6, 0.45],
+    ['twoTone', 0.6, 0, 4, 1.44],
+    ['speckle', 0.5, 0, 5, 0.5],
+    ['stencilShine', 0.5, 0, 3, 0.3],
+  ] as const)('%s', (id, share, edgeMm, dm2, wanted) => expect(amount(id, share, edgeMm, dm2)).toBeCloseTo(wanted, 6))
 })
 
 describe('cases worked by hand', () => {
-  const rounded = (...workings: readonly { readonly value: number }[]) => workings.map(({ value }) => Math.round(value * 10) / 10)
+  const rounded = (...workings: readonly { readonly value: number }[]) =>
+    workings.map(({ value }) => Math.round(value * 10) / 10)
   it('a formed sail seen 70 × 80 mm with a 12 mm foot is cut 83.7 × 98 mm', () => {
     const [piece] = formedSail.pieces({ ...formedSail.startingParameters, seenMm: 70, widthMm: 80, insertionMm: 12 }, 1)
     expect(rounded(piece!.height, piece!.width)).toEqual([83.7, 98])
@@ -94,7 +195,8 @@ describe('cases worked by hand', () => {
     expect(Math.round(formedWrap.pieces(wrap, 1)[0]!.height.value)).toBe(129)
   })
   it('nine pieces of lace 60 × 45 mm want one pour of a 220 mm pan, and never fewer for more lace', () => {
-    const pours = (count: number) => castMesh.figures!({ seenMm: 60, highMm: 45, panMm: 220 }, found('pieces', count, 'count', 'given'))[0]!.value
+    const pours = (count: number) =>
+      castMesh.figures!({ seenMm: 60, highMm: 45, panMm: 220 }, found('pieces', count, 'count', 'given'))[0]!.value
     expect([pours(9), pours(12), pours(24)]).toEqual([1, 2, 3])
   })
   it('wings in five layers shrink by 0.86 each: the second of 110 mm is 94.6', () => {
@@ -108,8 +210,20 @@ describe('cases worked by hand', () => {
     expect(quill!.holes).toHaveLength(1)
   })
   it('parts of a silhouette beside each other are cut apart, a ring within a hole is a part again', () => {
-    const square = (x: number, y: number, half: number): [number, number][] => [[x - half, y - half], [x + half, y - half], [x + half, y + half], [x - half, y + half]]
-    const pieces = silhouette.pieces({ seenMm: 100, footMm: 0, rings: [square(0, 0.5, 0.5), square(0, 0.5, 0.3), square(0, 0.5, 0.1), square(2, 0.5, 0.2)] }, 1)
+    const square = (x: number, y: number, half: number): [number, number][] => [
+      [x - half, y - half],
+      [x + half, y - half],
+      [x + half, y + half],
+      [x - half, y + half],
+    ]
+    const pieces = silhouette.pieces(
+      {
+        seenMm: 100,
+        footMm: 0,
+        rings: [square(0, 0.5, 0.5), square(0, 0.5, 0.3), square(0, 0.5, 0.1), square(2, 0.5, 0.2)],
+      },
+      1,
+    )
     expect(pieces.map(({ holes }) => holes!.length)).toEqual([1, 0, 0])
   })
   it('a bow seen 120 mm across of 34 mm ribbon takes two loops of 142 mm, two tails and a knot', () => {
@@ -130,25 +244,47 @@ describe('cases worked by hand', () => {
     const kinds = elements.map((each) => boxPanels.pieces(boxPanels.startingParameters, 1, each))
     expect(kinds[0]![0]).toMatchObject({ width: { value: 180 }, height: { value: 114 } })
     expect(kinds[4]![0]).toMatchObject({ width: { value: 180 }, height: { value: 180 } })
-    expect(kinds.flat().filter(({ name }) => name === 'corner accent').reduce((sum, { perElement }) => sum + perElement, 0)).toBe(12)
+    expect(
+      kinds
+        .flat()
+        .filter(({ name }) => name === 'corner accent')
+        .reduce((sum, { perElement }) => sum + perElement, 0),
+    ).toBe(12)
     expect(boxPanels.layOut!(boxPanels.startingParameters, room(720, 110)).count.value).toBe(0)
   })
   it('half a ball takes six of twelve circles, a wedge five', () => {
-    const circles = (part: 'half' | 'quarter') => foldedGlobe.pieces({ ...foldedGlobe.startingParameters, part }, 1)[0]!.perElement
+    const circles = (part: 'half' | 'quarter') =>
+      foldedGlobe.pieces({ ...foldedGlobe.startingParameters, part }, 1)[0]!.perElement
     expect([circles('half'), circles('quarter')]).toEqual([6, 5])
   })
   it('a torn ruffle of 84 mm on 817 mm takes 4 rows of 6 strips', () => {
-    const { count, elements } = tornRuffle.layOut!({ stripLengthMm: 293, stripHeightMm: 40, fullness: 1.8, overlap: 0.5 }, room(817, 84))
+    const { count, elements } = tornRuffle.layOut!(
+      { stripLengthMm: 293, stripHeightMm: 40, fullness: 1.8, overlap: 0.5 },
+      room(817, 84),
+    )
     expect(count.value).toBe(24)
     expect(new Set(elements.map(({ row }) => row)).size).toBe(4)
     expect(Math.max(...elements.map(({ heightMm }) => heightMm))).toBe(44)
     expect(Math.min(...elements.map(({ heightMm }) => heightMm))).toBe(0)
   })
-  it('a fuller ruffle, a longer row or a higher band never takes fewer strips', () => fc.assert(fc.property(fc.double({ min: 1.3, max: 2.4, noNaN: true }), fc.integer({ min: 200, max: 1200 }), fc.integer({ min: 30, max: 160 }), (fullness, round, high) => {
-    const strips = (full: number, along: number, up: number) => tornRuffle.layOut!({ ...tornRuffle.startingParameters, fullness: full }, room(along, up)).count.value
-    const base = strips(fullness, round, high)
-    return strips(fullness + 0.1, round, high) >= base && strips(fullness, round + 50, high) >= base && strips(fullness, round, high + 20) >= base
-  })))
+  it('a fuller ruffle, a longer row or a higher band never takes fewer strips', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1.3, max: 2.4, noNaN: true }),
+        fc.integer({ min: 200, max: 1200 }),
+        fc.integer({ min: 30, max: 160 }),
+        (fullness, round, high) => {
+          const strips = (full: number, along: number, up: number) =>
+            tornRuffle.layOut!({ ...tornRuffle.startingParameters, fullness: full }, room(along, up)).count.value
+          const base = strips(fullness, round, high)
+          return (
+            strips(fullness + 0.1, round, high) >= base &&
+            strips(fullness, round + 50, high) >= base &&
+            strips(fullness, round, high + 20) >= base
+          )
+        },
+      ),
+    ))
   it('817 mm in panels of 210 overlapping by 12 takes 5, 83 mm high', () => {
     const panel = { panelLengthMm: 210, panelHeightMm: 80, overlapMm: 12, hemMm: 3, print: 'plain' as const }
     expect(flatPanel.layOut!(panel, room(817, 110)).count.value).toBe(5)
@@ -159,12 +295,38 @@ describe('cases worked by hand', () => {
     const [triangle] = gatheredFan.pieces({ seenMm: 70, spreadDeg: 80, insertionMm: 15 }, 1)
     expect([triangle!.height.value, triangle!.width.value].map((mm) => Math.round(mm * 10) / 10)).toEqual([86.7, 180])
   })
-  it('a spire seen 140 mm high with a 20 mm foot is cut 160 mm long', () => expect(steamedSpire.pieces({ seenMm: 140, widthMm: 30, insertionMm: 20 }, 1)[0]!.height.value).toBe(160))
-  it('a moth seen 38 mm across with wings at 40° is cut 49.6 mm across', () => expect(butterfly.pieces({ seenMm: 38, liftDeg: 40 }, 1)[0]!.width.value).toBeCloseTo(49.6, 1))
+  it('a spire seen 140 mm high with a 20 mm foot is cut 160 mm long', () =>
+    expect(steamedSpire.pieces({ seenMm: 140, widthMm: 30, insertionMm: 20 }, 1)[0]!.height.value).toBe(160))
+  it('a moth seen 38 mm across with wings at 40° is cut 49.6 mm across', () =>
+    expect(butterfly.pieces({ seenMm: 38, liftDeg: 40 }, 1)[0]!.width.value).toBeCloseTo(49.6, 1))
   it('a ball takes its twelve circles, a scroll its ten strips', () => {
-    expect(foldedGlobe.pieces({ ...foldedGlobe.startingParameters, seenMm: 40, circles: 12 }, 1)[0]).toMatchObject({ perElement: 12, width: { value: 40 } })
-    expect(stripScroll.pieces({ seenMm: 40, strips: 10, stripWidthMm: 6 }, 1)[0]).toMatchObject({ perElement: 10, height: { value: 6 } })
+    expect(foldedGlobe.pieces({ ...foldedGlobe.startingParameters, seenMm: 40, circles: 12 }, 1)[0]).toMatchObject({
+      perElement: 12,
+      width: { value: 40 },
+    })
+    expect(stripScroll.pieces({ seenMm: 40, strips: 10, stripWidthMm: 6 }, 1)[0]).toMatchObject({
+      perElement: 10,
+      height: { value: 6 },
+    })
   })
-  it.each([[tornRuffle, { stripHeightMm: 5 }], [stripScroll, { strips: 40 }], [butterfly, { liftDeg: 90 }], [foldedGlobe, { circles: 3 }], [formedSail, { cut: 'circle' }], [panSail, { seenMm: 5 }], [formedWrap, { overlapMm: 2 }], [castMesh, { panMm: 40 }], [layeredWings, { layers: 2 }], [silhouette, { rings: [] }], [fabricBow, { ribbonMm: 200 }], [puff, { deep: 2 }], [boxPanels, { perCorner: 0 }], [gatheredFan, { spreadDeg: 5 }], [steamedSpire, { widthMm: 1 }], [flatPanel, { overlapMm: 4 }]] as const)('numbers that cannot be made are refused', (technique, change) =>
-    expect(technique.parameters.safeParse({ ...technique.startingParameters, ...change }).success).toBe(false))
+  it.each([
+    [tornRuffle, { stripHeightMm: 5 }],
+    [stripScroll, { strips: 40 }],
+    [butterfly, { liftDeg: 90 }],
+    [foldedGlobe, { circles: 3 }],
+    [formedSail, { cut: 'circle' }],
+    [panSail, { seenMm: 5 }],
+    [formedWrap, { overlapMm: 2 }],
+    [castMesh, { panMm: 40 }],
+    [layeredWings, { layers: 2 }],
+    [silhouette, { rings: [] }],
+    [fabricBow, { ribbonMm: 200 }],
+    [puff, { deep: 2 }],
+    [boxPanels, { perCorner: 0 }],
+    [gatheredFan, { spreadDeg: 5 }],
+    [steamedSpire, { widthMm: 1 }],
+    [flatPanel, { overlapMm: 4 }],
+  ] as const)('numbers that cannot be made are refused', (technique, change) =>
+    expect(technique.parameters.safeParse({ ...technique.startingParameters, ...change }).success).toBe(false),
+  )
 })

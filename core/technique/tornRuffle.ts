@@ -13,9 +13,17 @@ import { STANDARD_SPARES } from './flat'
 import { roundTheTier } from './round'
 
 const parameters = z.strictObject({
-  stripLengthMm: z.number().min(100).max(400).meta({ label: 'Strip long', kind: 'length', help: 'As long as the sheet gives' }),
+  stripLengthMm: z
+    .number()
+    .min(100)
+    .max(400)
+    .meta({ label: 'Strip long', kind: 'length', help: 'As long as the sheet gives' }),
   stripHeightMm: z.number().min(15).max(90).meta({ label: 'Strip high', kind: 'length' }),
-  fullness: z.number().min(1.3).max(2.5).meta({ label: 'Fullness', kind: 'ratio', help: 'Strip for each length of the row' }),
+  fullness: z
+    .number()
+    .min(1.3)
+    .max(2.5)
+    .meta({ label: 'Fullness', kind: 'ratio', help: 'Strip for each length of the row' }),
   overlap: z.number().min(0.1).max(0.8).meta({ label: 'Rows overlap', kind: 'share' }),
 })
 
@@ -29,43 +37,98 @@ export const tornRuffle = defineTechnique({
   say: 'Rows of torn strips round a tier, frilled and soft.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer tears to a soft edge and frills when barely damp.',
-  unfit: { standardWafer: 'Standard wafer frills stiffly and cracks at its gathers; take thin.', thickWafer: 'Thick wafer cracks instead of frilling.', riceFilm: 'Rice film does not tear straight and snaps when dry.' },
+  unfit: {
+    standardWafer: 'Standard wafer frills stiffly and cracks at its gathers; take thin.',
+    thickWafer: 'Thick wafer cracks instead of frilling.',
+    riceFilm: 'Rice film does not tear straight and snaps when dry.',
+  },
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle'],
   parameters,
   startingParameters: { stripLengthMm: 287, stripHeightMm: 34, fullness: 1.7, overlap: 0.45 },
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.damp,
-  seen: ({ stripLengthMm, stripHeightMm, fullness }) => ({ widthMm: stripLengthMm / fullness, heightMm: stripHeightMm }),
+  seen: ({ stripLengthMm, stripHeightMm, fullness }) => ({
+    widthMm: stripLengthMm / fullness,
+    heightMm: stripHeightMm,
+  }),
 
   layOut: (ruffle, room) => {
     const strip = typed('strip', ruffle.stripLengthMm, 'length', 'Arrange')
     const stripHeight = typed('strip height', ruffle.stripHeightMm, 'length', 'Arrange')
-    const inRow = derive('strips in a row', 'count', 'ruffle rows', 'round up( {length} × {fullness} ÷ {strip} )',
-      { length: room.length, fullness: typed('fullness', ruffle.fullness, 'ratio', 'Arrange'), strip }, (v) => Math.max(1, Math.ceil(v.length * v.fullness / v.strip - 1e-9)))
-    const rows = derive('rows', 'count', 'ruffle rows', 'round up( ( {height} − {stripHeight} ) ÷ ( {stripHeight} × (1 − {overlap}) ) + 1 ), at least 1',
+    const inRow = derive(
+      'strips in a row',
+      'count',
+      'ruffle rows',
+      'round up( {length} × {fullness} ÷ {strip} )',
+      { length: room.length, fullness: typed('fullness', ruffle.fullness, 'ratio', 'Arrange'), strip },
+      (v) => Math.max(1, Math.ceil((v.length * v.fullness) / v.strip - 1e-9)),
+    )
+    const rows = derive(
+      'rows',
+      'count',
+      'ruffle rows',
+      'round up( ( {height} − {stripHeight} ) ÷ ( {stripHeight} × (1 − {overlap}) ) + 1 ), at least 1',
       { height: room.height, stripHeight, overlap: typed('overlap of rows', ruffle.overlap, 'share', 'Arrange') },
-      (v) => Math.max(1, Math.ceil((v.height - v.stripHeight) / (v.stripHeight * (1 - v.overlap)) + 1 - 1e-9)))
-    const count = derive('strips', 'count', 'rows of strips', '{rows} × {inRow}', { rows, inRow }, (v) => v.rows * v.inRow)
+      (v) => Math.max(1, Math.ceil((v.height - v.stripHeight) / (v.stripHeight * (1 - v.overlap)) + 1 - 1e-9)),
+    )
+    const count = derive(
+      'strips',
+      'count',
+      'rows of strips',
+      '{rows} × {inRow}',
+      { rows, inRow },
+      (v) => v.rows * v.inRow,
+    )
     const spanDeg = room.spanDeg / inRow.value
     const rise = rows.value === 1 ? 0 : Math.max(0, room.topMm - room.footMm - ruffle.stripHeightMm) / (rows.value - 1)
     const elements = Array.from({ length: count.value }, (_, index) => {
       const [row, at] = [Math.floor(index / inRow.value), index % inRow.value]
       // Joints of neighbouring rows do not stand over each other.
       const shift = row % 2 === 0 ? 0 : spanDeg / 2
-      return roundTheTier(room, index, { row, spanDeg, angleDeg: room.fromDeg + (at + 0.5) * spanDeg + shift, heightMm: Math.max(room.footMm, room.topMm - ruffle.stripHeightMm - row * rise) })
+      return roundTheTier(room, index, {
+        row,
+        spanDeg,
+        angleDeg: room.fromDeg + (at + 0.5) * spanDeg + shift,
+        heightMm: Math.max(room.footMm, room.topMm - ruffle.stripHeightMm - row * rise),
+      })
     })
     return { elements, count }
   },
 
-  pieces: ({ stripLengthMm, stripHeightMm }) => [{
-    name: 'torn strip', outline: rectangle(0, 0, stripLengthMm, stripHeightMm), folds: [], face: 'smooth face out', perElement: 1,
-    width: typed('strip long', stripLengthMm, 'length', 'Arrange'), height: typed('strip high', stripHeightMm, 'length', 'Arrange'),
-  }],
+  pieces: ({ stripLengthMm, stripHeightMm }) => [
+    {
+      name: 'torn strip',
+      outline: rectangle(0, 0, stripLengthMm, stripHeightMm),
+      folds: [],
+      face: 'smooth face out',
+      perElement: 1,
+      width: typed('strip long', stripLengthMm, 'length', 'Arrange'),
+      height: typed('strip high', stripHeightMm, 'length', 'Arrange'),
+    },
+  ],
 
   steps: [
-    { id: 'tear', name: 'Tear the strips', say: 'Lay a ruler on the sheet and tear towards you, slowly; two heights look livelier than one.', perPieceMin: 1, perElementMin: 0, fixedMin: 5, waitMin: 0 },
-    { id: 'set', name: 'Set the rows', say: 'Dampen the cover until it just tacks. From the top down, gather a strip between the fingers and press its foot on; each row over the last.', perPieceMin: 0, perElementMin: 2.5, fixedMin: 5, waitMin: 30 },
+    {
+      id: 'tear',
+      name: 'Tear the strips',
+      say: 'Lay a ruler on the sheet and tear towards you, slowly; two heights look livelier than one.',
+      perPieceMin: 1,
+      perElementMin: 0,
+      fixedMin: 5,
+      waitMin: 0,
+    },
+    {
+      id: 'set',
+      name: 'Set the rows',
+      say:
+        'Dampen the cover until it just tacks. From the top down, gather a strip between ' +
+        'the fingers and press its foot on; each row over the last.',
+      perPieceMin: 0,
+      perElementMin: 2.5,
+      fixedMin: 5,
+      waitMin: 30,
+    },
   ],
   consumables: ['boiled, cooled water or a thin edible glue, brushed'],
   cautions: [{ id: 'dampCover', at: 'set', say: 'A cover that shines is too wet: the strips dissolve at their foot.' }],
@@ -78,17 +141,46 @@ export const tornRuffle = defineTechnique({
   draw: ({ stripHeightMm, stripLengthMm, fullness }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
     const stream = seededStream(seed)
     const columns = Math.max(6, Math.round(stripLengthMm / fullness / COLUMN_MM))
-    const [wave, phase, second] = [between(stream, 0.9, 1.3) * stripLengthMm / 26, between(stream, 0, 6.28), between(stream, 0, 6.28)]
+    const [wave, phase, second] = [
+      (between(stream, 0.9, 1.3) * stripLengthMm) / 26,
+      between(stream, 0, 6.28),
+      between(stream, 0, 6.28),
+    ]
     const torn = Array.from({ length: columns + 1 }, () => between(stream, -0.05, 0.05) * stripHeightMm)
     const pointAt = (column: number, up: number) => {
       const share = column / columns
-      const frill = (Math.sin(wave * share * 6.28 / 2 + phase) + 0.5 * Math.sin(wave * share * 9 + second)) * up ** 1.4
-      return wall(angleDeg + (share - 0.5) * spanDeg * 1.06, heightMm + up * stripHeightMm * (1 - 0.05 * frill) + (up === 1 ? torn[column]! : 0), 1 + up * stripHeightMm * FLARE * (0.55 + 0.45 * frill))
+      const frill =
+        (Math.sin((wave * share * 6.28) / 2 + phase) + 0.5 * Math.sin(wave * share * 9 + second)) * up ** 1.4
+      return wall(
+        angleDeg + (share - 0.5) * spanDeg * 1.06,
+        heightMm + up * stripHeightMm * (1 - 0.05 * frill) + (up === 1 ? torn[column]! : 0),
+        1 + up * stripHeightMm * FLARE * (0.55 + 0.45 * frill),
+      )
     }
     const levels = [0, 0.5, 1]
-    const faces = Array.from({ length: columns }, (_, column) => levels.slice(1).map((up, level): MeshFace => ({
-      points: [pointAt(column, levels[level]!), pointAt(column + 1, levels[level]!), pointAt(column + 1, up), pointAt(column, up)], opacity: 0.94, light: level === 0 ? -0.1 : 0.04,
-    }))).flat()
-    return { faces, lines: [{ points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)), widthMm: 0.9, light: 0.5, opacity: 0.9, edge: true }] }
+    const faces = Array.from({ length: columns }, (_, column) =>
+      levels.slice(1).map((up, level): MeshFace => ({
+        points: [
+          pointAt(column, levels[level]!),
+          pointAt(column + 1, levels[level]!),
+          pointAt(column + 1, up),
+          pointAt(column, up),
+        ],
+        opacity: 0.94,
+        light: level === 0 ? -0.1 : 0.04,
+      })),
+    ).flat()
+    return {
+      faces,
+      lines: [
+        {
+          points: Array.from({ length: columns + 1 }, (_, column) => pointAt(column, 1)),
+          widthMm: 0.9,
+          light: 0.5,
+          opacity: 0.9,
+          edge: true,
+        },
+      ],
+    }
   },
 })

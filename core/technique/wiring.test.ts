@@ -1,11 +1,25 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { z } from 'zod'
-import { bud, cuppedBloom, fillerSprig, floretDome, freeLeafStem, HOLDER_MM, laminatedLeaf, mouldedBloom, openBloom, patchedLeaf, TECHNIQUES, type Technique } from '.'
+import {
+  bud,
+  cuppedBloom,
+  fillerSprig,
+  floretDome,
+  freeLeafStem,
+  HOLDER_MM,
+  laminatedLeaf,
+  mouldedBloom,
+  openBloom,
+  patchedLeaf,
+  TECHNIQUES,
+  type Technique,
+} from '.'
 import { workingsBelow, workingSentence } from '../quantity'
 
 const wired = (TECHNIQUES as unknown as readonly Technique<z.ZodObject>[]).filter(({ wiring }) => wiring)
-const rounded = (...workings: readonly { readonly value: number }[]) => workings.map(({ value }) => Math.round(value * 10) / 10)
+const rounded = (...workings: readonly { readonly value: number }[]) =>
+  workings.map(({ value }) => Math.round(value * 10) / 10)
 
 describe('flowers and foliage worked by hand', () => {
   it('an open bloom 50 mm across: longest petal 29.8 mm; 4, 5 and 5 petals', () => {
@@ -18,7 +32,10 @@ describe('flowers and foliage worked by hand', () => {
     expect(medium!.height.value).toBeGreaterThan(openBloom.pieces(openBloom.startingParameters, 1)[1]!.height.value)
   })
   it('a cupped bloom 60 mm across, lapped by 40°: longest petal 36.6 mm, 20 petals and a fringe', () => {
-    const pieces = cuppedBloom.pieces({ ...cuppedBloom.startingParameters, acrossMm: 60, lapDeg: 40, sizes: 4, petals: 5 }, 1)
+    const pieces = cuppedBloom.pieces(
+      { ...cuppedBloom.startingParameters, acrossMm: 60, lapDeg: 40, sizes: 4, petals: 5 },
+      1,
+    )
     expect(rounded(pieces[3]!.height)).toEqual([36.6])
     expect(pieces.map(({ perElement }) => perElement)).toEqual([5, 5, 5, 5, 1])
   })
@@ -27,33 +44,74 @@ describe('flowers and foliage worked by hand', () => {
     expect(rounded(mouldedBloom.pieces(values, 1)[0]!.height)).toEqual([36.8])
     expect(rounded(...mouldedBloom.figures!(values, { ...mouldedBloom.spareShare }))).toEqual([70, 59, 17])
   })
-  it('a dome 80 mm across takes 44 florets of 18 mm', () => expect(floretDome.pieces({ acrossMm: 80, floretMm: 18, petals: 4 }, 1)[0]!.perElement).toBe(44))
-  it('a bud 16 mm across is cut 24.5 mm long', () => expect(rounded(bud.pieces(bud.startingParameters, 1)[0]!.height)).toEqual([24.5]))
+  it('a dome 80 mm across takes 44 florets of 18 mm', () =>
+    expect(floretDome.pieces({ acrossMm: 80, floretMm: 18, petals: 4 }, 1)[0]!.perElement).toBe(44))
+  it('a bud 16 mm across is cut 24.5 mm long', () =>
+    expect(rounded(bud.pieces(bud.startingParameters, 1)[0]!.height)).toEqual([24.5]))
   it('a laminated branch of 150 mm takes 11 leaves in 22 plies, and a stem wire of 200 mm', () => {
     const values = { ...laminatedLeaf.startingParameters, lengthMm: 150 }
     expect(laminatedLeaf.pieces(values, 1).reduce((sum, { perElement }) => sum + perElement, 0)).toBe(22)
-    expect(laminatedLeaf.wiring!(values, 1).wires).toMatchObject([{ perElement: 11 }, { gauge: 20, length: { value: 200 } }])
+    expect(laminatedLeaf.wiring!(values, 1).wires).toMatchObject([
+      { perElement: 11 },
+      { gauge: 20, length: { value: 200 } },
+    ])
   })
   it('a patched stem of 110 mm takes 9 leaves, 9 patches and wires of 56 mm', () => {
     const { wires, patches } = patchedLeaf.wiring!({ ...patchedLeaf.startingParameters, lengthMm: 110, leafMm: 22 }, 1)
     expect([wires[0]!.perElement, patches, wires[0]!.length.value]).toEqual([9, 9, 56])
   })
-  it('three free leaves of 90 mm are one of each size', () => expect(rounded(...freeLeafStem.pieces({ ...freeLeafStem.startingParameters, leafMm: 90, leaves: 3 }, 1).map(({ height }) => height))).toEqual([90, 72, 55.8]))
-  it('a sprig 60 mm high takes nine tips on wires of 40 mm and a stem of 110 mm', () => expect(fillerSprig.wiring!(fillerSprig.startingParameters, 1).wires.map(({ length, perElement }) => [length.value, perElement])).toEqual([[40, 9], [110, 1]]))
-  it.each([[openBloom, { small: 1 }], [cuppedBloom, { lapDeg: 200 }], [mouldedBloom, { petals: 9 }], [floretDome, { petals: 2 }], [bud, { calyx: 'green' }], [fillerSprig, { tips: 0 }], [laminatedLeaf, { leaf: 'oak' }], [patchedLeaf, { leafMm: 2 }], [freeLeafStem, { leaves: 6 }]] as const)('numbers that cannot be made are refused', (technique, change) =>
-    expect(technique.parameters.safeParse({ ...technique.startingParameters, ...change }).success).toBe(false))
+  it('three free leaves of 90 mm are one of each size', () =>
+    expect(
+      rounded(
+        ...freeLeafStem
+          .pieces({ ...freeLeafStem.startingParameters, leafMm: 90, leaves: 3 }, 1)
+          .map(({ height }) => height),
+      ),
+    ).toEqual([90, 72, 55.8]))
+  it('a sprig 60 mm high takes nine tips on wires of 40 mm and a stem of 110 mm', () =>
+    expect(
+      fillerSprig.wiring!(fillerSprig.startingParameters, 1).wires.map(({ length, perElement }) => [
+        length.value,
+        perElement,
+      ]),
+    ).toEqual([
+      [40, 9],
+      [110, 1],
+    ]))
+  it.each([
+    [openBloom, { small: 1 }],
+    [cuppedBloom, { lapDeg: 200 }],
+    [mouldedBloom, { petals: 9 }],
+    [floretDome, { petals: 2 }],
+    [bud, { calyx: 'green' }],
+    [fillerSprig, { tips: 0 }],
+    [laminatedLeaf, { leaf: 'oak' }],
+    [patchedLeaf, { leafMm: 2 }],
+    [freeLeafStem, { leaves: 6 }],
+  ] as const)('numbers that cannot be made are refused', (technique, change) =>
+    expect(technique.parameters.safeParse({ ...technique.startingParameters, ...change }).success).toBe(false),
+  )
 })
 
 describe.each(wired.map((technique) => [technique.name, technique] as const))('wires of %s', (_, technique) => {
-  it('are longer for a larger one, the foot in its holder, and can show their working', () => fc.assert(fc.property(fc.double({ min: 0.4, max: 0.9, noNaN: true }), (size) => {
-    const [small, large] = [technique.wiring!(technique.startingParameters, size), technique.wiring!(technique.startingParameters, size + 0.1)]
-    small.wires.forEach(({ length, perElement }, at) => {
-      expect(perElement).toBeGreaterThan(0)
-      if (large.wires.length === small.wires.length) expect(large.wires[at]!.length.value).toBeGreaterThanOrEqual(length.value)
-      for (const working of workingsBelow(length)) expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
-    })
-    expect(Math.max(...small.wires.map(({ length }) => length.value))).toBeGreaterThan(HOLDER_MM)
-    for (const { length } of small.tape) expect(length.value).toBeGreaterThan(0)
-    expect(small.holders).toBe(1)
-  }), { numRuns: 30 }))
+  it('are longer for a larger one, the foot in its holder, and can show their working', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0.4, max: 0.9, noNaN: true }), (size) => {
+        const [small, large] = [
+          technique.wiring!(technique.startingParameters, size),
+          technique.wiring!(technique.startingParameters, size + 0.1),
+        ]
+        small.wires.forEach(({ length, perElement }, at) => {
+          expect(perElement).toBeGreaterThan(0)
+          if (large.wires.length === small.wires.length)
+            expect(large.wires[at]!.length.value).toBeGreaterThanOrEqual(length.value)
+          for (const working of workingsBelow(length))
+            expect(workingSentence(working, 'metric')).not.toMatch(/NaN|undefined|[{}]/)
+        })
+        expect(Math.max(...small.wires.map(({ length }) => length.value))).toBeGreaterThan(HOLDER_MM)
+        for (const { length } of small.tape) expect(length.value).toBeGreaterThan(0)
+        expect(small.holders).toBe(1)
+      }),
+      { numRuns: 30 },
+    ))
 })

@@ -2,7 +2,15 @@
 import type { Dye } from '../material'
 import { derive, found, sumOf, type Working } from '../quantity'
 import { colouredSheet, colourVolume, type Colouring } from './colouring'
-import { difference, hexOklab, sheetHex, sheetOklab, type ColouredSheet, type Dose, type SheetState } from './paperOptics'
+import {
+  difference,
+  hexOklab,
+  sheetHex,
+  sheetOklab,
+  type ColouredSheet,
+  type Dose,
+  type SheetState,
+} from './paperOptics'
 import { recipeFor, type OutOfReach } from './recipe'
 import type { BathTray } from './steppedBath'
 
@@ -28,19 +36,19 @@ export type Dish = {
   readonly target: string
   readonly sheet: ColouredSheet
   readonly colouring: Colouring
-  readonly uses: readonly { readonly decoration: string, readonly name: string, readonly pieces: Working }[]
+  readonly uses: readonly { readonly decoration: string; readonly name: string; readonly pieces: Working }[]
   readonly ml: Working
-  readonly doses: readonly { readonly dye: string, readonly drops: Working, readonly whole: number }[]
+  readonly doses: readonly { readonly dye: string; readonly drops: Working; readonly whole: number }[]
   /** With whole drops, drops in 100 ml. */
   readonly inDish: Dose
   readonly predictedHex: string
   readonly outOfReach: OutOfReach | null
   /** An earlier dish that looks nearly the same, and how far off: they could be one. */
-  readonly near: { readonly dish: string, readonly difference: number } | null
+  readonly near: { readonly dish: string; readonly difference: number } | null
 }
 
 /** Dishes, and what is left bare because it wants no colour. */
-export type Dishes = { readonly dishes: readonly Dish[], readonly bare: readonly string[] }
+export type Dishes = { readonly dishes: readonly Dish[]; readonly bare: readonly string[] }
 
 /** Colours this near could be mixed once: a step that is seen only side by side. */
 const NEARLY_EQUAL = 0.04
@@ -48,18 +56,32 @@ const NEARLY_EQUAL = 0.04
 const ROUNDED_WITHIN = 0.012
 const LARGER = [1, 1.25, 1.5, 2, 2.5, 3, 4] as const
 
-const keyOf = ({ kind, thicknessMm, state, colouring: { way, carrier, faces, coats } }: Pick<ColourWish, 'kind' | 'thicknessMm' | 'state' | 'colouring'>): string => [kind, thicknessMm, state, way, carrier, faces, coats].join(' ')
+const keyOf = ({
+  kind,
+  thicknessMm,
+  state,
+  colouring: { way, carrier, faces, coats },
+}: Pick<ColourWish, 'kind' | 'thicknessMm' | 'state' | 'colouring'>): string =>
+  [kind, thicknessMm, state, way, carrier, faces, coats].join(' ')
 
 /**
- * Every colour as one dish, pale before deep within a way of colouring, so that a brush never carries deep into pale and nothing is mixed twice.
+ * Every colour as one dish, pale before deep within a way of colouring, so that a brush never carries deep into pale
+ * and nothing is mixed twice.
  *
  * @param dyesFor the dyes that may be used for a wish
  */
-export function dishesFor(wishes: readonly ColourWish[], dyesFor: (wish: ColourWish) => readonly Dye[], tray: BathTray): Dishes {
+export function dishesFor(
+  wishes: readonly ColourWish[],
+  dyesFor: (wish: ColourWish) => readonly Dye[],
+  tray: BathTray,
+): Dishes {
   const groups = new Map<string, ColourWish[]>()
   const bare: string[] = []
   for (const wish of wishes) {
-    if (wish.colouring.way === 'bare') { if (!bare.includes(wish.name)) bare.push(wish.name); continue }
+    if (wish.colouring.way === 'bare') {
+      if (!bare.includes(wish.name)) bare.push(wish.name)
+      continue
+    }
     const key = `${keyOf(wish)} ${wish.target.toLowerCase()}`
     const group = groups.get(key)
     if (group) group.push(wish)
@@ -71,7 +93,12 @@ export function dishesFor(wishes: readonly ColourWish[], dyesFor: (wish: ColourW
     bare.push(...group.map(({ name }) => name).filter((name) => !bare.includes(name)))
     return []
   })
-  const ordered = mixed.sort((one, other) => one.colouring.way.localeCompare(other.colouring.way) || one.colouring.carrier.localeCompare(other.colouring.carrier) || hexOklab(other.predictedHex).l - hexOklab(one.predictedHex).l)
+  const ordered = mixed.sort(
+    (one, other) =>
+      one.colouring.way.localeCompare(other.colouring.way) ||
+      one.colouring.carrier.localeCompare(other.colouring.carrier) ||
+      hexOklab(other.predictedHex).l - hexOklab(one.predictedHex).l,
+  )
   return { dishes: ordered.map((dish, at) => ({ ...dish, near: nearTo(dish, ordered.slice(0, at)) })), bare }
 }
 
@@ -79,31 +106,92 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
   const [{ target, kind, thicknessMm, state, colouring }] = group as readonly [ColourWish, ...ColourWish[]]
   const sheet = colouredSheet(kind, thicknessMm, state, colouring)
   const { dose, outOfReach } = recipeFor(target, dyes, sheet)
-  const area = sumOf('paper to colour', 'area', 'decorations added up', group.map((wish) => ({ ...wish.area, label: wish.name.toLowerCase() })))
-  const slurry = group[0]!.slurry && sumOf('slurry', 'volume', 'decorations added up', group.flatMap((wish) => wish.slurry ?? []))
+  const area = sumOf(
+    'paper to colour',
+    'area',
+    'decorations added up',
+    group.map((wish) => ({ ...wish.area, label: wish.name.toLowerCase() })),
+  )
+  const slurry =
+    group[0]!.slurry &&
+    sumOf(
+      'slurry',
+      'volume',
+      'decorations added up',
+      group.flatMap((wish) => wish.slurry ?? []),
+    )
   const wanted = colourVolume(colouring, area, tray, slurry)
-  const wholeIn = (ml: number): Dose => Object.fromEntries(Object.entries(dose).map(([dye, drops]) => [dye, Math.round(drops * ml / 100)]))
-  const strengthIn = (ml: number): Dose => Object.fromEntries(Object.entries(wholeIn(ml)).map(([dye, drops]) => [dye, drops / ml * 100]))
+  const wholeIn = (ml: number): Dose =>
+    Object.fromEntries(Object.entries(dose).map(([dye, drops]) => [dye, Math.round((drops * ml) / 100)]))
+  const strengthIn = (ml: number): Dose =>
+    Object.fromEntries(Object.entries(wholeIn(ml)).map(([dye, drops]) => [dye, (drops / ml) * 100]))
   const exact = sheetOklab(dose, dyes, sheet)
   const off = (times: number): number => difference(sheetOklab(strengthIn(wanted.value * times), dyes, sheet), exact)
-  const times = LARGER.find((each) => off(each) <= ROUNDED_WITHIN) ?? LARGER.reduce((best, each) => off(each) < off(best) ? each : best)
-  const ml = times === 1 ? wanted : derive('mixed', 'volume', 'so that whole drops come out', '{wanted} × {times}', { wanted, times: found('times as much', times, 'ratio', 'the least at which whole drops keep the colour') }, (v) => v.wanted * v.times)
+  const times =
+    LARGER.find((each) => off(each) <= ROUNDED_WITHIN) ??
+    LARGER.reduce((best, each) => (off(each) < off(best) ? each : best))
+  const ml =
+    times === 1
+      ? wanted
+      : derive(
+          'mixed',
+          'volume',
+          'so that whole drops come out',
+          '{wanted} × {times}',
+          { wanted, times: found('times as much', times, 'ratio', 'the least at which whole drops keep the colour') },
+          (v) => v.wanted * v.times,
+        )
   const whole = wholeIn(ml.value)
   return {
-    id, target, sheet, colouring, outOfReach, ml, near: null,
+    id,
+    target,
+    sheet,
+    colouring,
+    outOfReach,
+    ml,
+    near: null,
     uses: group.map(({ decoration, name, pieces }) => ({ decoration, name, pieces })),
-    doses: dyes.flatMap(({ id: dye, name }) => dose[dye] === undefined ? [] : [{
-      dye, whole: whole[dye]!,
-      drops: derive(name, 'drops', 'strength of the dish', '{ml} × {strength} ÷ 100 ml', { ml, strength: found(`${name} in 100 ml`, dose[dye], 'drops', 'the mix of the fewest dyes that comes nearest to the colour') }, (v) => v.ml * v.strength / 100),
-    }]),
+    doses: dyes.flatMap(({ id: dye, name }) =>
+      dose[dye] === undefined
+        ? []
+        : [
+            {
+              dye,
+              whole: whole[dye]!,
+              drops: derive(
+                name,
+                'drops',
+                'strength of the dish',
+                '{ml} × {strength} ÷ 100 ml',
+                {
+                  ml,
+                  strength: found(
+                    `${name} in 100 ml`,
+                    dose[dye],
+                    'drops',
+                    'the mix of the fewest dyes that comes nearest to the colour',
+                  ),
+                },
+                (v) => (v.ml * v.strength) / 100,
+              ),
+            },
+          ],
+    ),
     inDish: strengthIn(ml.value),
     predictedHex: sheetHex(strengthIn(ml.value), dyes, sheet),
   }
 }
 
-/** The nearest of the dishes before that is mixed for the same paper in the same way, if it is near enough to be one with it. */
+/**
+ * The nearest of the dishes before that is mixed for the same paper in the same way, if it is near enough to be one
+ * with it.
+ */
 function nearTo(dish: Dish, before: readonly Dish[]): Dish['near'] {
-  const same = before.filter(({ sheet, colouring }) => JSON.stringify([sheet, colouring]) === JSON.stringify([dish.sheet, dish.colouring]))
-  const nearest = same.map(({ id, target }) => ({ dish: id, difference: difference(hexOklab(target), hexOklab(dish.target)) })).sort((one, other) => one.difference - other.difference)[0]
+  const same = before.filter(
+    ({ sheet, colouring }) => JSON.stringify([sheet, colouring]) === JSON.stringify([dish.sheet, dish.colouring]),
+  )
+  const nearest = same
+    .map(({ id, target }) => ({ dish: id, difference: difference(hexOklab(target), hexOklab(dish.target)) }))
+    .sort((one, other) => one.difference - other.difference)[0]
   return nearest && nearest.difference <= NEARLY_EQUAL ? nearest : null
 }

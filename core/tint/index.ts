@@ -1,10 +1,42 @@
 export { blend } from './blend'
-export { absorptionFor, backBands, bandsHex, difference, dyeAbsorption, hexBands, hexOklab, layer, over, sentBack, sheetBands, sheetHex, sheetOklab, SOAKED_FILM, STRIPS, throughBands, WHITE_BEHIND, type ColouredSheet, type Dose, type SheetState } from './paperOptics'
-export { CARRIERS, CARRIER_WORDS, COLOURING_WAYS, COLOURING_WORDS, colouringSchema, colouredSheet, DISH_KEEPS, STARTING_COLOURING, type Carrier, type Colouring, type ColouringWay } from './colouring'
+export {
+  absorptionFor,
+  backBands,
+  bandsHex,
+  difference,
+  hexBands,
+  hexOklab,
+  layer,
+  over,
+  sentBack,
+  sheetBands,
+  sheetHex,
+  sheetOklab,
+  SOAKED_FILM,
+  STRIPS,
+  throughBands,
+  WHITE_BEHIND,
+  type ColouredSheet,
+  type Dose,
+  type SheetState,
+} from './paperOptics'
+export {
+  CARRIERS,
+  CARRIER_WORDS,
+  COLOURING_WAYS,
+  COLOURING_WORDS,
+  colouringSchema,
+  colouredSheet,
+  DISH_KEEPS,
+  STARTING_COLOURING,
+  type Carrier,
+  type Colouring,
+  type ColouringWay,
+} from './colouring'
 export { cssHex } from './cssColour'
 export { dishesFor, type ColourWish, type Dish, type Dishes } from './dish'
 export { LOOKS, LOOK_WORDS, seenHex, type Look } from './looks'
 export { colourWords } from './naming'
 export { evenLadder, nearestStrength, type LadderStep } from './ladder'
 export { recipeFor, type OutOfReach, type Recipe } from './recipe'
-export { addition, STARTING_TRAY, steppedBath, type BathStep, type BathTray, type SteppedBath } from './steppedBath'
+export { addition, STARTING_TRAY, steppedBath, type BathTray, type SteppedBath } from './steppedBath'

@@ -1,7 +1,7 @@
 import { difference, hexOklab, type Oklab } from './paperOptics'
 
 /** A colour with the name its user gave it. */
-type Named = { readonly name: string, readonly colour: string }
+type Named = { readonly name: string; readonly colour: string }
 
 const SAME = 0.03
 /** Colours of about the same hue are told apart by how light they are; greys have none to speak of. */
@@ -11,16 +11,23 @@ const SAME_HUE = 0.4
 const LIGHTER = 0.03
 
 /**
- * A colour in the user's own words, so that it is told by more than its hue: its own name, or how it stands to the nearest that has one.
+ * A colour in the user's own words, so that it is told by more than its hue: its own name, or how it stands to the
+ * nearest that has one.
  */
 export function colourWords(hex: string, palette: readonly Named[]): string {
   const colour = hexOklab(hex)
-  const isAlike = (own: Oklab): boolean => difference(own, colour) <= SAME || (difference(own, colour) <= ALIKE && hueApart(own, colour) <= SAME_HUE)
-  const nearest = palette.map(({ name, colour: own }) => ({ name, own: hexOklab(own), away: difference(hexOklab(own), colour) })).filter(({ own }) => isAlike(own)).sort((one, other) => one.away - other.away)[0]
+  const isAlike = (own: Oklab): boolean =>
+    difference(own, colour) <= SAME || (difference(own, colour) <= ALIKE && hueApart(own, colour) <= SAME_HUE)
+  const nearest = palette
+    .map(({ name, colour: own }) => ({ name, own: hexOklab(own), away: difference(hexOklab(own), colour) }))
+    .filter(({ own }) => isAlike(own))
+    .sort((one, other) => one.away - other.away)[0]
   if (!nearest) return plainWords(colour)
   if (nearest.away <= SAME) return nearest.name
   const lighter = colour.l - nearest.own.l
-  return Math.abs(lighter) < LIGHTER ? `near ${nearest.name}` : `${lighter > 0 ? 'paler' : 'deeper'} than ${nearest.name}`
+  return Math.abs(lighter) < LIGHTER
+    ? `near ${nearest.name}`
+    : `${lighter > 0 ? 'paler' : 'deeper'} than ${nearest.name}`
 }
 
 const chroma = ({ a, b }: Oklab): number => Math.hypot(a, b)
@@ -42,6 +49,6 @@ function plainWords(colour: Oklab): string {
   const { l, a, b } = colour
   const depth = l > 0.85 ? 'very pale' : l > 0.7 ? 'pale' : l > 0.5 ? 'mid' : 'deep'
   if (chroma(colour) < GREY) return `${depth} grey`
-  const degrees = (Math.atan2(b, a) * 180 / Math.PI + 360) % 360
+  const degrees = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360
   return `${depth} ${HUES[HUE_ENDS.findIndex((end) => degrees < end)] ?? HUES[0]}`
 }

@@ -2,64 +2,175 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DYES, type Dye } from '../material'
 import { found, seededStream } from '../quantity'
-import { absorptionFor, addition, backBands, bandsHex, difference, evenLadder, hexOklab, layer, nearestStrength, over, recipeFor, sentBack, sheetBands, sheetHex, sheetOklab, SOAKED_FILM, steppedBath, throughBands, type ColouredSheet, type Dose } from '.'
+import {
+  absorptionFor,
+  addition,
+  backBands,
+  bandsHex,
+  difference,
+  evenLadder,
+  hexOklab,
+  layer,
+  nearestStrength,
+  over,
+  recipeFor,
+  sentBack,
+  sheetBands,
+  sheetHex,
+  sheetOklab,
+  SOAKED_FILM,
+  steppedBath,
+  throughBands,
+  type ColouredSheet,
+  type Dose,
+} from '.'
 
 const dose = (red: number, yellow: number, blue: number): Dose => ({ red, yellow, blue })
 const WET: ColouredSheet = { ...SOAKED_FILM, state: 'wet' }
 const FRIED: ColouredSheet = { ...SOAKED_FILM, state: 'fried' }
-const WAFER: ColouredSheet = { kind: 'wafer', thicknessMm: 0.35, plies: 1, state: 'dry', colouring: { by: 'brush', gPerDm2: 3, faces: 1 } }
+const WAFER: ColouredSheet = {
+  kind: 'wafer',
+  thicknessMm: 0.35,
+  plies: 1,
+  state: 'dry',
+  colouring: { by: 'brush', gPerDm2: 3, faces: 1 },
+}
 const share = fc.double({ min: 0.001, max: 4, noNaN: true })
 
 describe('a layer of film', () => {
-  it('sends back 0.26795 of the light when thick and as absorbing as scattering', () => expect(layer(50, 50).reflected).toBeCloseTo(0.26795, 5))
-  it('is two half layers', () => fc.assert(fc.property(share, share, (k, s) => {
-    const half = layer(k / 2, s / 2)
-    return Math.abs(over(half, half.reflected) - layer(k, s).reflected) < 1e-9
-  })))
-  it('neither makes nor hides light', () => fc.assert(fc.property(share, share, (k, s) => { const { reflected, passed } = layer(k, s); return reflected >= 0 && passed >= 0 && reflected + passed <= 1 + 1e-12 })))
+  it('sends back 0.26795 of the light when thick and as absorbing as scattering', () =>
+    expect(layer(50, 50).reflected).toBeCloseTo(0.26795, 5))
+  it('is two half layers', () =>
+    fc.assert(
+      fc.property(share, share, (k, s) => {
+        const half = layer(k / 2, s / 2)
+        return Math.abs(over(half, half.reflected) - layer(k, s).reflected) < 1e-9
+      }),
+    ))
+  it('neither makes nor hides light', () =>
+    fc.assert(
+      fc.property(share, share, (k, s) => {
+        const { reflected, passed } = layer(k, s)
+        return reflected >= 0 && passed >= 0 && reflected + passed <= 1 + 1e-12
+      }),
+    ))
 })
 
-const colourful = fc.record({ red: fc.double({ min: 0, max: 30, noNaN: true }), yellow: fc.double({ min: 0, max: 30, noNaN: true }), blue: fc.double({ min: 0, max: 30, noNaN: true }) })
+const colourful = fc.record({
+  red: fc.double({ min: 0, max: 30, noNaN: true }),
+  yellow: fc.double({ min: 0, max: 30, noNaN: true }),
+  blue: fc.double({ min: 0, max: 30, noNaN: true }),
+})
 const anySheet: fc.Arbitrary<ColouredSheet> = fc.record({
-  kind: fc.constantFrom('film' as const, 'wafer' as const), thicknessMm: fc.double({ min: 0.15, max: 0.6, noNaN: true }), plies: fc.integer({ min: 1, max: 3 }), state: fc.constantFrom('wet' as const, 'dry' as const, 'pan' as const, 'fried' as const),
-  colouring: fc.oneof(fc.record({ by: fc.constant('bath' as const), gPerDm2: fc.double({ min: 1, max: 5, noNaN: true }) }), fc.record({ by: fc.constant('brush' as const), gPerDm2: fc.double({ min: 0.2, max: 1.5, noNaN: true }), faces: fc.constantFrom(1 as const, 2 as const) })),
+  kind: fc.constantFrom('film' as const, 'wafer' as const),
+  thicknessMm: fc.double({ min: 0.15, max: 0.6, noNaN: true }),
+  plies: fc.integer({ min: 1, max: 3 }),
+  state: fc.constantFrom('wet' as const, 'dry' as const, 'pan' as const, 'fried' as const),
+  colouring: fc.oneof(
+    fc.record({ by: fc.constant('bath' as const), gPerDm2: fc.double({ min: 1, max: 5, noNaN: true }) }),
+    fc.record({
+      by: fc.constant('brush' as const),
+      gPerDm2: fc.double({ min: 0.2, max: 1.5, noNaN: true }),
+      faces: fc.constantFrom(1 as const, 2 as const),
+    }),
+  ),
 })
 
 describe('a dyed sheet', () => {
   it.each([
-    [dose(10, 0, 0), WET, '#e58ea7'], [dose(10, 0, 0), SOAKED_FILM, '#e698ae'], [dose(10, 0, 0), FRIED, '#efced7'], [dose(0, 8, 4), SOAKED_FILM, '#c5d7a3'], [dose(10, 0, 0), WAFER, '#e89db0'],
-  ] as const)('comes out as reckoned', (bath, sheet, hex) => expect(difference(hexOklab(sheetHex(bath, DYES, sheet)), hexOklab(hex))).toBeLessThan(0.01))
-  it('painted on one face shows through palely on the other, as reckoned', () => expect(difference(hexOklab(bandsHex(backBands(dose(10, 0, 0), DYES, WAFER))), hexOklab('#eacdd1'))).toBeLessThan(0.01))
-  it('darkens with every drop', () => fc.assert(fc.property(anySheet, fc.double({ min: 0, max: 30, noNaN: true }), fc.double({ min: 0.1, max: 10, noNaN: true }), (sheet, drops, more) =>
-    sheetOklab(dose(drops + more, 0, 0), DYES, sheet).l < sheetOklab(dose(drops, 0, 0), DYES, sheet).l)))
+    [dose(10, 0, 0), WET, '#e58ea7'],
+    [dose(10, 0, 0), SOAKED_FILM, '#e698ae'],
+    [dose(10, 0, 0), FRIED, '#efced7'],
+    [dose(0, 8, 4), SOAKED_FILM, '#c5d7a3'],
+    [dose(10, 0, 0), WAFER, '#e89db0'],
+  ] as const)('comes out as reckoned', (bath, sheet, hex) =>
+    expect(difference(hexOklab(sheetHex(bath, DYES, sheet)), hexOklab(hex))).toBeLessThan(0.01),
+  )
+  it('painted on one face shows through palely on the other, as reckoned', () =>
+    expect(difference(hexOklab(bandsHex(backBands(dose(10, 0, 0), DYES, WAFER))), hexOklab('#eacdd1'))).toBeLessThan(
+      0.01,
+    ))
+  it('darkens with every drop', () =>
+    fc.assert(
+      fc.property(
+        anySheet,
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: 0.1, max: 10, noNaN: true }),
+        (sheet, drops, more) =>
+          sheetOklab(dose(drops + more, 0, 0), DYES, sheet).l < sheetOklab(dose(drops, 0, 0), DYES, sheet).l,
+      ),
+    ))
   it('is the same from half the drops of a dye twice as strong', () => {
-    const strong = DYES.map((dye) => dye.id === 'blue' ? { ...dye, absorptionPerDrop: dye.absorptionPerDrop.map((each) => each * 2) as unknown as typeof dye.absorptionPerDrop } : dye)
+    const strong = DYES.map((dye) =>
+      dye.id === 'blue'
+        ? {
+            ...dye,
+            absorptionPerDrop: dye.absorptionPerDrop.map((each) => each * 2) as unknown as typeof dye.absorptionPerDrop,
+          }
+        : dye,
+    )
     expect(sheetHex(dose(3, 0, 2), strong, SOAKED_FILM)).toBe(sheetHex(dose(3, 0, 4), DYES, SOAKED_FILM))
   })
-  it('of two plies is one of twice the thickness, when a bath went through both', () => fc.assert(fc.property(colourful, (bath) => {
-    const thick = sheetBands({ red: bath.red * 2, yellow: bath.yellow * 2, blue: bath.blue * 2 }, DYES, { ...SOAKED_FILM, thicknessMm: 0.4 })
-    sheetBands(bath, DYES, { ...SOAKED_FILM, plies: 2 }).forEach((light, band) => expect(light).toBeCloseTo(thick[band]!, 10))
-  })))
-  it('brushed on both faces looks alike from both', () => fc.assert(fc.property(anySheet, colourful, (sheet, bath) => {
-    const both: ColouredSheet = { ...sheet, colouring: { by: 'brush', gPerDm2: 0.5, faces: 2 } }
-    backBands(bath, DYES, both).forEach((light, band) => expect(light).toBeCloseTo(sheetBands(bath, DYES, both)[band]!, 10))
-  })))
-  it('neither makes light: what comes back with nothing behind and what passes are no more than all', () => fc.assert(fc.property(anySheet, colourful, (sheet, bath) => {
-    const back = sheetBands(bath, DYES, sheet, [0, 0, 0])
-    throughBands(bath, DYES, sheet).forEach((light, band) => { expect(light).toBeGreaterThan(0); expect(light + back[band]!).toBeLessThanOrEqual(1 + 1e-12) })
-  })))
-  it('tells by its light how much dye is in it', () => fc.assert(fc.property(anySheet, fc.integer({ min: 0, max: 2 }), fc.double({ min: 0, max: 2, noNaN: true }), (sheet, band, dye) => {
-    expect(absorptionFor(sheet, band, sentBack(sheet, band, dye, 0.85))).toBeCloseTo(dye, 6)
-  })))
-  it('red lies where OKLab says', () => expect(hexOklab('#ff0000')).toMatchObject({ l: expect.closeTo(0.62796, 4), a: expect.closeTo(0.22486, 4), b: expect.closeTo(0.12585, 4) }))
+  it('of two plies is one of twice the thickness, when a bath went through both', () =>
+    fc.assert(
+      fc.property(colourful, (bath) => {
+        const thick = sheetBands({ red: bath.red * 2, yellow: bath.yellow * 2, blue: bath.blue * 2 }, DYES, {
+          ...SOAKED_FILM,
+          thicknessMm: 0.4,
+        })
+        sheetBands(bath, DYES, { ...SOAKED_FILM, plies: 2 }).forEach((light, band) =>
+          expect(light).toBeCloseTo(thick[band]!, 10),
+        )
+      }),
+    ))
+  it('brushed on both faces looks alike from both', () =>
+    fc.assert(
+      fc.property(anySheet, colourful, (sheet, bath) => {
+        const both: ColouredSheet = { ...sheet, colouring: { by: 'brush', gPerDm2: 0.5, faces: 2 } }
+        backBands(bath, DYES, both).forEach((light, band) =>
+          expect(light).toBeCloseTo(sheetBands(bath, DYES, both)[band]!, 10),
+        )
+      }),
+    ))
+  it('neither makes light: what comes back with nothing behind and what passes are no more than all', () =>
+    fc.assert(
+      fc.property(anySheet, colourful, (sheet, bath) => {
+        const back = sheetBands(bath, DYES, sheet, [0, 0, 0])
+        throughBands(bath, DYES, sheet).forEach((light, band) => {
+          expect(light).toBeGreaterThan(0)
+          expect(light + back[band]!).toBeLessThanOrEqual(1 + 1e-12)
+        })
+      }),
+    ))
+  it('tells by its light how much dye is in it', () =>
+    fc.assert(
+      fc.property(
+        anySheet,
+        fc.integer({ min: 0, max: 2 }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (sheet, band, dye) => {
+          expect(absorptionFor(sheet, band, sentBack(sheet, band, dye, 0.85))).toBeCloseTo(dye, 6)
+        },
+      ),
+    ))
+  it('red lies where OKLab says', () =>
+    expect(hexOklab('#ff0000')).toMatchObject({
+      l: expect.closeTo(0.62796, 4),
+      a: expect.closeTo(0.22486, 4),
+      b: expect.closeTo(0.12585, 4),
+    }))
   it('does not take a name for a colour', () => expect(() => hexOklab('reddish')).toThrow('reddish'))
 })
 
 /** A shelf of nine: the three of the catalogue, and others. */
 const SHELF: readonly Dye[] = [
   ...DYES,
-  { id: 'orange', name: 'orange', absorptionPerDrop: [0.003, 0.03, 0.08] }, { id: 'green', name: 'green', absorptionPerDrop: [0.04, 0.008, 0.03] }, { id: 'violet', name: 'violet', absorptionPerDrop: [0.03, 0.06, 0.012] },
-  { id: 'brown', name: 'brown', absorptionPerDrop: [0.02, 0.04, 0.07] }, { id: 'pink', name: 'pink', absorptionPerDrop: [0.002, 0.04, 0.015] }, { id: 'black', name: 'black', absorptionPerDrop: [0.06, 0.06, 0.06] },
+  { id: 'orange', name: 'orange', absorptionPerDrop: [0.003, 0.03, 0.08] },
+  { id: 'green', name: 'green', absorptionPerDrop: [0.04, 0.008, 0.03] },
+  { id: 'violet', name: 'violet', absorptionPerDrop: [0.03, 0.06, 0.012] },
+  { id: 'brown', name: 'brown', absorptionPerDrop: [0.02, 0.04, 0.07] },
+  { id: 'pink', name: 'pink', absorptionPerDrop: [0.002, 0.04, 0.015] },
+  { id: 'black', name: 'black', absorptionPerDrop: [0.06, 0.06, 0.06] },
 ]
 
 describe('finding a recipe', () => {
@@ -75,7 +186,10 @@ describe('finding a recipe', () => {
     const stream = seededStream(7)
     let dyesTaken = 0
     for (let target = 0; target < 500; target += 1) {
-      const some = Array.from({ length: 1 + Math.floor(stream() * 3) }, () => SHELF[Math.floor(stream() * SHELF.length)]!)
+      const some = Array.from(
+        { length: 1 + Math.floor(stream() * 3) },
+        () => SHELF[Math.floor(stream() * SHELF.length)]!,
+      )
       const hex = sheetHex(Object.fromEntries(some.map(({ id }) => [id, 25 * stream()])), SHELF, SOAKED_FILM)
       const recipe = recipeFor(hex, SHELF)
       expect(recipe.outOfReach).toBeNull()
@@ -90,15 +204,34 @@ describe('finding a recipe', () => {
 
   it('out of reach, comes as near as trying all over finds, and says why', () => {
     const stream = seededStream(3)
-    const outOfReach = ['#ffffff', '#f8f8f8', '#000000', '#ff0000', '#0000ff', '#00ff00', '#ff00ff', '#00ffff', '#101030']
+    const outOfReach = [
+      '#ffffff',
+      '#f8f8f8',
+      '#000000',
+      '#ff0000',
+      '#0000ff',
+      '#00ff00',
+      '#ff00ff',
+      '#00ffff',
+      '#101030',
+    ]
     for (const hex of outOfReach) {
       const recipe = recipeFor(hex, SHELF)
       expect(recipe.outOfReach).not.toBeNull()
       let [best, dosed] = [Infinity, {} as Record<string, number>]
       // Of three dyes at most, as recipes are: every one more would make black a little deeper.
-      const three = (): readonly string[] => Array.from({ length: 3 }, () => SHELF[Math.floor(stream() * SHELF.length)]!.id)
+      const three = (): readonly string[] =>
+        Array.from({ length: 3 }, () => SHELF[Math.floor(stream() * SHELF.length)]!.id)
       for (let attempt = 0; attempt < 4000; attempt += 1) {
-        const tried = attempt % 2 === 0 ? Object.fromEntries(three().map((id) => [id, 120 * stream() ** 2])) : Object.fromEntries(Object.entries(dosed).map(([id, drops]) => [id, Math.min(120, Math.max(0, drops * (0.6 + 0.8 * stream())))]))
+        const tried =
+          attempt % 2 === 0
+            ? Object.fromEntries(three().map((id) => [id, 120 * stream() ** 2]))
+            : Object.fromEntries(
+                Object.entries(dosed).map(([id, drops]) => [
+                  id,
+                  Math.min(120, Math.max(0, drops * (0.6 + 0.8 * stream()))),
+                ]),
+              )
         const away = difference(sheetOklab(tried, SHELF, SOAKED_FILM), hexOklab(hex))
         if (away < best) [best, dosed] = [away, tried]
       }
@@ -107,11 +240,21 @@ describe('finding a recipe', () => {
     expect(recipeFor('#ffffff', SHELF).outOfReach).toBe('paler')
     expect(recipeFor('#00ff00', SHELF).outOfReach).toBe('purer')
     expect(recipeFor('#000000', SHELF).outOfReach).toBe('deeper')
-    expect(recipeFor('#d9572b', SHELF.filter(({ id }) => id === 'blue' || id === 'pink')).outOfReach).toBe('purer')
+    expect(
+      recipeFor(
+        '#d9572b',
+        SHELF.filter(({ id }) => id === 'blue' || id === 'pink'),
+      ).outOfReach,
+    ).toBe('purer')
     expect(recipeFor('#d9572b', [])).toMatchObject({ dose: {}, outOfReach: 'purer' })
   })
 
-  it('needs no dye for bare film', () => expect(recipeFor(sheetHex({}, DYES, SOAKED_FILM), DYES)).toEqual({ dose: {}, difference: expect.closeTo(0, 2), outOfReach: null }))
+  it('needs no dye for bare film', () =>
+    expect(recipeFor(sheetHex({}, DYES, SOAKED_FILM), DYES)).toEqual({
+      dose: {},
+      difference: expect.closeTo(0, 2),
+      outOfReach: null,
+    }))
 
   it('is another on another paper', () => {
     const [onFilm, onWafer] = [SOAKED_FILM, WAFER].map((sheet) => recipeFor('#e0a5b0', DYES, sheet).dose.red!)
@@ -130,8 +273,10 @@ describe('an even ladder', () => {
     const steps = [0, 1, 2, 3, 4].map(path)
     expect(Math.max(...steps) / Math.min(...steps)).toBeLessThan(1.05)
   })
-  it('of one step is the deepest', () => expect(evenLadder(dose(5, 0, 0), 0.1, 1, DYES)).toMatchObject([{ strength: 1 }]))
-  it('finds the strength of a paler colour', () => expect(nearestStrength(dose(20, 0, 0), sheetHex(dose(6, 0, 0), DYES, SOAKED_FILM), DYES)).toBeCloseTo(0.3, 1))
+  it('of one step is the deepest', () =>
+    expect(evenLadder(dose(5, 0, 0), 0.1, 1, DYES)).toMatchObject([{ strength: 1 }]))
+  it('finds the strength of a paler colour', () =>
+    expect(nearestStrength(dose(20, 0, 0), sheetHex(dose(6, 0, 0), DYES, SOAKED_FILM), DYES)).toBeCloseTo(0.3, 1))
 })
 
 describe('one bath stepped from pale to deep', () => {
@@ -144,7 +289,7 @@ describe('one bath stepped from pale to deep', () => {
       held += drops
       volume += drops * 0.045
       const taken = 3 * area
-      held -= held * taken / volume
+      held -= (held * taken) / volume
       volume -= taken
       return drops
     })
@@ -152,14 +297,36 @@ describe('one bath stepped from pale to deep', () => {
   })
 
   const areas = fc.array(fc.double({ min: 0, max: 20, noNaN: true }), { minLength: 1, maxLength: 6 })
-  const bathFor = (batches: readonly number[]) => steppedBath(evenLadder(dose(20, 40, 3), 0.05, batches.length, DYES), batches.map((areaDm2) => ({ pieceCount: 1, areaDm2 })), found('pieces', batches.length, 'count', 'counted'), { lengthMm: 240, widthMm: 240, depthMm: 8 }, DYES)
+  const bathFor = (batches: readonly number[]) =>
+    steppedBath(
+      evenLadder(dose(20, 40, 3), 0.05, batches.length, DYES),
+      batches.map((areaDm2) => ({ pieceCount: 1, areaDm2 })),
+      found('pieces', batches.length, 'count', 'counted'),
+      { lengthMm: 240, widthMm: 240, depthMm: 8 },
+      DYES,
+    )
 
-  it('puts in just the dye that is carried away and left over', () => fc.assert(fc.property(areas, (batches) => {
-    const bath = bathFor(batches)
-    const carried = bath.steps.reduce((sum, step) => sum + step.carriedDrops, 0)
-    return Math.abs(bath.totalDrops.value - carried - bath.leftDrops) < 1e-9 * (1 + bath.totalDrops.value)
-  })))
-  it('keeps enough to cover a sheet to the end', () => fc.assert(fc.property(areas, (batches) => bathFor(batches).leftMl.value > 240 * 240 * 8 / 1000)))
-  it('comes near the planned shades with whole drops', () => bathFor([4, 6, 5, 2]).steps.forEach((step) => expect(difference(hexOklab(step.predictedHex), hexOklab(step.plannedHex))).toBeLessThan(0.02)))
-  it('never takes dye out', () => fc.assert(fc.property(areas, (batches) => bathFor(batches).steps.every(({ exactDrops, wholeDrops }) => exactDrops.value >= 0 && Object.values(wholeDrops).every((drops) => drops >= 0 && Number.isInteger(drops))))))
+  it('puts in just the dye that is carried away and left over', () =>
+    fc.assert(
+      fc.property(areas, (batches) => {
+        const bath = bathFor(batches)
+        const carried = bath.steps.reduce((sum, step) => sum + step.carriedDrops, 0)
+        return Math.abs(bath.totalDrops.value - carried - bath.leftDrops) < 1e-9 * (1 + bath.totalDrops.value)
+      }),
+    ))
+  it('keeps enough to cover a sheet to the end', () =>
+    fc.assert(fc.property(areas, (batches) => bathFor(batches).leftMl.value > (240 * 240 * 8) / 1000)))
+  it('comes near the planned shades with whole drops', () =>
+    bathFor([4, 6, 5, 2]).steps.forEach((step) =>
+      expect(difference(hexOklab(step.predictedHex), hexOklab(step.plannedHex))).toBeLessThan(0.02),
+    ))
+  it('never takes dye out', () =>
+    fc.assert(
+      fc.property(areas, (batches) =>
+        bathFor(batches).steps.every(
+          ({ exactDrops, wholeDrops }) =>
+            exactDrops.value >= 0 && Object.values(wholeDrops).every((drops) => drops >= 0 && Number.isInteger(drops)),
+        ),
+      ),
+    ))
 })

@@ -8,14 +8,23 @@ const SLOW_MS = 12_000
 /** Ten days of workroom air from the day that is asked for: `?from=2026-12-01T09:00`. */
 export default defineEventHandler(async (event) => {
   const from = parseMoment(String(getQuery(event).from ?? ''))
-  if (!from.ok) throw createError({ statusCode: 400, statusMessage: 'from must be a day and hour such as 2026-12-01T09:00' })
+  if (!from.ok)
+    throw createError({ statusCode: 400, statusMessage: 'from must be a day and hour such as 2026-12-01T09:00' })
   const forecast = forecastFrom(dayOf(from.value))
   switch (standIns().forecast) {
-    case 'none': return forecast
-    case 'refused': throw createError({ statusCode: 503, statusMessage: 'no forecast' })
-    case 'unreadable': return 'sunny later'
-    case 'nonsense': return { days: forecast.days.map((day) => ({ ...day, day: { ...day.day, humidity: 7 } })) }
-    case 'short': return { days: forecast.days.slice(0, 3) }
-    case 'slow': return new Promise((resolve) => { setTimeout(() => resolve(forecast), SLOW_MS) })
+    case 'none':
+      return forecast
+    case 'refused':
+      throw createError({ statusCode: 503, statusMessage: 'no forecast' })
+    case 'unreadable':
+      return 'sunny later'
+    case 'nonsense':
+      return { days: forecast.days.map((day) => ({ ...day, day: { ...day.day, humidity: 7 } })) }
+    case 'short':
+      return { days: forecast.days.slice(0, 3) }
+    case 'slow':
+      return new Promise((resolve) => {
+        setTimeout(() => resolve(forecast), SLOW_MS)
+      })
   }
 })

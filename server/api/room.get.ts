@@ -18,7 +18,10 @@ export default defineEventHandler((event) => {
     if (message !== null) await stream.push(message)
   }
   const timer = setInterval(() => void send(), EVERY_MS)
-  stream.onClosed(async () => { clearInterval(timer); await stream.close() })
+  stream.onClosed(async () => {
+    clearInterval(timer)
+    await stream.close()
+  })
   void send()
   return stream.send()
 })

@@ -1,11 +1,19 @@
-/** A cutting machine that is not there: it takes a job, runs it at the job's speed, and stops where it is told to or breaks. Time is passed in. */
+/**
+ * A cutting machine that is not there: it takes a job, runs it at the job's speed, and stops where it is told to or
+ * breaks. Time is passed in.
+ */
 import type { MachineJob, MachineOrder, MachineReport } from '#core/cut'
 
 /** The raised knife goes faster. */
 const TRAVEL_FACTOR = 4
 
 /** A stretch of the machine's run: the way to a line, or the line itself. */
-type Stretch = { readonly piece: number, readonly minutes: number, readonly isLast: boolean, readonly isCutting: boolean }
+type Stretch = {
+  readonly piece: number
+  readonly minutes: number
+  readonly isLast: boolean
+  readonly isCutting: boolean
+}
 
 export type Cutter = {
   readonly job: MachineJob | null
@@ -32,7 +40,10 @@ function stretchesOf({ lines, mmPerMin }: MachineJob): readonly Stretch[] {
       ;[x, y] = [nextX, nextY]
     }
     const isLast = lines.findLastIndex((line) => line.piece === piece) === at
-    return [{ piece, minutes: way / mmPerMin / TRAVEL_FACTOR, isLast: false, isCutting: false }, { piece, minutes: length / mmPerMin, isLast, isCutting: true }]
+    return [
+      { piece, minutes: way / mmPerMin / TRAVEL_FACTOR, isLast: false, isCutting: false },
+      { piece, minutes: length / mmPerMin, isLast, isCutting: true },
+    ]
   })
 }
 
@@ -44,7 +55,9 @@ export function cutterAt(cutter: Cutter, nowMs: number, fault: MachineReport['fa
   if (status !== 'running' || !job) return { ...cutter, atMs: nowMs }
   const reached = Math.min(wholeMin(job), doneMin + (nowMs - atMs) / MINUTE_MS)
   if (reached >= wholeMin(job)) return { ...cutter, status: 'done', doneMin: reached, atMs: nowMs }
-  return fault ? { ...cutter, status: 'fault', fault, doneMin: reached, atMs: nowMs } : { ...cutter, doneMin: reached, atMs: nowMs }
+  return fault
+    ? { ...cutter, status: 'fault', fault, doneMin: reached, atMs: nowMs }
+    : { ...cutter, doneMin: reached, atMs: nowMs }
 }
 
 /** A machine that took a job; null when it is at work and takes none. */
@@ -72,5 +85,13 @@ export function reportOf({ job, status, fault, doneMin }: Cutter): MachineReport
     at += minutes
     if (isLast && doneMin >= at - 1e-9) cut.add(piece)
   }
-  return { status, fault, job: job.name, share: at > 0 ? Math.min(1, doneMin / at) : 1, leftMin: Math.max(0, at - doneMin), cut: [...cut], begun: [...begun].filter((piece) => !cut.has(piece)) }
+  return {
+    status,
+    fault,
+    job: job.name,
+    share: at > 0 ? Math.min(1, doneMin / at) : 1,
+    leftMin: Math.max(0, at - doneMin),
+    cut: [...cut],
+    begun: [...begun].filter((piece) => !cut.has(piece)),
+  }
 }

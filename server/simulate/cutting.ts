@@ -5,7 +5,10 @@ import { standIns } from './standIns'
 
 let cutter: Cutter = EMPTY_CUTTER
 
-const faultNow = (): MachineReport['fault'] => { const { cutter: fault } = standIns(); return fault === 'blade' || fault === 'slip' ? fault : null }
+const faultNow = (): MachineReport['fault'] => {
+  const { cutter: fault } = standIns()
+  return fault === 'blade' || fault === 'slip' ? fault : null
+}
 
 function now(nowMs: number): Cutter {
   cutter = cutterAt(cutter, nowMs, faultNow())
@@ -13,7 +16,10 @@ function now(nowMs: number): Cutter {
 }
 
 /** What it reports; null when its line is lost: it goes on without anybody hearing of it. */
-export const machineReport = (nowMs: number): MachineReport | null => { const state = now(nowMs); return standIns().cutter === 'lost' ? null : reportOf(state) }
+export const machineReport = (nowMs: number): MachineReport | null => {
+  const state = now(nowMs)
+  return standIns().cutter === 'lost' ? null : reportOf(state)
+}
 
 /** Gives it a job or an order. @returns its report, or null when it does not take it now */
 export function tellMachine(told: MachineJob | MachineOrder, nowMs: number): MachineReport | null {

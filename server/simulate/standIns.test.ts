@@ -26,7 +26,10 @@ describe('the simulated room sensor', () => {
   })
 
   it.each(['nonsense', 'unreadable'] as const)('with the fault “%s” sends what is not believed', (fault) => {
-    expect(hear(NOT_HEARD, sensorMessage(noon, fault)!, 1)).toMatchObject({ lastGood: null, problem: expect.any(String) })
+    expect(hear(NOT_HEARD, sensorMessage(noon, fault)!, 1)).toMatchObject({
+      lastGood: null,
+      problem: expect.any(String),
+    })
   })
 
   it('that jumps is doubted after a good reading', () => {

@@ -5,7 +5,11 @@ const SENSOR_FAULTS = ['none', 'off', 'nonsense', 'unreadable', 'jumping', 'sile
 const FORECAST_FAULTS = ['none', 'refused', 'unreadable', 'nonsense', 'short', 'slow'] as const
 const CUTTER_FAULTS = ['none', 'blade', 'slip', 'lost'] as const
 
-const standInsSchema = z.strictObject({ sensor: z.enum(SENSOR_FAULTS), forecast: z.enum(FORECAST_FAULTS), cutter: z.enum(CUTTER_FAULTS) })
+const standInsSchema = z.strictObject({
+  sensor: z.enum(SENSOR_FAULTS),
+  forecast: z.enum(FORECAST_FAULTS),
+  cutter: z.enum(CUTTER_FAULTS),
+})
 
 export type StandIns = z.infer<typeof standInsSchema>
 
@@ -17,4 +21,5 @@ export const standIns = (): StandIns => current
 export const standInsChangeSchema = standInsSchema.partial()
 
 /** Switches some stand-ins. */
-export const switchStandIns = (change: z.infer<typeof standInsChangeSchema>): StandIns => (current = standInsSchema.parse({ ...current, ...change }))
+export const switchStandIns = (change: z.infer<typeof standInsChangeSchema>): StandIns =>
+  (current = standInsSchema.parse({ ...current, ...change }))

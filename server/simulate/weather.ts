@@ -6,7 +6,10 @@ const DAMP_TO_WEEKDAY = 4
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const hundredth = (value: number): number => Math.round(value * 100) / 100
 
-/** Ten days of workroom air from a day on, the same for the same day: mild, with a damp spell in the middle of each week. */
+/**
+ * Ten days of workroom air from a day on, the same for the same day: mild, with a damp spell in the middle of each
+ * week.
+ */
 export function forecastFrom(day: Moment): Forecast {
   return {
     days: Array.from({ length: FORECAST_DAYS }, (_, ahead) => {
@@ -19,7 +22,10 @@ export function forecastFrom(day: Moment): Forecast {
       return {
         date: momentText(midnight).slice(0, 10),
         day: { airC: tenth(airC), humidity: hundredth(humidity) },
-        night: { airC: tenth(airC - between(stream, 1.5, 3)), humidity: hundredth(humidity + between(stream, 0.02, 0.05)) },
+        night: {
+          airC: tenth(airC - between(stream, 1.5, 3)),
+          humidity: hundredth(humidity + between(stream, 0.02, 0.05)),
+        },
       }
     }),
   }

@@ -1,43 +1,110 @@
-/** Commissions by chance: tiers of several shapes and coverings, sails or none, techniques, accents, who completes it, what was cut again. */
+/**
+ * Commissions by chance: tiers of several shapes and coverings, sails or none, techniques, accents, who completes it,
+ * what was cut again.
+ */
 import fc from 'fast-check'
 import { startingAccent } from '../../core/accent'
 import { roundTier } from '../../core/cake'
 import { ACCENTS } from '../../core/accent'
 import { coveringIds } from '../../core/material'
-import { createPlanner, newCommission, STARTING_WORKSHOP, startingGathering, startingPaperwork, startingSweep, type Commission, type Plan, type Workshop } from '../../core/plan'
+import {
+  createPlanner,
+  newCommission,
+  STARTING_WORKSHOP,
+  startingGathering,
+  startingPaperwork,
+  startingSweep,
+  type Commission,
+  type Plan,
+  type Workshop,
+} from '../../core/plan'
 import { TECHNIQUES } from '../../core/technique'
 
 const planner = createPlanner()
 
-export type Planned = { readonly commission: Commission, readonly workshop: Workshop, readonly plan: Plan }
+export type Planned = { readonly commission: Commission; readonly workshop: Workshop; readonly plan: Plan }
 
 /** Brought up from numbers, so that what fails is told in few words. */
-export const aCommission: fc.Arbitrary<Commission> = fc.record({
-  tiers: fc.array(fc.record({ acrossMm: fc.integer({ min: 100, max: 280 }), heightMm: fc.integer({ min: 70, max: 150 }), covering: fc.constantFrom(...coveringIds), dummy: fc.boolean(), spacer: fc.integer({ min: 0, max: 3 }) }), { minLength: 1, maxLength: 4 }),
-  sails: fc.constantFrom('none', 'plain', 'skewered'),
-  techniques: fc.uniqueArray(fc.nat({ max: TECHNIQUES.length - 1 }), { maxLength: 3 }),
-  bouquet: fc.boolean(),
-  accents: fc.uniqueArray(fc.nat({ max: ACCENTS.length - 1 }), { maxLength: 2 }),
-  edible: fc.boolean(),
-  completion: fc.constantFrom('beforeDriving', 'atVenue', 'handedOver'),
-  again: fc.integer({ min: 0, max: 6 }),
-}).map(({ tiers, sails, techniques, bouquet, accents, edible, completion, again }): Commission => {
-  const sorted = [...tiers].sort((one, other) => other.acrossMm - one.acrossMm)
-  const cake = { board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }, tiers: sorted.map(({ acrossMm, heightMm, covering, dummy, spacer }, at) => ({ ...roundTier(`tier-${at}`, acrossMm, heightMm), covering, ...dummy && at > 0 && { inside: 'dummy' as const }, ...spacer === 0 && at > 0 && { spacer: { acrossMm: 60, heightMm: 30 } } })) }
-  const topMm = sorted.reduce((sum, { heightMm }) => sum + heightMm, 0)
-  const sweep = startingSweep(topMm)
-  const gathering = bouquet ? startingGathering('bouquet', cake.tiers) : null
-  const paperwork = [...techniques.map((at, number) => startingPaperwork(`made-${number}`, TECHNIQUES[at]!.id, cake.tiers)), ...gathering?.paperwork ?? []]
-  const base = newCommission('any', 0)
-  return {
-    ...base, brief: { ...base.brief, completion, box: { widthMm: 700, depthMm: 700, heightMm: 900 } },
-    options: [{
-      ...base.options[0]!, cake, decorations: sails === 'none' ? [] : [{ ...sweep, sail: { ...sweep.sail, skewered: sails === 'skewered' } }], paperwork, bouquets: gathering ? [gathering.bouquet] : [],
-      accents: accents.map((at, number) => ({ ...startingAccent(`accent-${number}`, ACCENTS[at]!.id, sails === 'none' ? paperwork[0]?.id ?? 'sails' : 'sails'), edible })),
-    }],
-    bench: { ...base.bench, recuts: again === 0 ? [] : [{ id: 'again-1', part: paperwork[0] ? `${paperwork[0].id}/0` : 'sails/half 220', many: again, at: 0, from: '' }] },
-  }
-})
+export const aCommission: fc.Arbitrary<Commission> = fc
+  .record({
+    tiers: fc.array(
+      fc.record({
+        acrossMm: fc.integer({ min: 100, max: 280 }),
+        heightMm: fc.integer({ min: 70, max: 150 }),
+        covering: fc.constantFrom(...coveringIds),
+        dummy: fc.boolean(),
+        spacer: fc.integer({ min: 0, max: 3 }),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+    sails: fc.constantFrom('none', 'plain', 'skewered'),
+    techniques: fc.uniqueArray(fc.nat({ max: TECHNIQUES.length - 1 }), { maxLength: 3 }),
+    bouquet: fc.boolean(),
+    accents: fc.uniqueArray(fc.nat({ max: ACCENTS.length - 1 }), { maxLength: 2 }),
+    edible: fc.boolean(),
+    completion: fc.constantFrom('beforeDriving', 'atVenue', 'handedOver'),
+    again: fc.integer({ min: 0, max: 6 }),
+  })
+  .map(({ tiers, sails, techniques, bouquet, accents, edible, completion, again }): Commission => {
+    const sorted = [...tiers].sort((one, other) => other.acrossMm - one.acrossMm)
+    const cake = {
+      board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
+      tiers: sorted.map(({ acrossMm, heightMm, covering, dummy, spacer }, at) => ({
+        ...roundTier(`tier-${at}`, acrossMm, heightMm),
+        covering,
+        ...(dummy && at > 0 && { inside: 'dummy' as const }),
+        ...(spacer === 0 && at > 0 && { spacer: { acrossMm: 60, heightMm: 30 } }),
+      })),
+    }
+    const topMm = sorted.reduce((sum, { heightMm }) => sum + heightMm, 0)
+    const sweep = startingSweep(topMm)
+    const gathering = bouquet ? startingGathering('bouquet', cake.tiers) : null
+    const paperwork = [
+      ...techniques.map((at, number) => startingPaperwork(`made-${number}`, TECHNIQUES[at]!.id, cake.tiers)),
+      ...(gathering?.paperwork ?? []),
+    ]
+    const base = newCommission('any', 0)
+    return {
+      ...base,
+      brief: { ...base.brief, completion, box: { widthMm: 700, depthMm: 700, heightMm: 900 } },
+      options: [
+        {
+          ...base.options[0]!,
+          cake,
+          decorations: sails === 'none' ? [] : [{ ...sweep, sail: { ...sweep.sail, skewered: sails === 'skewered' } }],
+          paperwork,
+          bouquets: gathering ? [gathering.bouquet] : [],
+          accents: accents.map((at, number) => ({
+            ...startingAccent(
+              `accent-${number}`,
+              ACCENTS[at]!.id,
+              sails === 'none' ? (paperwork[0]?.id ?? 'sails') : 'sails',
+            ),
+            edible,
+          })),
+        },
+      ],
+      bench: {
+        ...base.bench,
+        recuts:
+          again === 0
+            ? []
+            : [
+                {
+                  id: 'again-1',
+                  part: paperwork[0] ? `${paperwork[0].id}/0` : 'sails/half 220',
+                  many: again,
+                  at: 0,
+                  from: '',
+                },
+              ],
+      },
+    }
+  })
 
 /** A commission with its plan. */
-export const planOf = (commission: Commission, workshop: Workshop = STARTING_WORKSHOP): Planned => ({ commission, workshop, plan: planner({ commission, workshop, now: 0, units: 'metric' }) })
+export const planOf = (commission: Commission, workshop: Workshop = STARTING_WORKSHOP): Planned => ({
+  commission,
+  workshop,
+  plan: planner({ commission, workshop, now: 0, units: 'metric' }),
+})

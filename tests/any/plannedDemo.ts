@@ -9,7 +9,9 @@ const planner = createPlanner()
 export const commission = shallowRef<Commission>(demoCommission(0))
 export const workshop = shallowRef<Workshop>(demoWorkshop())
 export const option = computed(() => chosenOption(commission.value))
-export const plan = computed(() => planner({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric' }))
+export const plan = computed(() =>
+  planner({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric' }),
+)
 
 /** The demo as it begins. */
 export function beginAgain(): void {
@@ -17,7 +19,7 @@ export function beginAgain(): void {
   workshop.value = demoWorkshop()
 }
 
-type Draft = { commission: Commission, workshop: Workshop }
+type Draft = { commission: Commission; workshop: Workshop }
 
 function edit(_: string, change: (draft: Draft) => void): void {
   const next = produce({ commission: commission.value, workshop: workshop.value }, change)
@@ -27,9 +29,14 @@ function edit(_: string, change: (draft: Draft) => void): void {
 
 /** Stands in for the composable of the same name. */
 export const usePlannedDemo = () => ({
-  plan, option, commission, workshop, studio: { edit },
+  plan,
+  option,
+  commission,
+  workshop,
+  studio: { edit },
   cake: computed(() => option.value.cake),
   decoration: computed(() => option.value.decorations[0] ?? null),
   cautionsOn: (leaf: string) => computed(() => plan.value.cautions.filter((caution) => caution.leaf === leaf)),
-  editOption: (label: string, change: (each: Option) => void): void => edit(label, ({ commission: draft }) => change(chosenOption(draft))),
+  editOption: (label: string, change: (each: Option) => void): void =>
+    edit(label, ({ commission: draft }) => change(chosenOption(draft))),
 })

@@ -2,7 +2,15 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, Trash2, X } from '@lucide/vue'
 import { computed } from 'vue'
-import { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, type Bouquet, type BouquetPlace, type BouquetRole } from '#core/compose'
+import {
+  BOUQUET_ROLE_LABELS,
+  BOUQUET_ROLES,
+  bouquetSchema,
+  gatheredSchema,
+  type Bouquet,
+  type BouquetPlace,
+  type BouquetRole,
+} from '#core/compose'
 import { gatheredIn, MOST_PAPERWORK, techniqueOf, type PaperDecoration } from '#core/plan'
 import { TECHNIQUES, type TechniqueId } from '#core/technique'
 import CautionList from '~/components/ui/CautionList.vue'
@@ -23,22 +31,68 @@ const cautions = cautionsOn('arrange')
 const NEXT_SEED = 37
 const SEEDS = 1_000_000
 /** What says nothing where the bouquet stands. */
-const IDLE: Readonly<Record<BouquetPlace, readonly string[]>> = { ledge: ['upMm', 'toMm', 'reach'], shoulder: ['upMm', 'toMm', 'reach'], side: ['toMm', 'reach'], top: ['upMm', 'toMm', 'spanDeg', 'movement'], garland: ['reach'] }
-const ROLE_OF: Readonly<Partial<Record<TechniqueId, BouquetRole>>> = { bud: 'bud', fillerSprig: 'filler', patchedLeaf: 'leaf', laminatedLeaf: 'leaf', freeLeafStem: 'leaf' }
+const IDLE: Readonly<Record<BouquetPlace, readonly string[]>> = {
+  ledge: ['upMm', 'toMm', 'reach'],
+  shoulder: ['upMm', 'toMm', 'reach'],
+  side: ['toMm', 'reach'],
+  top: ['upMm', 'toMm', 'spanDeg', 'movement'],
+  garland: ['reach'],
+}
+const ROLE_OF: Readonly<Partial<Record<TechniqueId, BouquetRole>>> = {
+  bud: 'bud',
+  fillerSprig: 'filler',
+  patchedLeaf: 'leaf',
+  laminatedLeaf: 'leaf',
+  freeLeafStem: 'leaf',
+}
 
 const bouquet = computed(() => option.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const planned = computed(() => plan.value.bouquets.find(({ id }) => id === props.id) ?? null)
-const members = computed(() => option.value.paperwork.filter(({ gathered }) => gathered?.bouquet === props.id).map((decoration) => ({ decoration, made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null, withoutPlace: planned.value?.members.find((each) => each.decoration === decoration.id)?.withoutPlace ?? 0 })))
+const members = computed(() =>
+  option.value.paperwork
+    .filter(({ gathered }) => gathered?.bouquet === props.id)
+    .map((decoration) => ({
+      decoration,
+      made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null,
+      withoutPlace: planned.value?.members.find((each) => each.decoration === decoration.id)?.withoutPlace ?? 0,
+    })),
+)
 const gatherable = computed(() => TECHNIQUES.filter(({ id }) => techniqueOf(id).gathers))
-const tierName = (index: number): string => index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
+const tierName = (index: number): string =>
+  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
-const edit = (label: string, change: (bouquet: Bouquet) => void, merge = ''): void => editOption(label, ({ bouquets }) => { const each = bouquets.find(({ id }) => id === props.id); if (each) change(each) }, merge && `${props.id} ${merge}`)
-const set = (key: string, value: number | string | boolean): void => edit(`bouquet ${key}`, (each) => { (each as unknown as Record<string, unknown>)[key] = value }, key)
-const editMember = (label: string, id: string, change: (decoration: PaperDecoration) => void, merge = ''): void => editOption(label, ({ paperwork }) => { const each = paperwork.find((one) => one.id === id); if (each) change(each) }, merge && `${id} ${merge}`)
+const edit = (label: string, change: (bouquet: Bouquet) => void, merge = ''): void =>
+  editOption(
+    label,
+    ({ bouquets }) => {
+      const each = bouquets.find(({ id }) => id === props.id)
+      if (each) change(each)
+    },
+    merge && `${props.id} ${merge}`,
+  )
+const set = (key: string, value: number | string | boolean): void =>
+  edit(
+    `bouquet ${key}`,
+    (each) => {
+      ;(each as unknown as Record<string, unknown>)[key] = value
+    },
+    key,
+  )
+const editMember = (label: string, id: string, change: (decoration: PaperDecoration) => void, merge = ''): void =>
+  editOption(
+    label,
+    ({ paperwork }) => {
+      const each = paperwork.find((one) => one.id === id)
+      if (each) change(each)
+    },
+    merge && `${id} ${merge}`,
+  )
 
 function add(technique: TechniqueId): void {
   const id = crypto.randomUUID()
-  editOption('one more into the bouquet', (each) => { each.paperwork.unshift(gatheredIn(props.id, id, technique, ROLE_OF[technique] ?? 'secondary', 3, each.cake.tiers)) })
+  editOption('one more into the bouquet', (each) => {
+    each.paperwork.unshift(gatheredIn(props.id, id, technique, ROLE_OF[technique] ?? 'secondary', 3, each.cake.tiers))
+  })
 }
 
 /** Takes the bouquet off with all that is gathered in it. */
@@ -54,11 +108,29 @@ function remove(): void {
   <div v-if="bouquet" data-testid="bouquet">
     <div class="flex items-start justify-between gap-4">
       <LeafHeading :title="bouquet.name">
-        <template v-if="planned"><template v-for="({ decoration, called, count }, at) in planned.members" :key="decoration">{{ at > 0 ? ', ' : '' }}<FigureLink :working="count" :after="` ${called}`" /></template> cover its face of <FigureLink :working="planned.face" />, give or take one in ten as hands fall.</template>
+        <template v-if="planned"
+          ><template v-for="({ decoration, called, count }, at) in planned.members" :key="decoration"
+            >{{ at > 0 ? ', ' : '' }}<FigureLink :working="count" :after="` ${called}`"
+          /></template>
+          cover its face of <FigureLink :working="planned.face" />, give or take one in ten as hands fall.</template
+        >
       </LeafHeading>
       <div class="flex gap-2">
-        <button type="button" class="button" data-testid="shuffle" @click="edit('shuffle', (each) => { each.seed = (each.seed + NEXT_SEED) % SEEDS })"><Shuffle class="size-4.5" aria-hidden="true" />Shuffle</button>
-        <button type="button" class="button px-3" aria-label="Remove the bouquet" @click="remove"><Trash2 class="size-4.5" aria-hidden="true" /></button>
+        <button
+          type="button"
+          class="button"
+          data-testid="shuffle"
+          @click="
+            edit('shuffle', (each) => {
+              each.seed = (each.seed + NEXT_SEED) % SEEDS
+            })
+          "
+        >
+          <Shuffle class="size-4.5" aria-hidden="true" />Shuffle
+        </button>
+        <button type="button" class="button px-3" aria-label="Remove the bouquet" @click="remove">
+          <Trash2 class="size-4.5" aria-hidden="true" />
+        </button>
       </div>
     </div>
     <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
@@ -66,28 +138,120 @@ function remove(): void {
         <section>
           <h2 class="part-title mb-1">Recipe</h2>
           <ul class="grid gap-2" data-testid="recipe">
-            <li v-for="{ decoration, made, withoutPlace } in members" :key="decoration.id" class="grid grid-cols-[auto_1fr_7rem_8.5rem_auto] items-center gap-3 border-b border-line py-1.5">
-              <span class="size-5 rounded-full shadow-inner" :style="{ background: decoration.colour }" aria-hidden="true" />
-              <span><button type="button" class="figure-link font-semibold" @click="choose(decoration.id)">{{ techniqueOf(decoration.technique).name }}</button><span v-if="made" class="block text-[0.86rem] text-ink-soft"><FigureLink :working="made.count" :after="` ± ${made.spread}`" />, {{ made.pieces.value }} pieces</span><span v-if="withoutPlace > 0" class="block text-[0.86rem] text-look-ink">{{ withoutPlace }} more found no place: deeper, longer, or less full.</span></span>
-              <label class="text-[0.8rem] text-ink-soft"><span class="sr-only">What the {{ techniqueOf(decoration.technique).name.toLowerCase() }} is for</span><select class="field-input text-ink" :value="decoration.gathered!.role" @change="editMember('its part in the bouquet', decoration.id, (each) => { each.gathered!.role = ($event.target as HTMLSelectElement).value as BouquetRole })"><option v-for="role in BOUQUET_ROLES" :key="role" :value="role">{{ BOUQUET_ROLE_LABELS[role] }}</option></select></label>
-              <QuantitySlider :schema="gatheredSchema.shape.parts" :model-value="decoration.gathered!.parts" :data-testid="`parts-${decoration.technique}`" @update:model-value="editMember('parts of the recipe', decoration.id, (each) => { each.gathered!.parts = $event }, 'parts')" />
-              <button type="button" class="button min-h-8 px-2" :aria-label="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`" @click="editOption('out of the recipe', (each) => { each.paperwork = each.paperwork.filter(({ id: one }) => one !== decoration.id) })"><X class="size-4" aria-hidden="true" /></button>
+            <li
+              v-for="{ decoration, made, withoutPlace } in members"
+              :key="decoration.id"
+              class="grid grid-cols-[auto_1fr_7rem_8.5rem_auto] items-center gap-3 border-b border-line py-1.5"
+            >
+              <span
+                class="size-5 rounded-full shadow-inner"
+                :style="{ background: decoration.colour }"
+                aria-hidden="true"
+              />
+              <span
+                ><button type="button" class="figure-link font-semibold" @click="choose(decoration.id)">
+                  {{ techniqueOf(decoration.technique).name }}</button
+                ><span v-if="made" class="block text-[0.86rem] text-ink-soft"
+                  ><FigureLink :working="made.count" :after="` ± ${made.spread}`" />,
+                  {{ made.pieces.value }} pieces</span
+                ><span v-if="withoutPlace > 0" class="block text-[0.86rem] text-look-ink"
+                  >{{ withoutPlace }} more found no place: deeper, longer, or less full.</span
+                ></span
+              >
+              <label class="text-[0.8rem] text-ink-soft"
+                ><span class="sr-only">What the {{ techniqueOf(decoration.technique).name.toLowerCase() }} is for</span
+                ><select
+                  class="field-input text-ink"
+                  :value="decoration.gathered!.role"
+                  @change="
+                    editMember('its part in the bouquet', decoration.id, (each) => {
+                      each.gathered!.role = ($event.target as HTMLSelectElement).value as BouquetRole
+                    })
+                  "
+                >
+                  <option v-for="role in BOUQUET_ROLES" :key="role" :value="role">
+                    {{ BOUQUET_ROLE_LABELS[role] }}
+                  </option>
+                </select></label
+              >
+              <QuantitySlider
+                :schema="gatheredSchema.shape.parts"
+                :model-value="decoration.gathered!.parts"
+                :data-testid="`parts-${decoration.technique}`"
+                @update:model-value="
+                  editMember(
+                    'parts of the recipe',
+                    decoration.id,
+                    (each) => {
+                      each.gathered!.parts = $event
+                    },
+                    'parts',
+                  )
+                "
+              />
+              <button
+                type="button"
+                class="button min-h-8 px-2"
+                :aria-label="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`"
+                @click="
+                  editOption('out of the recipe', (each) => {
+                    each.paperwork = each.paperwork.filter(({ id: one }) => one !== decoration.id)
+                  })
+                "
+              >
+                <X class="size-4" aria-hidden="true" />
+              </button>
             </li>
           </ul>
-          <p v-if="members.length === 0" class="text-ink-soft">Nothing is gathered yet. Add a bloom for the heart, leaves and filler round it.</p>
+          <p v-if="members.length === 0" class="text-ink-soft">
+            Nothing is gathered yet. Add a bloom for the heart, leaves and filler round it.
+          </p>
           <Menu v-if="option.paperwork.length < MOST_PAPERWORK" as="div" class="relative mt-2">
-            <MenuButton class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="add-member"><Plus class="size-4" aria-hidden="true" />Into the bouquet</MenuButton>
-            <MenuItems class="sheet bg-paper! absolute top-full left-0 z-30 mt-2 max-h-[50vh] w-72 overflow-y-auto rounded-2xl p-2">
-              <MenuItem v-for="technique in gatherable" :key="technique.id" v-slot="{ active }"><button type="button" class="block w-full rounded-lg px-3 py-1.5 text-left" :class="active ? 'bg-go-soft' : ''" @click="add(technique.id)"><b>{{ technique.name }}</b><span class="block text-[0.86rem] text-ink-soft">{{ technique.say }}</span></button></MenuItem>
+            <MenuButton class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="add-member"
+              ><Plus class="size-4" aria-hidden="true" />Into the bouquet</MenuButton
+            >
+            <MenuItems
+              class="sheet bg-paper! absolute top-full left-0 z-30 mt-2 max-h-[50vh] w-72 overflow-y-auto rounded-2xl p-2"
+            >
+              <MenuItem v-for="technique in gatherable" :key="technique.id" v-slot="{ active }"
+                ><button
+                  type="button"
+                  class="block w-full rounded-lg px-3 py-1.5 text-left"
+                  :class="active ? 'bg-go-soft' : ''"
+                  @click="add(technique.id)"
+                >
+                  <b>{{ technique.name }}</b><span class="block text-[0.86rem] text-ink-soft">{{ technique.say }}</span>
+                </button></MenuItem
+              >
             </MenuItems>
           </Menu>
         </section>
         <WireSection />
       </div>
       <div class="grid content-start gap-1.5">
-        <label class="block text-[0.8rem] text-ink-soft">Called<input class="field-input text-ink" :value="bouquet.name" maxlength="40" @change="set('name', ($event.target as HTMLInputElement).value.trim() || bouquet.name)"></label>
-        <label class="block text-[0.8rem] text-ink-soft">Tier<select class="field-input text-ink" :value="Math.min(bouquet.tier, cake.tiers.length - 1)" @change="set('tier', Number(($event.target as HTMLSelectElement).value))"><option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option></select></label>
-        <ValueFields :schema="bouquetSchema" :values="bouquet" :leave-out="IDLE[bouquet.place]" test-prefix="bouquet" @set="set" />
+        <label class="block text-[0.8rem] text-ink-soft"
+          >Called<input
+            class="field-input text-ink"
+            :value="bouquet.name"
+            maxlength="40"
+            @change="set('name', ($event.target as HTMLInputElement).value.trim() || bouquet.name)"
+        /></label>
+        <label class="block text-[0.8rem] text-ink-soft"
+          >Tier<select
+            class="field-input text-ink"
+            :value="Math.min(bouquet.tier, cake.tiers.length - 1)"
+            @change="set('tier', Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option>
+          </select></label
+        >
+        <ValueFields
+          :schema="bouquetSchema"
+          :values="bouquet"
+          :leave-out="IDLE[bouquet.place]"
+          test-prefix="bouquet"
+          @set="set"
+        />
       </div>
     </div>
     <CautionList class="mt-4" :cautions="cautions" />

@@ -6,7 +6,21 @@ import { useArranging } from './arranging'
 /** What the elements are called, several of them. */
 const props = defineProps<{ called: string }>()
 
-const { elements, byHand, pickedIndex, pickedElement, isPinned, pick, nudge, resize, roll, togglePin, takeOut, add, release } = useArranging()
+const {
+  elements,
+  byHand,
+  pickedIndex,
+  pickedElement,
+  isPinned,
+  pick,
+  nudge,
+  resize,
+  roll,
+  togglePin,
+  takeOut,
+  add,
+  release,
+} = useArranging()
 
 const LEAN_DEG = 8
 const position = computed(() => elements.value.findIndex(({ index }) => index === pickedIndex.value))
@@ -14,12 +28,18 @@ const changed = computed(() => byHand.value.put.length + byHand.value.out.length
 
 function step(by: number): void {
   const { length } = elements.value
-  if (length > 0) pick(elements.value[((position.value === -1 ? (by > 0 ? -1 : 0) : position.value) + by + length) % length]!.index)
+  if (length > 0)
+    pick(elements.value[((position.value === -1 ? (by > 0 ? -1 : 0) : position.value) + by + length) % length]!.index)
 }
 
 function onKey(event: KeyboardEvent): void {
   const far = event.shiftKey ? 10 : 2
-  const moves: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-far, 0], ArrowRight: [far, 0], ArrowUp: [0, far], ArrowDown: [0, -far] }
+  const moves: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-far, 0],
+    ArrowRight: [far, 0],
+    ArrowUp: [0, far],
+    ArrowDown: [0, -far],
+  }
   const by = moves[event.key]
   if (by) nudge(...by)
   else if (event.key === 'Delete' || event.key === 'Backspace') takeOut()
@@ -29,21 +49,97 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center gap-1.5 text-[0.9rem]" role="group" :aria-label="`One of the ${props.called}, by hand`" data-testid="element-bar">
-    <button type="button" class="button min-h-9 px-2" :aria-label="`Pick the one before`" :disabled="elements.length === 0" @click="step(-1)"><ChevronLeft class="size-4.5" aria-hidden="true" /></button>
-    <button type="button" class="button min-h-9 px-2" :aria-label="`Pick the next`" data-testid="pick-next" :disabled="elements.length === 0" @click="step(1)"><ChevronRight class="size-4.5" aria-hidden="true" /></button>
+  <div
+    class="flex flex-wrap items-center gap-1.5 text-[0.9rem]"
+    role="group"
+    :aria-label="`One of the ${props.called}, by hand`"
+    data-testid="element-bar"
+  >
+    <button
+      type="button"
+      class="button min-h-9 px-2"
+      :aria-label="`Pick the one before`"
+      :disabled="elements.length === 0"
+      @click="step(-1)"
+    >
+      <ChevronLeft class="size-4.5" aria-hidden="true" />
+    </button>
+    <button
+      type="button"
+      class="button min-h-9 px-2"
+      :aria-label="`Pick the next`"
+      data-testid="pick-next"
+      :disabled="elements.length === 0"
+      @click="step(1)"
+    >
+      <ChevronRight class="size-4.5" aria-hidden="true" />
+    </button>
     <template v-if="pickedElement">
-      <span class="min-w-22 px-1 tabular-nums" role="status"><b>{{ position + 1 }}</b> of {{ elements.length }}{{ isPinned(pickedElement.index) ? ', pinned' : '' }}</span>
-      <button type="button" class="button min-h-9 gap-1! px-2.5" aria-label="Move it with the arrow keys" title="Arrow keys move it; with shift, further" data-testid="element-move" @keydown="onKey"><Move class="size-4" aria-hidden="true" />Move</button>
-      <button type="button" class="button min-h-9 gap-1! px-2.5" :class="isPinned(pickedElement.index) ? 'bg-go-soft' : ''" :aria-pressed="isPinned(pickedElement.index)" data-testid="element-pin" @click="togglePin"><component :is="isPinned(pickedElement.index) ? PinOff : Pin" class="size-4" aria-hidden="true" />{{ isPinned(pickedElement.index) ? 'Let go' : 'Pin' }}</button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Smaller" @click="resize(false)"><Minus class="size-4" aria-hidden="true" /></button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Larger" data-testid="element-larger" @click="resize(true)"><Plus class="size-4" aria-hidden="true" /></button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean left" @click="roll(-LEAN_DEG)"><RotateCcw class="size-4" aria-hidden="true" /></button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean right" @click="roll(LEAN_DEG)"><RotateCw class="size-4" aria-hidden="true" /></button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Take it out" data-testid="element-out" @click="takeOut"><Trash2 class="size-4" aria-hidden="true" /></button>
+      <span class="min-w-22 px-1 tabular-nums" role="status"
+        ><b>{{ position + 1 }}</b> of {{ elements.length }}{{ isPinned(pickedElement.index) ? ', pinned' : '' }}</span
+      >
+      <button
+        type="button"
+        class="button min-h-9 gap-1! px-2.5"
+        aria-label="Move it with the arrow keys"
+        title="Arrow keys move it; with shift, further"
+        data-testid="element-move"
+        @keydown="onKey"
+      >
+        <Move class="size-4" aria-hidden="true" />Move
+      </button>
+      <button
+        type="button"
+        class="button min-h-9 gap-1! px-2.5"
+        :class="isPinned(pickedElement.index) ? 'bg-go-soft' : ''"
+        :aria-pressed="isPinned(pickedElement.index)"
+        data-testid="element-pin"
+        @click="togglePin"
+      >
+        <component :is="isPinned(pickedElement.index) ? PinOff : Pin" class="size-4" aria-hidden="true" />{{
+          isPinned(pickedElement.index) ? 'Let go' : 'Pin'
+        }}
+      </button>
+      <button type="button" class="button min-h-9 px-2.5" aria-label="Smaller" @click="resize(false)">
+        <Minus class="size-4" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="button min-h-9 px-2.5"
+        aria-label="Larger"
+        data-testid="element-larger"
+        @click="resize(true)"
+      >
+        <Plus class="size-4" aria-hidden="true" />
+      </button>
+      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean left" @click="roll(-LEAN_DEG)">
+        <RotateCcw class="size-4" aria-hidden="true" />
+      </button>
+      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean right" @click="roll(LEAN_DEG)">
+        <RotateCw class="size-4" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="button min-h-9 px-2.5"
+        aria-label="Take it out"
+        data-testid="element-out"
+        @click="takeOut"
+      >
+        <Trash2 class="size-4" aria-hidden="true" />
+      </button>
     </template>
     <span v-else class="px-1 text-ink-soft">Touch one to move it by hand; it stays pinned there.</span>
-    <button type="button" class="button min-h-9 gap-1! px-2.5" data-testid="element-add" :disabled="elements.length === 0" @click="add"><Plus class="size-4" aria-hidden="true" />One more</button>
-    <button v-if="changed > 0" type="button" class="figure-link ml-1" data-testid="element-release" @click="release">{{ changed }} by hand: as composed again</button>
+    <button
+      type="button"
+      class="button min-h-9 gap-1! px-2.5"
+      data-testid="element-add"
+      :disabled="elements.length === 0"
+      @click="add"
+    >
+      <Plus class="size-4" aria-hidden="true" />One more
+    </button>
+    <button v-if="changed > 0" type="button" class="figure-link ml-1" data-testid="element-release" @click="release">
+      {{ changed }} by hand: as composed again
+    </button>
   </div>
 </template>

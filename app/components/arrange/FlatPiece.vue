@@ -6,12 +6,15 @@ import { several } from '#core/quantity'
 import { pathData } from '#core/format/svg'
 import FigureLink from '~/components/working/FigureLink.vue'
 
-const props = defineProps<{ piece: PieceClass, colour: string }>()
+const props = defineProps<{ piece: PieceClass; colour: string }>()
 
 /** Seen box of the outline, for the picture's window, mm. */
 const box = computed(() => {
   const { segments } = props.piece.outline
-  const points = [props.piece.outline, ...props.piece.flaps].flatMap((outline) => [outline.start, ...outline.segments.map(({ to }) => to)])
+  const points = [props.piece.outline, ...props.piece.flaps].flatMap((outline) => [
+    outline.start,
+    ...outline.segments.map(({ to }) => to),
+  ])
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
   const bulge = segments.some(({ kind }) => kind === 'arc') ? props.piece.height.value / 2 : 0
   return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys) - bulge, high: Math.max(...ys) + bulge }
@@ -28,12 +31,59 @@ const line = computed(() => Math.max(box.value.right - box.value.left, box.value
 <template>
   <figure class="grid w-full max-w-36 justify-items-center gap-1">
     <svg class="h-20 w-full" :viewBox="view" role="img" :aria-label="`${piece.name}, flat`">
-      <path v-for="(flap, at) in piece.flaps" :key="`flap${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="var(--line)" fill-opacity="0.6" stroke="var(--ink)" stroke-opacity="0.6" :stroke-width="line * 0.6" />
-      <path :d="[piece.outline, ...piece.holes].map((each) => pathData(flipMove(each, 0, 0))).join('')" fill-rule="evenodd" :fill="colour" fill-opacity="0.5" stroke="var(--ink)" :stroke-width="line" stroke-linejoin="round" />
-      <path v-if="piece.print.length > 0" :d="piece.print.map((each) => pathData(flipMove(each, 0, 0))).join('')" fill="none" stroke="var(--ink)" stroke-opacity="0.35" :stroke-width="line * 0.8" stroke-linecap="round" />
-      <path v-for="(flap, at) in piece.flaps" :key="`glue${at}`" :d="pathData(flipMove(flap, 0, 0))" fill="none" stroke="var(--ink)" stroke-opacity="0.45" :stroke-width="line * 0.6" :stroke-dasharray="`${line} ${line}`" />
-      <path v-for="(fold, at) in piece.folds" :key="at" :d="pathData(flipMove(fold, 0, 0))" fill="none" stroke="var(--ink)" :stroke-width="line * 0.8" :stroke-dasharray="`${line * 3} ${line * 2}`" />
+      <path
+        v-for="(flap, at) in piece.flaps"
+        :key="`flap${at}`"
+        :d="pathData(flipMove(flap, 0, 0))"
+        fill="var(--line)"
+        fill-opacity="0.6"
+        stroke="var(--ink)"
+        stroke-opacity="0.6"
+        :stroke-width="line * 0.6"
+      />
+      <path
+        :d="[piece.outline, ...piece.holes].map((each) => pathData(flipMove(each, 0, 0))).join('')"
+        fill-rule="evenodd"
+        :fill="colour"
+        fill-opacity="0.5"
+        stroke="var(--ink)"
+        :stroke-width="line"
+        stroke-linejoin="round"
+      />
+      <path
+        v-if="piece.print.length > 0"
+        :d="piece.print.map((each) => pathData(flipMove(each, 0, 0))).join('')"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-opacity="0.35"
+        :stroke-width="line * 0.8"
+        stroke-linecap="round"
+      />
+      <path
+        v-for="(flap, at) in piece.flaps"
+        :key="`glue${at}`"
+        :d="pathData(flipMove(flap, 0, 0))"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-opacity="0.45"
+        :stroke-width="line * 0.6"
+        :stroke-dasharray="`${line} ${line}`"
+      />
+      <path
+        v-for="(fold, at) in piece.folds"
+        :key="at"
+        :d="pathData(flipMove(fold, 0, 0))"
+        fill="none"
+        stroke="var(--ink)"
+        :stroke-width="line * 0.8"
+        :stroke-dasharray="`${line * 3} ${line * 2}`"
+      />
     </svg>
-    <figcaption class="text-center text-[0.86rem]"><FigureLink :working="piece.needed" /> {{ piece.needed.value === 1 ? piece.name : several(piece.name) }} + <FigureLink :working="piece.spares" /><span class="block text-ink-soft"><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span></figcaption>
+    <figcaption class="text-center text-[0.86rem]">
+      <FigureLink :working="piece.needed" /> {{ piece.needed.value === 1 ? piece.name : several(piece.name) }} +
+      <FigureLink :working="piece.spares" /><span class="block text-ink-soft"
+        ><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span
+      ><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span>
+    </figcaption>
   </figure>
 </template>

@@ -12,7 +12,7 @@ import { useArranging } from './arranging'
 import { sideMapOf } from './sideMap'
 import { unrolledOutline } from './unrolled'
 
-const props = defineProps<{ decoration: PaperDecoration, made: Paperwork, firstElement: number }>()
+const props = defineProps<{ decoration: PaperDecoration; made: Paperwork; firstElement: number }>()
 
 const { plan } = usePlanned()
 const preferences = usePreferences()
@@ -23,19 +23,46 @@ const { width, height } = useElementSize(drawing)
 
 const stack = computed(() => plan.value.arrangement.stack)
 const map = computed(() => sideMapOf(stack.value))
-const view = computed(() => ({ left: -map.value.halfWidthMm - 18, top: -22, width: 2 * map.value.halfWidthMm + 36, height: map.value.heightMm + 60 }))
-const perPixel = computed(() => width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / height.value) : 1)
-const meshes = computed(() => knownMeshes({ decoration: props.decoration, elements: props.made.elements, stack: stack.value }))
-const outlines = computed(() => props.made.elements.map((element, at) => ({
-  at, index: element.index, colour: colourOf(props.decoration, element), points: unrolledOutline(element, meshes.value[at]!, stack.value[element.tier]!, map.value), pin: element.on === 'side' ? map.value.toMap(element.angleDeg, element.heightMm) : null,
-})).filter(({ points }) => points !== ''))
+const view = computed(() => ({
+  left: -map.value.halfWidthMm - 18,
+  top: -22,
+  width: 2 * map.value.halfWidthMm + 36,
+  height: map.value.heightMm + 60,
+}))
+const perPixel = computed(() =>
+  width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / height.value) : 1,
+)
+const meshes = computed(() =>
+  knownMeshes({ decoration: props.decoration, elements: props.made.elements, stack: stack.value }),
+)
+const outlines = computed(() =>
+  props.made.elements
+    .map((element, at) => ({
+      at,
+      index: element.index,
+      colour: colourOf(props.decoration, element),
+      points: unrolledOutline(element, meshes.value[at]!, stack.value[element.tier]!, map.value),
+      pin: element.on === 'side' ? map.value.toMap(element.angleDeg, element.heightMm) : null,
+    }))
+    .filter(({ points }) => points !== ''),
+)
 const onTop = computed(() => props.made.elements.filter(({ on }) => on === 'top').length)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 
 /** Handles on the side, where they lie on the drawing; those on a top are on the stand. */
-const shown = computed(() => handles.value.filter(({ on }) => on === 'side').map((handle) => ({ ...handle, ...map.value.toMap(handle.angleDeg, handle.heightMm) })))
+const shown = computed(() =>
+  handles.value
+    .filter(({ on }) => on === 'side')
+    .map((handle) => ({ ...handle, ...map.value.toMap(handle.angleDeg, handle.heightMm) })),
+)
 /** Edges of a band, drawn right across it. */
-const edges = computed(() => props.decoration.composition.kind === 'band' ? shown.value.filter(({ id }) => id === 'to' || id === 'from').map(({ id, y, tier }) => ({ id, y, half: stack.value[tier]!.perimeterMm / 2 })) : [])
+const edges = computed(() =>
+  props.decoration.composition.kind === 'band'
+    ? shown.value
+        .filter(({ id }) => id === 'to' || id === 'from')
+        .map(({ id, y, tier }) => ({ id, y, half: stack.value[tier]!.perimeterMm / 2 }))
+    : [],
+)
 
 /** What is held: a handle by its id, or the picked element. */
 let held: { readonly handle: string | null } | null = null
@@ -64,7 +91,12 @@ function drag(event: PointerEvent): void {
 /** Keys may come faster than the drawing follows: the handle is taken where it is by now. */
 function nudge(id: string, event: KeyboardEvent): void {
   const far = event.shiftKey ? 10 : 2
-  const moves: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-far, 0], ArrowRight: [far, 0], ArrowUp: [0, far], ArrowDown: [0, -far] }
+  const moves: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-far, 0],
+    ArrowRight: [far, 0],
+    ArrowUp: [0, far],
+    ArrowDown: [0, -far],
+  }
   const by = moves[event.key]
   const handle = handles.value.find((each) => each.id === id)
   if (!by || !handle) return
@@ -75,34 +107,142 @@ function nudge(id: string, event: KeyboardEvent): void {
 
 <template>
   <svg
-    ref="drawing" class="w-full select-none" :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`" role="group" aria-label="The side of the cake, unrolled"
-    :style="{ aspectRatio: `${view.width} / ${view.height}`, maxHeight: 'max(14rem, 40vh)' }" @pointermove="drag" @pointerup="held = null"
+    ref="drawing"
+    class="w-full select-none"
+    :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`"
+    role="group"
+    aria-label="The side of the cake, unrolled"
+    :style="{ aspectRatio: `${view.width} / ${view.height}`, maxHeight: 'max(14rem, 40vh)' }"
+    @pointermove="drag"
+    @pointerup="held = null"
   >
     <g v-for="(band, at) in map.bands" :key="at" @click="pick(null)">
       <polygon
-        :points="`${band.left},${band.top + band.height} ${-band.left},${band.top + band.height} ${band.rim / 2},${band.top} ${-band.rim / 2},${band.top}`" stroke-linejoin="round"
-        :fill="stack[at]!.colour ?? coveringOf(stack[at]!.covering).colour" fill-opacity="0.22" stroke="var(--line)" :stroke-width="perPixel"
+        :points="`${band.left},${band.top + band.height} ${-band.left},${band.top + band.height} 
+          ${band.rim / 2},${band.top} ${-band.rim / 2},${band.top}`"
+        stroke-linejoin="round"
+        :fill="stack[at]!.colour ?? coveringOf(stack[at]!.covering).colour"
+        fill-opacity="0.22"
+        stroke="var(--line)"
+        :stroke-width="perPixel"
       />
-      <text :x="band.left + 7 * perPixel" :y="band.top + 16 * perPixel" :font-size="12 * perPixel" fill="var(--ink-soft)">tier {{ at + 1 }}, {{ length(stack[at]!.perimeterMm) }} round</text>
+      <text
+        :x="band.left + 7 * perPixel"
+        :y="band.top + 16 * perPixel"
+        :font-size="12 * perPixel"
+        fill="var(--ink-soft)"
+      >
+        tier {{ at + 1 }}, {{ length(stack[at]!.perimeterMm) }} round
+      </text>
     </g>
-    <line x1="0" x2="0" :y1="view.top" :y2="map.heightMm + 4" stroke="var(--ink-soft)" :stroke-width="perPixel" :stroke-dasharray="`${2 * perPixel} ${4 * perPixel}`" />
-    <text x="0" :y="map.heightMm + 20 * perPixel" text-anchor="middle" :font-size="12 * perPixel" fill="var(--ink-soft)">front</text>
-    <text v-if="onTop > 0" x="0" :y="-8 * perPixel" text-anchor="middle" :font-size="12 * perPixel" fill="var(--ink-soft)">{{ onTop }} on a top: pull them on the stand</text>
-    <g v-for="outline in outlines" :key="outline.index" class="cursor-move" style="touch-action: none" :data-testid="`unrolled-${outline.index}`" @pointerdown="grabElement(outline.index, $event)" @pointerenter="lit.hover('element', firstElement + outline.at)" @pointerleave="lit.leave()">
-      <polygon
-        :points="outline.points" :fill="outline.colour" :fill-opacity="outline.index === pickedIndex ? 0.85 : 0.55" :stroke="lit.isLit('element', firstElement + outline.at) || outline.index === pickedIndex ? 'var(--go)' : 'var(--ink)'" stroke-opacity="0.55"
-        :stroke-width="(lit.isLit('element', firstElement + outline.at) || outline.index === pickedIndex ? 3 : 0.8) * perPixel" stroke-linejoin="round"
-      />
-      <circle v-if="isPinned(outline.index) && outline.pin" :cx="outline.pin.x" :cy="outline.pin.y" :r="3.5 * perPixel" fill="var(--go)" stroke="var(--paper)" :stroke-width="perPixel" />
-    </g>
-    <line v-for="edge in edges" :key="edge.id" :x1="-edge.half" :x2="edge.half" :y1="edge.y" :y2="edge.y" stroke="var(--ink)" :stroke-width="1.5 * perPixel" :stroke-dasharray="`${8 * perPixel} ${4 * perPixel}`" pointer-events="none" />
+    <line
+      x1="0"
+      x2="0"
+      :y1="view.top"
+      :y2="map.heightMm + 4"
+      stroke="var(--ink-soft)"
+      :stroke-width="perPixel"
+      :stroke-dasharray="`${2 * perPixel} ${4 * perPixel}`"
+    />
+    <text
+      x="0"
+      :y="map.heightMm + 20 * perPixel"
+      text-anchor="middle"
+      :font-size="12 * perPixel"
+      fill="var(--ink-soft)"
+    >
+      front
+    </text>
+    <text
+      v-if="onTop > 0"
+      x="0"
+      :y="-8 * perPixel"
+      text-anchor="middle"
+      :font-size="12 * perPixel"
+      fill="var(--ink-soft)"
+    >
+      {{ onTop }} on a top: pull them on the stand
+    </text>
     <g
-      v-for="handle in shown" :key="handle.id" tabindex="0" role="button" class="cursor-grab" style="touch-action: none" :aria-label="`${handle.name}; arrow keys move it`" :data-testid="`handle-${handle.id}`"
-      @pointerdown="grab(handle.id, $event)" @keydown="nudge(handle.id, $event)"
+      v-for="outline in outlines"
+      :key="outline.index"
+      class="cursor-move"
+      style="touch-action: none"
+      :data-testid="`unrolled-${outline.index}`"
+      @pointerdown="grabElement(outline.index, $event)"
+      @pointerenter="lit.hover('element', firstElement + outline.at)"
+      @pointerleave="lit.leave()"
+    >
+      <polygon
+        :points="outline.points"
+        :fill="outline.colour"
+        :fill-opacity="outline.index === pickedIndex ? 0.85 : 0.55"
+        :stroke="
+          lit.isLit('element', firstElement + outline.at) || outline.index === pickedIndex ? 'var(--go)' : 'var(--ink)'
+        "
+        stroke-opacity="0.55"
+        :stroke-width="
+          (lit.isLit('element', firstElement + outline.at) || outline.index === pickedIndex ? 3 : 0.8) * perPixel
+        "
+        stroke-linejoin="round"
+      />
+      <circle
+        v-if="isPinned(outline.index) && outline.pin"
+        :cx="outline.pin.x"
+        :cy="outline.pin.y"
+        :r="3.5 * perPixel"
+        fill="var(--go)"
+        stroke="var(--paper)"
+        :stroke-width="perPixel"
+      />
+    </g>
+    <line
+      v-for="edge in edges"
+      :key="edge.id"
+      :x1="-edge.half"
+      :x2="edge.half"
+      :y1="edge.y"
+      :y2="edge.y"
+      stroke="var(--ink)"
+      :stroke-width="1.5 * perPixel"
+      :stroke-dasharray="`${8 * perPixel} ${4 * perPixel}`"
+      pointer-events="none"
+    />
+    <g
+      v-for="handle in shown"
+      :key="handle.id"
+      tabindex="0"
+      role="button"
+      class="cursor-grab"
+      style="touch-action: none"
+      :aria-label="`${handle.name}; arrow keys move it`"
+      :data-testid="`handle-${handle.id}`"
+      @pointerdown="grab(handle.id, $event)"
+      @keydown="nudge(handle.id, $event)"
     >
       <circle :cx="handle.x" :cy="handle.y" :r="18 * perPixel" fill="transparent" />
-      <circle :cx="handle.x" :cy="handle.y" :r="9 * perPixel" fill="var(--paper)" stroke="var(--ink)" :stroke-width="2 * perPixel" />
-      <text :x="handle.x" :y="handle.y + 24 * perPixel" text-anchor="middle" :font-size="11.5 * perPixel" font-weight="600" fill="var(--ink)" stroke="var(--paper)" :stroke-width="3 * perPixel" paint-order="stroke" pointer-events="none">{{ handle.name.toLowerCase() }}</text>
+      <circle
+        :cx="handle.x"
+        :cy="handle.y"
+        :r="9 * perPixel"
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        :stroke-width="2 * perPixel"
+      />
+      <text
+        :x="handle.x"
+        :y="handle.y + 24 * perPixel"
+        text-anchor="middle"
+        :font-size="11.5 * perPixel"
+        font-weight="600"
+        fill="var(--ink)"
+        stroke="var(--paper)"
+        :stroke-width="3 * perPixel"
+        paint-order="stroke"
+        pointer-events="none"
+      >
+        {{ handle.name.toLowerCase() }}
+      </text>
     </g>
   </svg>
 </template>

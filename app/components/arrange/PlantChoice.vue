@@ -8,14 +8,24 @@ import { plantMesh } from './plantMesh'
 const props = defineProps<{ technique: TechniqueId }>()
 const emit = defineEmits<{ choose: [plant: Plant] }>()
 
-const plants = computed(() => PLANTS.filter(({ technique }) => technique === props.technique).map((plant) => ({ plant, mesh: plantMesh(plant) })))
+const plants = computed(() =>
+  PLANTS.filter(({ technique }) => technique === props.technique).map((plant) => ({ plant, mesh: plantMesh(plant) })),
+)
 </script>
 
 <template>
   <section v-if="plants.length > 0" data-testid="plants">
     <h2 class="part-title mb-1">Made after</h2>
     <div class="flex flex-wrap gap-2">
-      <button v-for="{ plant, mesh } in plants" :key="plant.id" type="button" class="w-24 rounded-2xl p-1.5 text-center text-[0.84rem] hover:bg-go-soft" @click="emit('choose', plant)"><MeshStill :mesh="mesh" :colour="plant.colour" :says="''" aria-hidden="true" />{{ plant.name }}</button>
+      <button
+        v-for="{ plant, mesh } in plants"
+        :key="plant.id"
+        type="button"
+        class="w-24 rounded-2xl p-1.5 text-center text-[0.84rem] hover:bg-go-soft"
+        @click="emit('choose', plant)"
+      >
+        <MeshStill :mesh="mesh" :colour="plant.colour" :says="''" aria-hidden="true" />{{ plant.name }}
+      </button>
     </div>
   </section>
 </template>

@@ -5,24 +5,93 @@ import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import { QUIET_MIDDLE, QUIET_SPAN } from './schemas'
 
 /** What stays free of a decoration. */
-const props = defineProps<{ quiet: Quiet, first: boolean }>()
+const props = defineProps<{ quiet: Quiet; first: boolean }>()
 const emit = defineEmits<{ edit: [label: string, change: (quiet: Quiet) => void, merge?: string] }>()
 
 const MOST_PLACES = 4
-const ticks = [['others', 'Keeps off what lies there already'], ['seams', 'Keeps off seams'], ['back', 'Leaves the back bare']] as const
+const ticks = [
+  ['others', 'Keeps off what lies there already'],
+  ['seams', 'Keeps off seams'],
+  ['back', 'Leaves the back bare'],
+] as const
 </script>
 
 <template>
   <section data-testid="quiet">
     <h2 class="part-title mb-1">Kept free</h2>
     <div class="grid gap-1.5">
-      <label v-for="[key, name] in ticks.filter(([key]) => !props.first || key !== 'others')" :key="key" class="flex items-center gap-2 text-[0.92rem]"><input type="checkbox" class="size-5 accent-(--go)" :checked="quiet[key]" :data-testid="`quiet-${key}`" @change="emit('edit', name.toLowerCase(), (each) => { each[key] = ($event.target as HTMLInputElement).checked })">{{ name }}</label>
+      <label
+        v-for="[key, name] in ticks.filter(([key]) => !props.first || key !== 'others')"
+        :key="key"
+        class="flex items-center gap-2 text-[0.92rem]"
+        ><input
+          type="checkbox"
+          class="size-5 accent-(--go)"
+          :checked="quiet[key]"
+          :data-testid="`quiet-${key}`"
+          @change="
+            emit('edit', name.toLowerCase(), (each) => {
+              each[key] = ($event.target as HTMLInputElement).checked
+            })
+          "
+        />{{ name }}</label
+      >
       <div v-for="(place, at) in quiet.places" :key="at" class="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
-        <QuantitySlider :schema="QUIET_MIDDLE" :model-value="place.middleDeg" @update:model-value="emit('edit', 'quiet place', ({ places }) => { places[at]!.middleDeg = $event }, `quiet ${at}`)" />
-        <QuantitySlider :schema="QUIET_SPAN" :model-value="place.spanDeg" @update:model-value="emit('edit', 'quiet place', ({ places }) => { places[at]!.spanDeg = $event }, `quiet ${at}`)" />
-        <button type="button" class="button min-h-8 px-2" aria-label="No quiet place here" @click="emit('edit', 'no quiet place', ({ places }) => { places.splice(at, 1) })"><X class="size-4" aria-hidden="true" /></button>
+        <QuantitySlider
+          :schema="QUIET_MIDDLE"
+          :model-value="place.middleDeg"
+          @update:model-value="
+            emit(
+              'edit',
+              'quiet place',
+              ({ places }) => {
+                places[at]!.middleDeg = $event
+              },
+              `quiet ${at}`,
+            )
+          "
+        />
+        <QuantitySlider
+          :schema="QUIET_SPAN"
+          :model-value="place.spanDeg"
+          @update:model-value="
+            emit(
+              'edit',
+              'quiet place',
+              ({ places }) => {
+                places[at]!.spanDeg = $event
+              },
+              `quiet ${at}`,
+            )
+          "
+        />
+        <button
+          type="button"
+          class="button min-h-8 px-2"
+          aria-label="No quiet place here"
+          @click="
+            emit('edit', 'no quiet place', ({ places }) => {
+              places.splice(at, 1)
+            })
+          "
+        >
+          <X class="size-4" aria-hidden="true" />
+        </button>
       </div>
-      <p v-if="quiet.places.length < MOST_PLACES"><button type="button" class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="quiet-add" @click="emit('edit', 'a quiet place', ({ places }) => { places.push({ middleDeg: 0, spanDeg: 40 }) })"><Plus class="size-4" aria-hidden="true" />A quiet place</button></p>
+      <p v-if="quiet.places.length < MOST_PLACES">
+        <button
+          type="button"
+          class="button min-h-9 gap-1! px-2.5 text-[0.88rem]"
+          data-testid="quiet-add"
+          @click="
+            emit('edit', 'a quiet place', ({ places }) => {
+              places.push({ middleDeg: 0, spanDeg: 40 })
+            })
+          "
+        >
+          <Plus class="size-4" aria-hidden="true" />A quiet place
+        </button>
+      </p>
     </div>
   </section>
 </template>

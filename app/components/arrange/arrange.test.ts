@@ -21,7 +21,11 @@ beforeEach(() => {
 })
 
 describe('elements on the unrolled side', () => {
-  it.each(plan.paperwork.filter(({ elements }) => elements.every(({ pose }) => !pose)).map((made) => [made.name, made] as const))('%s lies where it stands', (_, made) => {
+  it.each(
+    plan.paperwork
+      .filter(({ elements }) => elements.every(({ pose }) => !pose))
+      .map((made) => [made.name, made] as const),
+  )('%s lies where it stands', (_, made) => {
     const decoration = option.paperwork.find(({ id }) => id === made.id)!
     const meshes = knownMeshes({ decoration, elements: made.elements, stack })
     made.elements.forEach((element, at) => {
@@ -61,14 +65,17 @@ describe('which decoration is open', () => {
 })
 
 describe('a flat piece', () => {
-  it.each(plan.paperwork.map((made) => [made.name, made] as const))('of %s is drawn whole, with its folds, count, spares and size', (_, made) => {
-    const [piece] = made.classes
-    const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour } })
-    expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
-    expect(mounted.text()).toContain(piece!.face)
-    expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)
-    const [, , width, height] = mounted.get('svg').attributes('viewBox')!.split(' ').map(Number)
-    expect(width).toBeGreaterThanOrEqual(piece!.width.value - 0.01)
-    expect(height).toBeGreaterThanOrEqual(piece!.height.value * 0.8)
-  })
+  it.each(plan.paperwork.map((made) => [made.name, made] as const))(
+    'of %s is drawn whole, with its folds, count, spares and size',
+    (_, made) => {
+      const [piece] = made.classes
+      const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour } })
+      expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
+      expect(mounted.text()).toContain(piece!.face)
+      expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)
+      const [, , width, height] = mounted.get('svg').attributes('viewBox')!.split(' ').map(Number)
+      expect(width).toBeGreaterThanOrEqual(piece!.width.value - 0.01)
+      expect(height).toBeGreaterThanOrEqual(piece!.height.value * 0.8)
+    },
+  )
 })

@@ -9,12 +9,20 @@ import { useChosenDecoration } from './chosen'
 const commission = shallowRef<Commission>(demoCommission(0))
 const planner = createPlanner()
 const option = computed(() => chosenOption(commission.value))
-const plan = computed(() => planner({ commission: commission.value, workshop: demoWorkshop(), now: 0, units: 'metric' }))
+const plan = computed(() =>
+  planner({ commission: commission.value, workshop: demoWorkshop(), now: 0, units: 'metric' }),
+)
 
 vi.mock('~/composables/planned', () => ({
   usePlanned: () => ({
-    plan, option, decoration: computed(() => option.value.decorations[0] ?? null),
-    editOption: (_: string, change: (each: Option) => void) => { commission.value = produce(commission.value, (draft) => { change(chosenOption(draft as Commission)) }) },
+    plan,
+    option,
+    decoration: computed(() => option.value.decorations[0] ?? null),
+    editOption: (_: string, change: (each: Option) => void) => {
+      commission.value = produce(commission.value, (draft) => {
+        change(chosenOption(draft as Commission))
+      })
+    },
   }),
 }))
 
@@ -25,9 +33,14 @@ const open = (id: string): ReturnType<typeof useArranging> => {
   return arranging
 }
 
-beforeEach(() => { commission.value = demoCommission(0) })
+beforeEach(() => {
+  commission.value = demoCommission(0)
+})
 
-describe.each([['sails', 11], ['moths', 7]] as const)('arranging the %s by hand', (id, count) => {
+describe.each([
+  ['sails', 11],
+  ['moths', 7],
+] as const)('arranging the %s by hand', (id, count) => {
   it('picks, pins where it stands, and lets go again', () => {
     const arranging = open(id)
     expect(arranging.elements.value).toHaveLength(count)

@@ -1,6 +1,21 @@
 import { computed, ref } from 'vue'
 import { alongAt, angleAt, edgeScale, type StandingTier } from '#core/cake'
-import { bouquetHandles, compositionOf, nextAdded, pinned, pullBouquet, putting, standing, takingOut, unpinning, type Bouquet, type ByHand, type Composition, type Handle, type Spot } from '#core/compose'
+import {
+  bouquetHandles,
+  compositionOf,
+  nextAdded,
+  pinned,
+  pullBouquet,
+  putting,
+  standing,
+  takingOut,
+  unpinning,
+  type Bouquet,
+  type ByHand,
+  type Composition,
+  type Handle,
+  type Spot,
+} from '#core/compose'
 import type { Option, PaperDecoration } from '#core/plan'
 import { seedFor } from '#core/quantity'
 import type { PlacedElement } from '#core/technique'
@@ -8,45 +23,76 @@ import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 
 /** The element that is picked for moving by hand, by the decoration it belongs to and its own index. */
-const picked = ref<{ readonly decoration: string, readonly index: number } | null>(null)
+const picked = ref<{ readonly decoration: string; readonly index: number } | null>(null)
 
 const SMALLER = 0.9
 const LARGER = 1 / SMALLER
 
-/** What is open to be arranged: the composition's handles, and single elements moved by hand. Works for the sails and for what is cut from sheets. */
+/**
+ * What is open to be arranged: the composition's handles, and single elements moved by hand. Works for the sails and
+ * for what is cut from sheets.
+ */
 export function useArranging() {
   const { plan, option, decoration, editOption } = usePlanned()
   const { open } = useChosenDecoration(() => option.value)
 
   const stack = computed<readonly StandingTier[]>(() => plan.value.arrangement.stack)
-  const paper = computed<PaperDecoration | null>(() => option.value.paperwork.find(({ id }) => id === open.value) ?? null)
-  const elements = computed<readonly PlacedElement[]>(() => open.value === 'sails' ? plan.value.arrangement.sails.map(({ element }) => element) : plan.value.paperwork.find(({ id }) => id === open.value)?.elements ?? [])
-  const byHand = computed<ByHand>(() => (open.value === 'sails' ? decoration.value?.byHand : paper.value?.byHand) ?? { put: [], out: [] })
+  const paper = computed<PaperDecoration | null>(
+    () => option.value.paperwork.find(({ id }) => id === open.value) ?? null,
+  )
+  const elements = computed<readonly PlacedElement[]>(() =>
+    open.value === 'sails'
+      ? plan.value.arrangement.sails.map(({ element }) => element)
+      : (plan.value.paperwork.find(({ id }) => id === open.value)?.elements ?? []),
+  )
+  const byHand = computed<ByHand>(
+    () => (open.value === 'sails' ? decoration.value?.byHand : paper.value?.byHand) ?? { put: [], out: [] },
+  )
   /** The bouquet that is open, or that holds what is open. */
-  const bouquet = computed<Bouquet | null>(() => option.value.bouquets.find(({ id }) => id === open.value || id === paper.value?.gathered?.bouquet) ?? null)
+  const bouquet = computed<Bouquet | null>(
+    () => option.value.bouquets.find(({ id }) => id === open.value || id === paper.value?.gathered?.bouquet) ?? null,
+  )
   const composition = computed<Composition | null>(() => {
-    if (open.value !== 'sails') return bouquet.value ? null : paper.value?.composition ?? null
+    if (open.value !== 'sails') return bouquet.value ? null : (paper.value?.composition ?? null)
     if (!decoration.value) return null
     const { seenHeightMm, ...line } = decoration.value.sweep
     return { ...line, kind: 'sweep' }
   })
-  const handles = computed<readonly Handle[]>(() => bouquet.value ? bouquetHandles(bouquet.value, stack.value) : composition.value ? compositionOf(composition.value.kind).handles(composition.value, stack.value) : [])
-  const pickedIndex = computed(() => bouquet.value === null && picked.value?.decoration === open.value && elements.value.some(({ index }) => index === picked.value!.index) ? picked.value.index : null)
+  const handles = computed<readonly Handle[]>(() =>
+    bouquet.value
+      ? bouquetHandles(bouquet.value, stack.value)
+      : composition.value
+        ? compositionOf(composition.value.kind).handles(composition.value, stack.value)
+        : [],
+  )
+  const pickedIndex = computed(() =>
+    bouquet.value === null &&
+    picked.value?.decoration === open.value &&
+    elements.value.some(({ index }) => index === picked.value!.index)
+      ? picked.value.index
+      : null,
+  )
   /** Where it was put last counts, not where the plan has it yet: keys come faster than plans. */
   const pickedElement = computed<PlacedElement | null>(() => {
     const put = byHand.value.put.find(({ index }) => index === pickedIndex.value)
-    return put ? standing(put, stack.value) : elements.value.find(({ index }) => index === pickedIndex.value) ?? null
+    return put ? standing(put, stack.value) : (elements.value.find(({ index }) => index === pickedIndex.value) ?? null)
   })
   const isPinned = (index: number): boolean => byHand.value.put.some((put) => put.index === index)
 
-  const pick = (index: number | null): void => { picked.value = index === null ? null : { decoration: open.value, index } }
+  const pick = (index: number | null): void => {
+    picked.value = index === null ? null : { decoration: open.value, index }
+  }
 
   function change(label: string, next: (byHand: ByHand) => ByHand, merge = ''): void {
     const id = open.value
-    editOption(label, ({ decorations, paperwork }: Option) => {
-      const changed = id === 'sails' ? decorations[0] : paperwork.find((each) => each.id === id)
-      if (changed) changed.byHand = next(changed.byHand)
-    }, merge && `${id} ${merge}`)
+    editOption(
+      label,
+      ({ decorations, paperwork }: Option) => {
+        const changed = id === 'sails' ? decorations[0] : paperwork.find((each) => each.id === id)
+        if (changed) changed.byHand = next(changed.byHand)
+      },
+      merge && `${id} ${merge}`,
+    )
   }
 
   /** Puts a handle of the composition or the bouquet elsewhere on the cake. */
@@ -54,26 +100,37 @@ export function useArranging() {
     const id = open.value
     if (bouquet.value) {
       const pulled = pullBouquet(bouquet.value, handle, to, stack.value)
-      editOption('pull the bouquet', ({ bouquets }) => { Object.assign(bouquets.find((each) => each.id === pulled.id) ?? {}, pulled) }, `${pulled.id} pull ${handle}`)
+      editOption(
+        'pull the bouquet',
+        ({ bouquets }) => {
+          Object.assign(bouquets.find((each) => each.id === pulled.id) ?? {}, pulled)
+        },
+        `${pulled.id} pull ${handle}`,
+      )
       return
     }
     const before = composition.value
     if (!before) return
     const pulled = compositionOf(before.kind).pull(before, handle, to, stack.value)
-    editOption('pull the composition', ({ decorations, paperwork }) => {
-      if (id === 'sails') {
-        if (!decorations[0] || pulled.kind !== 'sweep') return
-        const { kind, ...line } = pulled
-        Object.assign(decorations[0].sweep, line)
-      } else {
-        const changed = paperwork.find((each) => each.id === id)
-        if (changed) changed.composition = pulled
-      }
-    }, `${id} pull ${handle}`)
+    editOption(
+      'pull the composition',
+      ({ decorations, paperwork }) => {
+        if (id === 'sails') {
+          if (!decorations[0] || pulled.kind !== 'sweep') return
+          const { kind, ...line } = pulled
+          Object.assign(decorations[0].sweep, line)
+        } else {
+          const changed = paperwork.find((each) => each.id === id)
+          if (changed) changed.composition = pulled
+        }
+      },
+      `${id} pull ${handle}`,
+    )
   }
 
   type Change = Partial<Pick<PlacedElement, 'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg'>>
-  const put = (label: string, element: PlacedElement, to: Change): void => change(label, (hand) => putting(hand, pinned(element, stack.value, to)), `hand ${element.index}`)
+  const put = (label: string, element: PlacedElement, to: Change): void =>
+    change(label, (hand) => putting(hand, pinned(element, stack.value, to)), `hand ${element.index}`)
 
   /** Puts the picked element elsewhere, and pins it there. What runs round a tier stays on its side. */
   function move(to: Spot): void {
@@ -88,15 +145,26 @@ export function useArranging() {
     if (!element) return
     const tier = stack.value[element.tier]!
     if (element.on === 'top') {
-      put('nudge one', element, { angleDeg: element.angleDeg + alongMm / Math.max(10, element.outMm) * 180 / Math.PI, outMm: Math.max(0, element.outMm - upMm) })
+      put('nudge one', element, {
+        angleDeg: element.angleDeg + ((alongMm / Math.max(10, element.outMm)) * 180) / Math.PI,
+        outMm: Math.max(0, element.outMm - upMm),
+      })
       return
     }
     const scale = edgeScale(tier)
-    put('nudge one', element, { angleDeg: angleAt(scale, alongAt(scale, element.angleDeg) + alongMm), heightMm: Math.min(tier.topMm - 1, Math.max(tier.footMm, element.heightMm + upMm)) })
+    put('nudge one', element, {
+      angleDeg: angleAt(scale, alongAt(scale, element.angleDeg) + alongMm),
+      heightMm: Math.min(tier.topMm - 1, Math.max(tier.footMm, element.heightMm + upMm)),
+    })
   }
 
-  const resize = (larger: boolean): void => { if (pickedElement.value) put('resize one', pickedElement.value, { size: pickedElement.value.size * (larger ? LARGER : SMALLER) }) }
-  const roll = (byDeg: number): void => { if (pickedElement.value) put('lean one', pickedElement.value, { rollDeg: pickedElement.value.rollDeg + byDeg }) }
+  const resize = (larger: boolean): void => {
+    if (pickedElement.value)
+      put('resize one', pickedElement.value, { size: pickedElement.value.size * (larger ? LARGER : SMALLER) })
+  }
+  const roll = (byDeg: number): void => {
+    if (pickedElement.value) put('lean one', pickedElement.value, { rollDeg: pickedElement.value.rollDeg + byDeg })
+  }
 
   function togglePin(): void {
     const element = pickedElement.value
@@ -118,12 +186,34 @@ export function useArranging() {
     if (!beside) return
     const index = nextAdded(byHand.value)
     const side = beside.angleDeg + 12
-    change('put one on', (hand) => putting(hand, pinned({ ...beside, index, seed: seedFor(beside.seed, index) }, stack.value, { angleDeg: side })))
+    change('put one on', (hand) =>
+      putting(hand, pinned({ ...beside, index, seed: seedFor(beside.seed, index) }, stack.value, { angleDeg: side })),
+    )
     picked.value = { decoration: open.value, index }
   }
 
   /** Gives all that was changed by hand back to the composition. */
   const release = (): void => change('all as composed', () => ({ put: [], out: [] }))
 
-  return { open, stack, elements, byHand, composition, handles, pickedIndex, pickedElement, isPinned, pick, pull, move, nudge, resize, roll, togglePin, takeOut, add, release }
+  return {
+    open,
+    stack,
+    elements,
+    byHand,
+    composition,
+    handles,
+    pickedIndex,
+    pickedElement,
+    isPinned,
+    pick,
+    pull,
+    move,
+    nudge,
+    resize,
+    roll,
+    togglePin,
+    takeOut,
+    add,
+    release,
+  }
 }

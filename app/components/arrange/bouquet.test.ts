@@ -14,7 +14,9 @@ import PlantChoice from './PlantChoice.vue'
 import { plantMesh } from './plantMesh'
 import WireSection from './WireSection.vue'
 
-vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+vi.mock('~/composables/planned', async () => ({
+  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
+}))
 
 const decorationOf = (id: string) => option.value.paperwork.find((each) => each.id === id)!
 const count = (id: string): number => plan.value.paperwork.find((each) => each.id === id)!.count.value
@@ -87,7 +89,8 @@ describe('a bouquet on the stand', () => {
 
 describe('the petal that is shaped', () => {
   const shape: PetalShape = { ...PETAL_SHAPES[0].shape }
-  const changes = (mounted: ReturnType<typeof mount>): readonly Partial<PetalShape>[] => (mounted.emitted('change') ?? []).map(([change]) => change as Partial<PetalShape>)
+  const changes = (mounted: ReturnType<typeof mount>): readonly Partial<PetalShape>[] =>
+    (mounted.emitted('change') ?? []).map(([change]) => change as Partial<PetalShape>)
   it('is pulled by its handles with the keys: wider, more pointed, notched, within what a petal may be', async () => {
     const mounted = mount(PetalSection, { props: { shape, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
     await mounted.get('[data-testid="petal-shoulder"]').trigger('keydown', { key: 'ArrowRight', shiftKey: true })
@@ -103,14 +106,22 @@ describe('the petal that is shaped', () => {
   })
   it('is saved at true size and brought back as it was; what cannot be read changes nothing', async () => {
     const saved: Blob[] = []
-    vi.spyOn(URL, 'createObjectURL').mockImplementation((blob) => { saved.push(blob as Blob); return 'blob:petal' })
-    const mounted = mount(PetalSection, { props: { shape: { ...shape, wave: 0 }, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 } })
+    vi.spyOn(URL, 'createObjectURL').mockImplementation((blob) => {
+      saved.push(blob as Blob)
+      return 'blob:petal'
+    })
+    const mounted = mount(PetalSection, {
+      props: { shape: { ...shape, wave: 0 }, colour: '#eb8f6a', called: 'Bloom petal', lengthMm: 30 },
+    })
     await mounted.get('[data-testid="petal-save"]').trigger('click')
     const svg = await saved[0]!.text()
     expect(svg).toContain('height="36mm"')
     const bring = async (text: string): Promise<void> => {
       const input = mounted.get('[data-testid="petal-file"]')
-      Object.defineProperty(input.element, 'files', { value: [new File([text], 'petal.svg', { type: 'image/svg+xml' })], configurable: true })
+      Object.defineProperty(input.element, 'files', {
+        value: [new File([text], 'petal.svg', { type: 'image/svg+xml' })],
+        configurable: true,
+      })
       await input.trigger('change')
       await vi.waitFor(() => expect(mounted.find('[role="status"]').exists()).toBe(true))
     }
@@ -154,10 +165,19 @@ describe('how elements are put together', () => {
   })
   it('a bloom whorl by whorl, as many petals drawn as are cut', () => {
     const mounted = mount(AssemblySection, { props: { decoration: decorationOf('blossoms') } })
-    expect(mounted.findAll('li').map((item) => item.text())).toEqual(['13 small petals', '24 medium petals', '35 large petals'])
+    expect(mounted.findAll('li').map((item) => item.text())).toEqual([
+      '13 small petals',
+      '24 medium petals',
+      '35 large petals',
+    ])
     expect(mounted.findAll('svg path')).toHaveLength(12)
   })
-  it('says nothing for what is in one piece', () => expect(mount(AssemblySection, { props: { decoration: decorationOf('moths') } }).find('section').exists()).toBe(false))
+  it('says nothing for what is in one piece', () =>
+    expect(
+      mount(AssemblySection, { props: { decoration: decorationOf('moths') } })
+        .find('section')
+        .exists(),
+    ).toBe(false))
 })
 
 describe('wires and mixtures', () => {
@@ -168,7 +188,9 @@ describe('wires and mixtures', () => {
     expect(mounted.text()).toContain('not food')
   })
   it('lists each mixture with its parts, how long it keeps, and what replaces what a client does not want', () => {
-    commission.value = produce(commission.value, (draft) => { draft.brief.limits.noAlcohol = true })
+    commission.value = produce(commission.value, (draft) => {
+      draft.brief.limits.noAlcohol = true
+    })
     const mounted = mount(MixtureSection)
     expect(mounted.findAll('li')).toHaveLength(plan.value.mixtures.length)
     expect(mounted.text()).toContain('Without alcohol')
@@ -184,7 +206,10 @@ describe('plants to make after', () => {
     expect(faces.flatMap(({ points }) => points.flat()).every(Number.isFinite)).toBe(true)
   })
   it('are offered for their technique, and chosen whole', async () => {
-    const mounted = mount(PlantChoice, { props: { technique: 'laminatedLeaf' }, global: { stubs: { MeshStill: true } } })
+    const mounted = mount(PlantChoice, {
+      props: { technique: 'laminatedLeaf' },
+      global: { stubs: { MeshStill: true } },
+    })
     const names = PLANTS.filter(({ technique }) => technique === 'laminatedLeaf').map(({ name }) => name)
     expect(mounted.findAll('button').map((button) => button.text())).toEqual(names)
     await mounted.findAll('button')[0]!.trigger('click')

@@ -11,5 +11,7 @@ export const useChosenDecoration = (option: () => Option) => ({
     if (option().bouquets.some(({ id }) => id === chosen.value)) return chosen.value
     return option().decorations.length > 0 || option().paperwork.length === 0 ? 'sails' : option().paperwork[0]!.id
   }),
-  choose: (id: string): void => { chosen.value = id },
+  choose: (id: string): void => {
+    chosen.value = id
+  },
 })

@@ -9,9 +9,14 @@ export function useDecoration(id: () => string) {
     decoration: computed<PaperDecoration>(() => option.value.paperwork.find((each) => each.id === id())!),
     made: computed<Paperwork | null>(() => plan.value.paperwork.find((each) => each.id === id()) ?? null),
     /** Changes it. @param merge edits in a row with the same word are undone together */
-    edit: (label: string, change: (decoration: PaperDecoration) => void, merge = ''): void => editOption(label, ({ paperwork }) => {
-      const each = paperwork.find((one) => one.id === id())
-      if (each) change(each)
-    }, merge && `${id()} ${merge}`),
+    edit: (label: string, change: (decoration: PaperDecoration) => void, merge = ''): void =>
+      editOption(
+        label,
+        ({ paperwork }) => {
+          const each = paperwork.find((one) => one.id === id())
+          if (each) change(each)
+        },
+        merge && `${id()} ${merge}`,
+      ),
   }
 }

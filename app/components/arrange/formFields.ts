@@ -1,14 +1,14 @@
 import type { z } from 'zod'
 
 /** A field of a form, as its schema declares it. */
-export type FormField = { readonly key: string, readonly label: string } & (
-  | { readonly kind: 'number', readonly schema: z.ZodNumber }
-  | { readonly kind: 'choice', readonly options: readonly { readonly value: string, readonly name: string }[] }
+export type FormField = { readonly key: string; readonly label: string } & (
+  | { readonly kind: 'number'; readonly schema: z.ZodNumber }
+  | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[] }
   | { readonly kind: 'tick' }
   | { readonly kind: 'colour' }
 )
 
-type Meta = { readonly label?: string, readonly kind?: string, readonly options?: Readonly<Record<string, string>> }
+type Meta = { readonly label?: string; readonly kind?: string; readonly options?: Readonly<Record<string, string>> }
 
 /** Never shown as fields: what a composition is, where it stands, and its seed, have places of their own. */
 const APART = ['kind', 'seed', 'tier']
@@ -21,7 +21,18 @@ export function formFields(schema: z.ZodObject): readonly FormField[] {
     const { label = key, kind, options = {} } = ((field as z.ZodType).meta() ?? {}) as Meta
     if (type === 'number') return [{ key, label, kind: 'number', schema: field as unknown as z.ZodNumber }]
     if (type === 'boolean') return [{ key, label, kind: 'tick' }]
-    if (type === 'enum') return [{ key, label, kind: 'choice', options: Object.values((field as unknown as z.ZodEnum).enum).map((value) => ({ value: String(value), name: options[String(value)] ?? String(value) })) }]
+    if (type === 'enum')
+      return [
+        {
+          key,
+          label,
+          kind: 'choice',
+          options: Object.values((field as unknown as z.ZodEnum).enum).map((value) => ({
+            value: String(value),
+            name: options[String(value)] ?? String(value),
+          })),
+        },
+      ]
     if (type === 'string' && kind === 'colour') return [{ key, label, kind: 'colour' }]
     return []
   })

@@ -2,7 +2,10 @@ import { meshesOf, startingPaperwork, techniqueOf } from '#core/plan'
 import type { Mesh, Plant } from '#core/technique'
 
 /** Blooms look a little up, branches grow upwards; both face whoever looks. */
-const LOOKS = { bloom: { at: [0, 0, 0], axis: [0.12, -0.9, 0.42], face: [0, -1, 0] }, spray: { at: [0, 0, 0], axis: [0.1, 0, 1], face: [0, -1, 0.1] } } as const
+const LOOKS = {
+  bloom: { at: [0, 0, 0], axis: [0.12, -0.9, 0.42], face: [0, -1, 0] },
+  spray: { at: [0, 0, 0], axis: [0.1, 0, 1], face: [0, -1, 0.1] },
+} as const
 const SEED = 41
 
 /** A plant by itself, as its technique makes it. */
@@ -10,5 +13,26 @@ export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
   const base = startingPaperwork(id, technique, [{ heightMm: 100 }])
   const decoration = { ...base, colour, parameters: { ...base.parameters, ...parameters } } as typeof base
   const pose = LOOKS[techniqueOf(technique).gathers?.kind ?? 'bloom']
-  return meshesOf(decoration, [{ index: 0, tier: 0, on: 'side', angleDeg: 0, spanDeg: 0, heightMm: 0, outMm: 0, size: 1, rollDeg: 20, row: 0, away: 0, mirrored: false, pose, seed: SEED }], [])[0]!
+  return meshesOf(
+    decoration,
+    [
+      {
+        index: 0,
+        tier: 0,
+        on: 'side',
+        angleDeg: 0,
+        spanDeg: 0,
+        heightMm: 0,
+        outMm: 0,
+        size: 1,
+        rollDeg: 20,
+        row: 0,
+        away: 0,
+        mirrored: false,
+        pose,
+        seed: SEED,
+      },
+    ],
+    [],
+  )[0]!
 }

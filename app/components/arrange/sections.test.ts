@@ -14,11 +14,14 @@ import PaperChoice from './PaperChoice.vue'
 import PaperLeaf from './PaperLeaf.vue'
 import QuietSection from './QuietSection.vue'
 
-vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+vi.mock('~/composables/planned', async () => ({
+  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
+}))
 
 const decoration = (id: string): PaperDecoration => option.value.paperwork.find((each) => each.id === id)!
 const made = (id: string) => plan.value.paperwork.find((each) => each.id === id)!
-const slide = (mounted: VueWrapper, testid: string, to: number): Promise<void> => mounted.get(`[data-testid="${testid}"] input[type="range"]`).setValue(String(to))
+const slide = (mounted: VueWrapper, testid: string, to: number): Promise<void> =>
+  mounted.get(`[data-testid="${testid}"] input[type="range"]`).setValue(String(to))
 
 // What is still mounted would go on following the demo.
 enableAutoUnmount(afterEach)
@@ -46,7 +49,9 @@ describe('finishes of a decoration', () => {
   })
   it('take more hands', async () => {
     const before = made('lace').hands.value
-    await mount(FinishSection, { props: { id: 'lace' } }).get('[data-testid^="finish-"]').trigger('click')
+    await mount(FinishSection, { props: { id: 'lace' } })
+      .get('[data-testid^="finish-"]')
+      .trigger('click')
     expect(made('lace').hands.value).toBeGreaterThan(before)
   })
 })
@@ -54,7 +59,10 @@ describe('finishes of a decoration', () => {
 describe('paper and colour of a decoration', () => {
   it('name papers that do not suit, refuse them with the reason, and offer the one that does', async () => {
     const mounted = mount(PaperChoice, { props: { id: 'moths' } })
-    const names = mounted.get('select').findAll('option').map((each) => each.text())
+    const names = mounted
+      .get('select')
+      .findAll('option')
+      .map((each) => each.text())
     expect(names).toHaveLength(PAPERS.length)
     expect(names.find((name) => name.startsWith('rice film'))).toContain('does not suit')
     await mounted.get('select').setValue('riceFilm')
@@ -162,14 +170,20 @@ describe('one element by hand', () => {
 })
 
 describe('a decoration’s leaf', () => {
-  const leaf = (id: string) => mount(PaperLeaf, { props: { id }, global: { stubs: { PaperSide: true, PlantChoice: true } } })
-  it.each(['collar', 'lace', 'moths', 'globes', 'blossoms', 'ginkgo', 'buds'])('of the %s gives counts that open, its flat pieces and how it is made', (id) => {
-    const mounted = leaf(id)
-    expect(mounted.get('h1').text()).toBe(made(id).name)
-    expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
-    expect(mounted.get('[data-testid="flat-pieces"]').findAll('figure')).toHaveLength(Math.min(8, made(id).classes.length))
-    expect(mounted.text()).toContain(made(id).steps[0]!.name)
-  })
+  const leaf = (id: string) =>
+    mount(PaperLeaf, { props: { id }, global: { stubs: { PaperSide: true, PlantChoice: true } } })
+  it.each(['collar', 'lace', 'moths', 'globes', 'blossoms', 'ginkgo', 'buds'])(
+    'of the %s gives counts that open, its flat pieces and how it is made',
+    (id) => {
+      const mounted = leaf(id)
+      expect(mounted.get('h1').text()).toBe(made(id).name)
+      expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
+      expect(mounted.get('[data-testid="flat-pieces"]').findAll('figure')).toHaveLength(
+        Math.min(8, made(id).classes.length),
+      )
+      expect(mounted.text()).toContain(made(id).steps[0]!.name)
+    },
+  )
   it('of what is gathered says so instead of how it is arranged, and lets it go', async () => {
     const mounted = leaf('blossoms')
     expect(mounted.find('[data-testid="arranged-as"]').exists()).toBe(false)
@@ -182,7 +196,10 @@ describe('a decoration’s leaf', () => {
   it('arranges it in another way and keeps its seed', async () => {
     const mounted = leaf('moths')
     const { seed } = decoration('moths').composition
-    await mounted.findAll('[data-testid="arranged-as"] button').find((button) => button.text() === 'Band')!.trigger('click')
+    await mounted
+      .findAll('[data-testid="arranged-as"] button')
+      .find((button) => button.text() === 'Band')!
+      .trigger('click')
     expect(decoration('moths').composition).toMatchObject({ kind: 'band', seed })
     await mounted.get('[data-testid="shuffle"]').trigger('click')
     expect(decoration('moths').composition.seed).not.toBe(seed)
@@ -202,11 +219,14 @@ describe('a decoration’s leaf', () => {
 })
 
 describe('how a decoration is made', () => {
-  it.each(['lace', 'blossoms', 'globes'])('%s: every step with its caution, what is counted in and out, what goes wrong', (id) => {
-    const text = mount(MakingSection, { props: { made: made(id) } }).text()
-    for (const { name, say } of made(id).steps) expect(text).toContain(`${name}. ${say}`)
-    for (const { say } of made(id).cautions) expect(text).toContain(say)
-    for (const { count, name } of made(id).removals) expect(text).toContain(`${count} ${name}`)
-    for (const { seen } of made(id).failures) expect(text).toContain(seen)
-  })
+  it.each(['lace', 'blossoms', 'globes'])(
+    '%s: every step with its caution, what is counted in and out, what goes wrong',
+    (id) => {
+      const text = mount(MakingSection, { props: { made: made(id) } }).text()
+      for (const { name, say } of made(id).steps) expect(text).toContain(`${name}. ${say}`)
+      for (const { say } of made(id).cautions) expect(text).toContain(say)
+      for (const { count, name } of made(id).removals) expect(text).toContain(`${count} ${name}`)
+      for (const { seen } of made(id).failures) expect(text).toContain(seen)
+    },
+  )
 })

@@ -5,9 +5,15 @@ export type SideMap = {
   readonly halfWidthMm: number
   readonly heightMm: number
   /** `rim` is how wide a band is at its upper edge: less than at its lower where the side leans in. */
-  readonly bands: readonly { readonly left: number, readonly top: number, readonly width: number, readonly height: number, readonly rim: number }[]
-  readonly toMap: (angleDeg: number, heightMm: number) => { readonly x: number, readonly y: number }
-  readonly fromMap: (x: number, y: number) => { readonly angleDeg: number, readonly heightMm: number }
+  readonly bands: readonly {
+    readonly left: number
+    readonly top: number
+    readonly width: number
+    readonly height: number
+    readonly rim: number
+  }[]
+  readonly toMap: (angleDeg: number, heightMm: number) => { readonly x: number; readonly y: number }
+  readonly fromMap: (x: number, y: number) => { readonly angleDeg: number; readonly heightMm: number }
 }
 
 const GAP_MM = 10
@@ -24,7 +30,13 @@ export function sideMapOf(stack: readonly StandingTier[]): SideMap {
   return {
     halfWidthMm: Math.max(...stack.map(({ perimeterMm }) => perimeterMm)) / 2,
     heightMm: top,
-    bands: stack.map(({ perimeterMm, footMm, topMm }, index) => ({ left: -perimeterMm / 2, width: perimeterMm, top: top - topMm - liftOf(index), height: topMm - footMm, rim: perimeterOf(sectionAt(stack[index]!, topMm)) })),
+    bands: stack.map(({ perimeterMm, footMm, topMm }, index) => ({
+      left: -perimeterMm / 2,
+      width: perimeterMm,
+      top: top - topMm - liftOf(index),
+      height: topMm - footMm,
+      rim: perimeterOf(sectionAt(stack[index]!, topMm)),
+    })),
     toMap: (angleDeg, heightMm) => {
       const index = indexAt(heightMm)
       return { x: alongAt(scales[index]!, angleDeg), y: top - heightMm - liftOf(index) }
@@ -35,7 +47,10 @@ export function sideMapOf(stack: readonly StandingTier[]): SideMap {
       const index = above === -1 ? stack.length - 1 : above
       const { footMm, topMm } = stack[index]!
       const highest = index === stack.length - 1 ? topMm : topMm - 0.01
-      return { angleDeg: angleAt(scales[index]!, x), heightMm: Math.min(highest, Math.max(footMm, lifted - liftOf(index))) }
+      return {
+        angleDeg: angleAt(scales[index]!, x),
+        heightMm: Math.min(highest, Math.max(footMm, lifted - liftOf(index))),
+      }
     },
   }
 }

@@ -6,16 +6,28 @@ import { usePlanned } from '~/composables/planned'
 
 const { studio, commission, cake } = usePlanned()
 
-const limits = [{ key: 'noGelatine', name: 'No gelatine' }, { key: 'noDairy', name: 'No dairy' }, { key: 'noAlcohol', name: 'No alcohol carrier' }] as const
+const limits = [
+  { key: 'noGelatine', name: 'No gelatine' },
+  { key: 'noDairy', name: 'No dairy' },
+  { key: 'noAlcohol', name: 'No alcohol carrier' },
+] as const
 const eaten = computed(() => {
   const dummies = cake.value.tiers.filter(({ inside }) => inside === 'dummy').length
   if (dummies === 0) return 'All tiers are eaten.'
-  return dummies === cake.value.tiers.length ? 'All of it is for display.' : `${cake.value.tiers.length - dummies} of ${cake.value.tiers.length} tiers are eaten, the others are dummies.`
+  return dummies === cake.value.tiers.length
+    ? 'All of it is for display.'
+    : `${cake.value.tiers.length - dummies} of ${cake.value.tiers.length} tiers are eaten, the others are dummies.`
 })
 
 function setColours(event: Event): void {
-  const named = (event.target as HTMLInputElement).value.split(',').map((each) => each.trim().slice(0, 60)).filter(Boolean).slice(0, 12)
-  studio.edit('colours not wanted', (draft) => { draft.commission.brief.limits.noColours = named })
+  const named = (event.target as HTMLInputElement).value
+    .split(',')
+    .map((each) => each.trim().slice(0, 60))
+    .filter(Boolean)
+    .slice(0, 12)
+  studio.edit('colours not wanted', (draft) => {
+    draft.commission.brief.limits.noColours = named
+  })
 }
 </script>
 
@@ -23,11 +35,36 @@ function setColours(event: Event): void {
   <fieldset>
     <legend class="font-display mb-1 text-[1.05rem] font-semibold">Who eats it</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-1.5 text-[0.94rem]">
-      <label v-for="{ key, name } in limits" :key="key" class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="commission.brief.limits[key]" @change="studio.edit(name.toLowerCase(), (draft) => { draft.commission.brief.limits[key] = ($event.target as HTMLInputElement).checked })">{{ name }}</label>
+      <label v-for="{ key, name } in limits" :key="key" class="flex items-center gap-2"
+        ><input
+          type="checkbox"
+          class="size-5 accent-(--go)"
+          :checked="commission.brief.limits[key]"
+          @change="
+            studio.edit(name.toLowerCase(), (draft) => {
+              draft.commission.brief.limits[key] = ($event.target as HTMLInputElement).checked
+            })
+          "
+        />{{ name }}</label
+      >
     </div>
     <div class="mt-2 grid grid-cols-[1fr_8rem] gap-5">
-      <label class="block text-[0.8rem] text-ink-soft">No colour of this kind<input class="field-input text-ink" placeholder="red, or a number on the label" :value="commission.brief.limits.noColours.join(', ')" @change="setColours"></label>
-      <QuantityField :schema="briefSchema.shape.portions" :model-value="commission.brief.portions" @update:model-value="studio.edit('portions', (draft) => { draft.commission.brief.portions = $event })" />
+      <label class="block text-[0.8rem] text-ink-soft"
+        >No colour of this kind<input
+          class="field-input text-ink"
+          placeholder="red, or a number on the label"
+          :value="commission.brief.limits.noColours.join(', ')"
+          @change="setColours"
+      /></label>
+      <QuantityField
+        :schema="briefSchema.shape.portions"
+        :model-value="commission.brief.portions"
+        @update:model-value="
+          studio.edit('portions', (draft) => {
+            draft.commission.brief.portions = $event
+          })
+        "
+      />
     </div>
     <p class="mt-1 text-[0.86rem] text-ink-soft">{{ eaten }} Change it on the tiers.</p>
   </fieldset>

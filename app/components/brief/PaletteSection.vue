@@ -11,14 +11,30 @@ const { studio, commission } = usePlanned()
 const MOST_COLOURS = 24
 
 type Named = Commission['palette'][number]
-const set = (at: number, label: string, change: (named: Named) => void): void => studio.edit(label, (draft) => change(draft.commission.palette[at]!), `${label} ${at}`)
-const add = (): void => studio.edit('add a colour', (draft) => { draft.commission.palette.push({ name: 'new colour', colour: '#c9b8a3', role: 'accent' }) })
-const remove = (at: number): void => studio.edit('remove a colour', (draft) => { draft.commission.palette.splice(at, 1) })
+const set = (at: number, label: string, change: (named: Named) => void): void =>
+  studio.edit(label, (draft) => change(draft.commission.palette[at]!), `${label} ${at}`)
+const add = (): void =>
+  studio.edit('add a colour', (draft) => {
+    draft.commission.palette.push({ name: 'new colour', colour: '#c9b8a3', role: 'accent' })
+  })
+const remove = (at: number): void =>
+  studio.edit('remove a colour', (draft) => {
+    draft.commission.palette.splice(at, 1)
+  })
 
-const FORMAT_WORDS: Readonly<Record<PaletteFormat, { readonly name: string, readonly type: string }>> = { gpl: { name: 'GPL', type: 'text/plain' }, css: { name: 'CSS', type: 'text/css' }, json: { name: 'JSON', type: 'application/json' } }
+const FORMAT_WORDS: Readonly<Record<PaletteFormat, { readonly name: string; readonly type: string }>> = {
+  gpl: { name: 'GPL', type: 'text/plain' },
+  css: { name: 'CSS', type: 'text/css' },
+  json: { name: 'JSON', type: 'application/json' },
+}
 const refused = ref('')
 
-const save = (format: PaletteFormat): void => download(writePalette(commission.value.brief.name, commission.value.palette, format), fileNameFor(commission.value.brief.name, `-palette.${format}`), FORMAT_WORDS[format].type)
+const save = (format: PaletteFormat): void =>
+  download(
+    writePalette(commission.value.brief.name, commission.value.palette, format),
+    fileNameFor(commission.value.brief.name, `-palette.${format}`),
+    FORMAT_WORDS[format].type,
+  )
 
 /** Colours out of a file join those that are there; one of a name that is there takes its place. */
 async function bring(event: Event): Promise<void> {
@@ -28,7 +44,11 @@ async function bring(event: Event): Promise<void> {
   const read = readPalette(await file.text(), MOST_COLOURS)
   const added = read.ok ? read.value.filter(({ name }) => !known.has(name)) : []
   const tooMany = known.size + added.length
-  refused.value = !read.ok ? paletteSentence(read.error) : tooMany > MOST_COLOURS ? paletteSentence({ code: 'too-many', count: tooMany, most: MOST_COLOURS }) : ''
+  refused.value = !read.ok
+    ? paletteSentence(read.error)
+    : tooMany > MOST_COLOURS
+      ? paletteSentence({ code: 'too-many', count: tooMany, most: MOST_COLOURS })
+      : ''
   if (!read.ok || refused.value) return
   studio.edit('bring colours', ({ commission: { palette } }) => {
     for (const { name, colour } of read.value) {
@@ -42,7 +62,10 @@ async function bring(event: Event): Promise<void> {
 function rename(at: number, event: Event): void {
   const field = event.target as HTMLInputElement
   const name = field.value.trim().slice(0, 40)
-  if (name) set(at, 'colour name', (named) => { named.name = name })
+  if (name)
+    set(at, 'colour name', (named) => {
+      named.name = name
+    })
   else field.value = commission.value.palette[at]!.name
 }
 </script>
@@ -51,18 +74,83 @@ function rename(at: number, event: Event): void {
   <fieldset>
     <legend class="font-display mb-1 text-[1.05rem] font-semibold">Colours</legend>
     <ul class="grid gap-1">
-      <li v-for="(named, at) in commission.palette" :key="at" class="grid grid-cols-[2.6rem_1fr_7rem_2rem] items-center gap-2">
-        <input type="color" class="h-8 w-10 rounded-lg border-0 bg-transparent p-0" :aria-label="`Colour of ${named.name}`" :value="named.colour" @change="set(at, 'colour', (each) => { each.colour = ($event.target as HTMLInputElement).value })">
-        <input class="field-input min-h-8! text-[0.95rem]!" maxlength="40" :aria-label="`Name of colour ${at + 1}`" :value="named.name" @change="rename(at, $event)">
-        <select class="field-input min-h-8! text-[0.9rem]! font-normal!" :aria-label="`Role of ${named.name}`" :value="named.role" @change="set(at, 'role', (each) => { each.role = ($event.target as HTMLSelectElement).value as Named['role'] })"><option v-for="role in PALETTE_ROLES" :key="role" :value="role">{{ role }}</option></select>
-        <button type="button" class="grid size-8 place-items-center rounded-full hover:bg-paper-deep" :aria-label="`Remove ${named.name}`" @click="remove(at)"><X class="size-4" aria-hidden="true" /></button>
+      <li
+        v-for="(named, at) in commission.palette"
+        :key="at"
+        class="grid grid-cols-[2.6rem_1fr_7rem_2rem] items-center gap-2"
+      >
+        <input
+          type="color"
+          class="h-8 w-10 rounded-lg border-0 bg-transparent p-0"
+          :aria-label="`Colour of ${named.name}`"
+          :value="named.colour"
+          @change="
+            set(at, 'colour', (each) => {
+              each.colour = ($event.target as HTMLInputElement).value
+            })
+          "
+        />
+        <input
+          class="field-input min-h-8! text-[0.95rem]!"
+          maxlength="40"
+          :aria-label="`Name of colour ${at + 1}`"
+          :value="named.name"
+          @change="rename(at, $event)"
+        />
+        <select
+          class="field-input min-h-8! text-[0.9rem]! font-normal!"
+          :aria-label="`Role of ${named.name}`"
+          :value="named.role"
+          @change="
+            set(at, 'role', (each) => {
+              each.role = ($event.target as HTMLSelectElement).value as Named['role']
+            })
+          "
+        >
+          <option v-for="role in PALETTE_ROLES" :key="role" :value="role">{{ role }}</option>
+        </select>
+        <button
+          type="button"
+          class="grid size-8 place-items-center rounded-full hover:bg-paper-deep"
+          :aria-label="`Remove ${named.name}`"
+          @click="remove(at)"
+        >
+          <X class="size-4" aria-hidden="true" />
+        </button>
       </li>
     </ul>
     <div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
-      <button type="button" class="button min-h-9 px-3 text-[0.9rem]" :disabled="commission.palette.length >= MOST_COLOURS" @click="add"><Plus class="size-4" aria-hidden="true" />A colour</button>
-      <label class="button min-h-9 cursor-pointer px-3 text-[0.9rem] focus-within:ring-2 focus-within:ring-go"><Upload class="size-4" aria-hidden="true" />Bring<input type="file" class="sr-only" accept=".gpl,.css,.json,text/plain" data-testid="palette-file" @change="bring"></label>
-      <span class="flex items-center gap-2 text-[0.9rem]"><Download class="size-4" aria-hidden="true" /><button v-for="format in PALETTE_FORMATS" :key="format" type="button" class="figure-link" :aria-label="`Save colours as ${FORMAT_WORDS[format].name}`" @click="save(format)">{{ FORMAT_WORDS[format].name }}</button></span>
+      <button
+        type="button"
+        class="button min-h-9 px-3 text-[0.9rem]"
+        :disabled="commission.palette.length >= MOST_COLOURS"
+        @click="add"
+      >
+        <Plus class="size-4" aria-hidden="true" />A colour
+      </button>
+      <label class="button min-h-9 cursor-pointer px-3 text-[0.9rem] focus-within:ring-2 focus-within:ring-go"
+        ><Upload class="size-4" aria-hidden="true" />Bring<input
+          type="file"
+          class="sr-only"
+          accept=".gpl,.css,.json,text/plain"
+          data-testid="palette-file"
+          @change="bring"
+      /></label>
+      <span class="flex items-center gap-2 text-[0.9rem]"
+        ><Download class="size-4" aria-hidden="true" /><button
+          v-for="format in PALETTE_FORMATS"
+          :key="format"
+          type="button"
+          class="figure-link"
+          :aria-label="`Save colours as ${FORMAT_WORDS[format].name}`"
+          @click="save(format)"
+        >
+          {{ FORMAT_WORDS[format].name }}
+        </button></span
+      >
     </div>
-    <p v-if="refused" role="alert" class="mt-1.5 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.9rem]">{{ refused }} What was here is kept.</p>
+    <p v-if="refused" role="alert" class="mt-1.5 rounded-lg bg-stop-soft px-3 py-1.5 text-[0.9rem]">
+      {{ refused }} What was here is kept.
+    </p>
   </fieldset>
 </template>

@@ -8,8 +8,19 @@ const { studio, commission } = usePlanned()
 
 <template>
   <PhotoShelf
-    :photos="commission.brief.photos" :most="MOST_PHOTOS" label="Add pictures" mark="photo-input"
-    @add="studio.edit('add pictures', ({ commission: { brief } }) => { brief.photos.push(...$event) })"
-    @remove="studio.edit('remove a picture', ({ commission: { brief } }) => { brief.photos = brief.photos.filter((photo) => photo.id !== $event) })"
+    :photos="commission.brief.photos"
+    :most="MOST_PHOTOS"
+    label="Add pictures"
+    mark="photo-input"
+    @add="
+      studio.edit('add pictures', ({ commission: { brief } }) => {
+        brief.photos.push(...$event)
+      })
+    "
+    @remove="
+      studio.edit('remove a picture', ({ commission: { brief } }) => {
+        brief.photos = brief.photos.filter((photo) => photo.id !== $event)
+      })
+    "
   />
 </template>

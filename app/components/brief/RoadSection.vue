@@ -8,13 +8,22 @@ const { studio, commission } = usePlanned()
 const MOST_STOPS = 6
 const stopSchema = briefSchema.shape.stops.element.shape.minutes
 
-const add = (): void => studio.edit('add a stop', (draft) => { draft.commission.brief.stops.push({ name: `stop ${draft.commission.brief.stops.length + 1}`, minutes: 15 }) })
-const remove = (at: number): void => studio.edit('remove a stop', (draft) => { draft.commission.brief.stops.splice(at, 1) })
+const add = (): void =>
+  studio.edit('add a stop', (draft) => {
+    draft.commission.brief.stops.push({ name: `stop ${draft.commission.brief.stops.length + 1}`, minutes: 15 })
+  })
+const remove = (at: number): void =>
+  studio.edit('remove a stop', (draft) => {
+    draft.commission.brief.stops.splice(at, 1)
+  })
 
 function rename(at: number, event: Event): void {
   const field = event.target as HTMLInputElement
   const name = field.value.trim().slice(0, 60)
-  if (name) studio.edit('stop', (draft) => { draft.commission.brief.stops[at]!.name = name })
+  if (name)
+    studio.edit('stop', (draft) => {
+      draft.commission.brief.stops[at]!.name = name
+    })
   else field.value = commission.value.brief.stops[at]!.name
 }
 </script>
@@ -23,16 +32,63 @@ function rename(at: number, event: Event): void {
   <fieldset>
     <legend class="font-display mb-1 text-[1.05rem] font-semibold">On the road</legend>
     <div class="grid grid-cols-2 items-end gap-5">
-      <QuantityField :schema="briefSchema.shape.driveMin" :model-value="commission.brief.driveMin" @update:model-value="studio.edit('drive', (draft) => { draft.commission.brief.driveMin = $event })" />
-      <label class="flex items-center gap-2 pb-2 text-[0.94rem]"><input type="checkbox" class="size-5 accent-(--go)" :checked="commission.brief.transport.coolCar" @change="studio.edit('cool car', (draft) => { draft.commission.brief.transport.coolCar = ($event.target as HTMLInputElement).checked })">Cool car</label>
+      <QuantityField
+        :schema="briefSchema.shape.driveMin"
+        :model-value="commission.brief.driveMin"
+        @update:model-value="
+          studio.edit('drive', (draft) => {
+            draft.commission.brief.driveMin = $event
+          })
+        "
+      />
+      <label class="flex items-center gap-2 pb-2 text-[0.94rem]"
+        ><input
+          type="checkbox"
+          class="size-5 accent-(--go)"
+          :checked="commission.brief.transport.coolCar"
+          @change="
+            studio.edit('cool car', (draft) => {
+              draft.commission.brief.transport.coolCar = ($event.target as HTMLInputElement).checked
+            })
+          "
+        />Cool car</label
+      >
     </div>
     <ul class="mt-1 grid gap-1">
       <li v-for="(stop, at) in commission.brief.stops" :key="at" class="grid grid-cols-[1fr_6rem_2rem] items-end gap-3">
-        <input class="field-input" maxlength="60" :aria-label="`Name of stop ${at + 1}`" :value="stop.name" @change="rename(at, $event)">
-        <QuantityField :schema="stopSchema" :model-value="stop.minutes" @update:model-value="studio.edit('stop', (draft) => { draft.commission.brief.stops[at]!.minutes = $event })" />
-        <button type="button" class="grid size-8 place-items-center rounded-full hover:bg-paper-deep" :aria-label="`Remove ${stop.name}`" @click="remove(at)"><X class="size-4" aria-hidden="true" /></button>
+        <input
+          class="field-input"
+          maxlength="60"
+          :aria-label="`Name of stop ${at + 1}`"
+          :value="stop.name"
+          @change="rename(at, $event)"
+        />
+        <QuantityField
+          :schema="stopSchema"
+          :model-value="stop.minutes"
+          @update:model-value="
+            studio.edit('stop', (draft) => {
+              draft.commission.brief.stops[at]!.minutes = $event
+            })
+          "
+        />
+        <button
+          type="button"
+          class="grid size-8 place-items-center rounded-full hover:bg-paper-deep"
+          :aria-label="`Remove ${stop.name}`"
+          @click="remove(at)"
+        >
+          <X class="size-4" aria-hidden="true" />
+        </button>
       </li>
     </ul>
-    <button type="button" class="button mt-1.5 min-h-9 px-3 text-[0.9rem]" :disabled="commission.brief.stops.length >= MOST_STOPS" @click="add"><Plus class="size-4" aria-hidden="true" />A stop</button>
+    <button
+      type="button"
+      class="button mt-1.5 min-h-9 px-3 text-[0.9rem]"
+      :disabled="commission.brief.stops.length >= MOST_STOPS"
+      @click="add"
+    >
+      <Plus class="size-4" aria-hidden="true" />A stop
+    </button>
   </fieldset>
 </template>

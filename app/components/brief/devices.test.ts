@@ -11,11 +11,19 @@ class FakeLine {
   onmessage: ((event: { data: string }) => void) | null = null
   onerror: (() => void) | null = null
   closed = false
-  constructor(readonly url: string) { FakeLine.open.push(this) }
-  close(): void { this.closed = true }
+  constructor(readonly url: string) {
+    FakeLine.open.push(this)
+  }
+  close(): void {
+    this.closed = true
+  }
 }
 
-const days: Forecast['days'] = Array.from({ length: 10 }, (_, at) => ({ date: `2026-12-${String(at + 1).padStart(2, '0')}`, day: { airC: 21, humidity: 0.5 }, night: { airC: 18, humidity: 0.55 } }))
+const days: Forecast['days'] = Array.from({ length: 10 }, (_, at) => ({
+  date: `2026-12-${String(at + 1).padStart(2, '0')}`,
+  day: { airC: 21, humidity: 0.5 },
+  night: { airC: 18, humidity: 0.55 },
+}))
 
 beforeEach(() => {
   FakeLine.open = []
@@ -72,7 +80,11 @@ describe('the line to the room sensor', () => {
 })
 
 describe('the forecast', () => {
-  const answer = (status: number, body: unknown) => vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(new Response(JSON.stringify(body), { status }))))
+  const answer = (status: number, body: unknown) =>
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve(new Response(JSON.stringify(body), { status }))),
+    )
 
   it('is taken whole and kept through a worse one', async () => {
     const { last, problem, ask } = useForecast()
@@ -93,10 +105,16 @@ describe('the forecast', () => {
 
   it('that cannot be read, or does not come, says so', async () => {
     const { problem, ask, asking } = useForecast()
-    vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(new Response('sunny', { status: 200 }))))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve(new Response('sunny', { status: 200 }))),
+    )
     await ask('2026-12-01T09:00')
     expect(problem.value).toContain('does not make sense')
-    vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new DOMException('late', 'TimeoutError'))))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.reject(new DOMException('late', 'TimeoutError'))),
+    )
     await ask('2026-12-01T09:00')
     expect(problem.value).toContain('in time')
     expect(asking.value).toBe(false)
@@ -108,7 +126,10 @@ describe('pictures', () => {
     [new File(['eggs'], 'list.txt', { type: 'text/plain' }), /list.txt is not a picture/],
     [new File(['no pixels'], 'broken.png', { type: 'image/png' }), /cannot be read/],
   ])('that are none are refused by name', async (file, words) => {
-    vi.stubGlobal('createImageBitmap', vi.fn(() => Promise.reject(new Error('broken'))))
+    vi.stubGlobal(
+      'createImageBitmap',
+      vi.fn(() => Promise.reject(new Error('broken'))),
+    )
     const result = await shrinkPhoto(file)
     expect('sentence' in result && result.sentence).toMatch(words)
   })

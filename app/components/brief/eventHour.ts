@@ -9,17 +9,23 @@ function onThisMachine(text: string): Date | null {
 /** Whether an hour is skipped on its night because the clocks go forward then. */
 export function isSkipped(text: string): boolean {
   const date = onThisMachine(text)
-  return date !== null && (date.getHours() !== Number(text.slice(11, 13)) || date.getMinutes() !== Number(text.slice(14, 16)))
+  return (
+    date !== null &&
+    (date.getHours() !== Number(text.slice(11, 13)) || date.getMinutes() !== Number(text.slice(14, 16)))
+  )
 }
 
 const YEARS_AHEAD = 5
 
-/** What is wrong with an hour for an event, or an empty text. @param nowText the hour it is now, as "2026-12-05T18:30" */
+/**
+ * What is wrong with an hour for an event, or an empty text. @param nowText the hour it is now, as "2026-12-05T18:30"
+ */
 export function eventProblem(text: string, nowText: string): string {
   if (text === '') return 'A day and an hour, please.'
   const moment = parseMoment(text)
   if (!moment.ok) return 'There is no such day or hour. Type it as 5 December 2026, 18:30.'
-  if (Number(text.slice(0, 4)) > Number(nowText.slice(0, 4)) + YEARS_AHEAD) return 'That is more than five years away. Check the year.'
+  if (Number(text.slice(0, 4)) > Number(nowText.slice(0, 4)) + YEARS_AHEAD)
+    return 'That is more than five years away. Check the year.'
   if (isSkipped(text)) return 'The clocks go forward that night, so this hour does not exist. Take the hour after.'
   return ''
 }

@@ -4,7 +4,10 @@ import { hear, lostLine, NOT_HEARD, overdue, type SensorState } from '#core/dry'
 const LOOK_EVERY_MS = 5000
 const TRY_AGAIN_MS = 4000
 
-/** The room sensor's line: what it says, whether to believe it, and the last reading that could be. Open while somebody looks. */
+/**
+ * The room sensor's line: what it says, whether to believe it, and the last reading that could be. Open while somebody
+ * looks.
+ */
 export function useRoomSensor() {
   const state = shallowRef<SensorState>(NOT_HEARD)
   const isOn = ref(false)
@@ -14,7 +17,9 @@ export function useRoomSensor() {
 
   function open(): void {
     line = new EventSource('/api/room')
-    line.onmessage = ({ data }: MessageEvent<string>) => { state.value = hear(state.value, data, Date.now()) }
+    line.onmessage = ({ data }: MessageEvent<string>) => {
+      state.value = hear(state.value, data, Date.now())
+    }
     line.onerror = () => {
       line?.close()
       state.value = lostLine(state.value)
@@ -25,7 +30,9 @@ export function useRoomSensor() {
   function turnOn(): void {
     isOn.value = true
     state.value = { ...NOT_HEARD, lastGood: state.value.lastGood, heardMs: Date.now() }
-    looking = window.setInterval(() => { state.value = overdue(state.value, Date.now()) }, LOOK_EVERY_MS)
+    looking = window.setInterval(() => {
+      state.value = overdue(state.value, Date.now())
+    }, LOOK_EVERY_MS)
     open()
   }
 
@@ -37,5 +44,5 @@ export function useRoomSensor() {
   }
 
   onScopeDispose(turnOff)
-  return { state, isOn, toggle: (): void => isOn.value ? turnOff() : turnOn() }
+  return { state, isOn, toggle: (): void => (isOn.value ? turnOff() : turnOn()) }
 }

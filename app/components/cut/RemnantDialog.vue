@@ -12,7 +12,10 @@ import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { usePreferences } from '~/stores/preferences'
 
-/** A part of a sheet that lies in the studio, taken into stock by its corners: typed, or touched on a photograph beside a ruler. */
+/**
+ * A part of a sheet that lies in the studio, taken into stock by its corners: typed, or touched on a photograph beside
+ * a ruler.
+ */
 const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const { studio, workshop } = usePlanned()
@@ -29,18 +32,37 @@ const problem = ref('')
 const touched = ref<readonly Point[]>([])
 const rulerMm = ref(100)
 
-watch(() => props.open, () => { typed.value = ''; photo.value = null; touched.value = []; problem.value = ''; name.value = '' })
+watch(
+  () => props.open,
+  () => {
+    typed.value = ''
+    photo.value = null
+    touched.value = []
+    problem.value = ''
+    name.value = ''
+  },
+)
 
 const corners = computed(() => {
   if (!photo.value) return readCorners(typed.value)
   const [from, to, ...rest] = touched.value
-  return from && to ? cornersOnPhoto(rest, from, to, rulerMm.value) : cornersOnPhoto([], { x: 0, y: 0 }, { x: 0, y: 0 }, rulerMm.value)
+  return from && to
+    ? cornersOnPhoto(rest, from, to, rulerMm.value)
+    : cornersOnPhoto([], { x: 0, y: 0 }, { x: 0, y: 0 }, rulerMm.value)
 })
-const outline = computed(() => corners.value.ok ? remnantOutline(corners.value.value) : corners.value)
-const path = computed(() => outline.value.ok ? `M${outline.value.value.map(([x, y]) => `${x} ${-y}`).join('L')}Z` : '')
-const box = computed(() => outline.value.ok ? boxOf(outline.value.value.map(([x, y]) => ({ x, y }))) : null)
+const outline = computed(() => (corners.value.ok ? remnantOutline(corners.value.value) : corners.value))
+const path = computed(() =>
+  outline.value.ok ? `M${outline.value.value.map(([x, y]) => `${x} ${-y}`).join('L')}Z` : '',
+)
+const box = computed(() => (outline.value.ok ? boxOf(outline.value.value.map(([x, y]) => ({ x, y }))) : null))
 const isBegun = computed(() => typed.value.trim() !== '' || touched.value.length > 0)
-const next = computed(() => touched.value.length === 0 ? 'Touch one end of the ruler.' : touched.value.length === 1 ? 'Touch its other end.' : 'Now touch the corners in order round the edge.')
+const next = computed(() =>
+  touched.value.length === 0
+    ? 'Touch one end of the ruler.'
+    : touched.value.length === 1
+      ? 'Touch its other end.'
+      : 'Now touch the corners in order round the edge.',
+)
 
 async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
@@ -55,14 +77,32 @@ async function bring(event: Event): Promise<void> {
 function touch(event: MouseEvent): void {
   const shown = event.currentTarget as HTMLElement
   const place = shown.getBoundingClientRect()
-  touched.value = [...touched.value, { x: (event.clientX - place.left) / place.width * photo.value!.widthPx, y: (event.clientY - place.top) / place.height * photo.value!.heightPx }]
+  touched.value = [
+    ...touched.value,
+    {
+      x: ((event.clientX - place.left) / place.width) * photo.value!.widthPx,
+      y: ((event.clientY - place.top) / place.height) * photo.value!.heightPx,
+    },
+  ]
 }
 
 function keep(): void {
   const made = outline.value
-  if (!made.ok) { problem.value = cornerSentence(made.error); return }
-  const kept = { id: crypto.randomUUID(), name: name.value.trim() || 'rest', paper: paper.value, colour: isColoured.value ? colour.value : null, outline: made.value, from: '' }
-  studio.edit('take remnant into stock', ({ workshop: draft }) => { draft.remnants.push(kept) })
+  if (!made.ok) {
+    problem.value = cornerSentence(made.error)
+    return
+  }
+  const kept = {
+    id: crypto.randomUUID(),
+    name: name.value.trim() || 'rest',
+    paper: paper.value,
+    colour: isColoured.value ? colour.value : null,
+    outline: made.value,
+    from: '',
+  }
+  studio.edit('take remnant into stock', ({ workshop: draft }) => {
+    draft.remnants.push(kept)
+  })
   emit('close')
 }
 </script>
@@ -74,39 +114,159 @@ function keep(): void {
       <DialogPanel class="sheet grid max-h-full bg-paper! w-full max-w-3xl gap-4 overflow-auto rounded-2xl p-6">
         <DialogTitle class="text-2xl">A rest that lies in the studio</DialogTitle>
         <div class="grid gap-x-5 gap-y-3 sm:grid-cols-[1fr_1fr_auto]">
-          <label><span class="block text-[0.8rem] text-ink-soft">Called</span><input v-model="name" class="field-input" maxlength="60" placeholder="rest"></label>
-          <label><span class="block text-[0.8rem] text-ink-soft">Paper</span><select v-model="paper" class="field-input"><option v-for="each in PAPERS" :key="each.id" :value="each.id">{{ each.name }}</option></select></label>
-          <label class="flex items-end gap-2 pb-1"><input v-model="isColoured" type="checkbox" class="size-5 accent-(--go)">coloured all over<input v-if="isColoured" v-model="colour" type="color" class="size-7" aria-label="Its colour"></label>
+          <label
+            ><span class="block text-[0.8rem] text-ink-soft">Called</span
+            ><input v-model="name" class="field-input" maxlength="60" placeholder="rest"
+          /></label>
+          <label
+            ><span class="block text-[0.8rem] text-ink-soft">Paper</span
+            ><select v-model="paper" class="field-input">
+              <option v-for="each in PAPERS" :key="each.id" :value="each.id">{{ each.name }}</option>
+            </select></label
+          >
+          <label class="flex items-end gap-2 pb-1"
+            ><input v-model="isColoured" type="checkbox" class="size-5 accent-(--go)" />coloured all over<input
+              v-if="isColoured"
+              v-model="colour"
+              type="color"
+              class="size-7"
+              aria-label="Its colour"
+          /></label>
         </div>
         <div class="grid gap-5 sm:grid-cols-[minmax(0,1fr)_13rem]">
           <div v-if="photo" class="grid content-start gap-2">
             <p role="status" class="text-[0.92rem]">{{ next }}</p>
-            <button type="button" class="relative block w-full cursor-crosshair overflow-hidden rounded-lg" aria-label="Photograph: touch the ends of the ruler, then the corners" @click="touch">
-              <img :src="photo.dataUrl" :alt="photo.name" class="block w-full">
-              <svg class="absolute inset-0 size-full" :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" aria-hidden="true">
-                <line v-if="touched[1]" :x1="touched[0]!.x" :y1="touched[0]!.y" :x2="touched[1].x" :y2="touched[1].y" stroke="#fff" :stroke-width="photo.widthPx / 150" stroke-dasharray="8 5" />
-                <polygon v-if="touched.length > 3" :points="touched.slice(2).map(({ x, y }) => `${x},${y}`).join(' ')" fill="#ff5c8a55" stroke="#fff" :stroke-width="photo.widthPx / 220" />
-                <circle v-for="({ x, y }, at) in touched" :key="at" :cx="x" :cy="y" :r="photo.widthPx / 90" :fill="at < 2 ? '#fff' : '#e0336b'" stroke="#2a1c2c" :stroke-width="photo.widthPx / 400" />
+            <button
+              type="button"
+              class="relative block w-full cursor-crosshair overflow-hidden rounded-lg"
+              aria-label="Photograph: touch the ends of the ruler, then the corners"
+              @click="touch"
+            >
+              <img :src="photo.dataUrl" :alt="photo.name" class="block w-full" />
+              <svg
+                class="absolute inset-0 size-full"
+                :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`"
+                aria-hidden="true"
+              >
+                <line
+                  v-if="touched[1]"
+                  :x1="touched[0]!.x"
+                  :y1="touched[0]!.y"
+                  :x2="touched[1].x"
+                  :y2="touched[1].y"
+                  stroke="#fff"
+                  :stroke-width="photo.widthPx / 150"
+                  stroke-dasharray="8 5"
+                />
+                <polygon
+                  v-if="touched.length > 3"
+                  :points="
+                    touched
+                      .slice(2)
+                      .map(({ x, y }) => `${x},${y}`)
+                      .join(' ')
+                  "
+                  fill="#ff5c8a55"
+                  stroke="#fff"
+                  :stroke-width="photo.widthPx / 220"
+                />
+                <circle
+                  v-for="({ x, y }, at) in touched"
+                  :key="at"
+                  :cx="x"
+                  :cy="y"
+                  :r="photo.widthPx / 90"
+                  :fill="at < 2 ? '#fff' : '#e0336b'"
+                  stroke="#2a1c2c"
+                  :stroke-width="photo.widthPx / 400"
+                />
               </svg>
             </button>
             <div class="flex flex-wrap items-center gap-3 text-[0.92rem]">
-              <label class="flex items-baseline gap-1.5">The ruler’s ends are<input v-model.number="rulerMm" type="number" min="1" max="700" class="field-input w-20 text-right">mm apart</label>
-              <button type="button" class="figure-link" :disabled="touched.length === 0" @click="touched = touched.slice(0, -1)">take the last back</button>
-              <button type="button" class="figure-link" @click="photo = null; touched = []">type corners instead</button>
+              <label class="flex items-baseline gap-1.5"
+                >The ruler’s ends are<input
+                  v-model.number="rulerMm"
+                  type="number"
+                  min="1"
+                  max="700"
+                  class="field-input w-20 text-right"
+                />mm apart</label
+              >
+              <button
+                type="button"
+                class="figure-link"
+                :disabled="touched.length === 0"
+                @click="touched = touched.slice(0, -1)"
+              >
+                take the last back
+              </button>
+              <button
+                type="button"
+                class="figure-link"
+                @click="
+                  photo = null
+                  touched = []
+                "
+              >
+                type corners instead
+              </button>
             </div>
           </div>
           <div v-else class="grid content-start gap-2">
-            <label><span class="block text-[0.8rem] text-ink-soft">Corners in order round the edge, mm across and up, a line each</span><textarea v-model="typed" rows="6" class="field-input font-mono" placeholder="0 0&#10;120 0&#10;60 80" /></label>
-            <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"><ImagePlus class="size-4.5" aria-hidden="true" />From a photograph<input type="file" class="sr-only" accept="image/*" @change="bring"></label>
-            <p class="text-[0.86rem] text-ink-soft">Taken from straight above, a ruler beside it. The picture is not kept.</p>
+            <label
+              ><span class="block text-[0.8rem] text-ink-soft"
+                >Corners in order round the edge, mm across and up, a line each</span
+              ><textarea v-model="typed" rows="6" class="field-input font-mono" placeholder="0 0&#10;120 0&#10;60 80" />
+            </label>
+            <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
+              ><ImagePlus class="size-4.5" aria-hidden="true" />From a photograph<input
+                type="file"
+                class="sr-only"
+                accept="image/*"
+                @change="bring"
+            /></label>
+            <p class="text-[0.86rem] text-ink-soft">
+              Taken from straight above, a ruler beside it. The picture is not kept.
+            </p>
           </div>
           <figure v-if="box" class="grid content-start gap-1">
-            <svg :viewBox="`-2 ${-box.heightMm - 2} ${box.widthMm + 4} ${box.heightMm + 4}`" class="max-h-52 w-full" role="img" aria-label="The rest as it was measured"><path :d="path" :fill="isColoured ? colour : '#fffdf8'" stroke="#8d7f70" vector-effect="non-scaling-stroke" /></svg>
-            <figcaption class="text-center text-[0.88rem]">{{ printQuantity(box.widthMm, 'length', preferences.units) }} × {{ printQuantity(box.heightMm, 'length', preferences.units) }}</figcaption>
+            <svg
+              :viewBox="`-2 ${-box.heightMm - 2} ${box.widthMm + 4} ${box.heightMm + 4}`"
+              class="max-h-52 w-full"
+              role="img"
+              aria-label="The rest as it was measured"
+            >
+              <path
+                :d="path"
+                :fill="isColoured ? colour : '#fffdf8'"
+                stroke="#8d7f70"
+                vector-effect="non-scaling-stroke"
+              />
+            </svg>
+            <figcaption class="text-center text-[0.88rem]">
+              {{ printQuantity(box.widthMm, 'length', preferences.units) }} ×
+              {{ printQuantity(box.heightMm, 'length', preferences.units) }}
+            </figcaption>
           </figure>
         </div>
-        <p v-if="problem || (isBegun && !outline.ok)" role="alert" class="rounded-lg bg-look-soft px-3 py-1.5 text-[0.92rem]">{{ problem || (!outline.ok ? cornerSentence(outline.error) : '') }}</p>
-        <div class="flex justify-end gap-3"><button type="button" class="button" @click="emit('close')">Leave it</button><button type="button" class="button button-go" :disabled="!outline.ok || workshop.remnants.length >= MOST_REMNANTS" @click="keep">Take into stock</button></div>
+        <p
+          v-if="problem || (isBegun && !outline.ok)"
+          role="alert"
+          class="rounded-lg bg-look-soft px-3 py-1.5 text-[0.92rem]"
+        >
+          {{ problem || (!outline.ok ? cornerSentence(outline.error) : '') }}
+        </p>
+        <div class="flex justify-end gap-3">
+          <button type="button" class="button" @click="emit('close')">Leave it</button
+          ><button
+            type="button"
+            class="button button-go"
+            :disabled="!outline.ok || workshop.remnants.length >= MOST_REMNANTS"
+            @click="keep"
+          >
+            Take into stock
+          </button>
+        </div>
       </DialogPanel>
     </div>
   </Dialog>

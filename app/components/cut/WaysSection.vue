@@ -9,14 +9,21 @@ const { plan, editOption } = usePlanned()
 
 const cut = computed(() => plan.value.paperwork.filter(({ classes }) => classes.length > 0))
 
-const change = (id: string, cutting: Partial<Cutting>): void => editOption('way of cutting', ({ paperwork }) => { Object.assign(paperwork.find((each) => each.id === id)!.cutting, cutting) })
+const change = (id: string, cutting: Partial<Cutting>): void =>
+  editOption('way of cutting', ({ paperwork }) => {
+    Object.assign(paperwork.find((each) => each.id === id)!.cutting, cutting)
+  })
 </script>
 
 <template>
   <section v-if="cut.length > 0" aria-labelledby="ways">
     <h2 id="ways" class="part-title mb-1">How each is cut</h2>
     <ul class="grid gap-2">
-      <li v-for="made in cut" :key="made.id" class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[minmax(7rem,10rem)_minmax(0,1fr)]">
+      <li
+        v-for="made in cut"
+        :key="made.id"
+        class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[minmax(7rem,10rem)_minmax(0,1fr)]"
+      >
         <b class="text-[0.94rem]">{{ made.name }}</b>
         <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />
       </li>

@@ -13,18 +13,33 @@ import SheetDrawing from './SheetDrawing.vue'
 import ToolsSection from './ToolsSection.vue'
 import WaysSection from './WaysSection.vue'
 
-vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+vi.mock('~/composables/planned', async () => ({
+  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
+}))
 // The search has a worker of its own, which is not what is tested here.
-vi.mock('~/stores/nesting', () => ({ useNesting: () => ({ progress: {}, underWay: null, pause: () => undefined, goOn: () => undefined }) }))
+vi.mock('~/stores/nesting', () => ({
+  useNesting: () => ({ progress: {}, underWay: null, pause: () => undefined, goOn: () => undefined }),
+}))
 
 const machineGroup = () => plan.value.groups.find(({ way }) => way === 'machine')!
 const numbers = (): readonly number[] => machineGroup().layout.sheets[0]!.pieces.map(({ number }) => number)
 
 /** A machine that answers what it is told to. */
-let answer: { status: number, body: unknown }
-const asked: { method: string, body: unknown }[] = []
-const report = (change: Partial<MachineReport>): MachineReport => ({ status: 'empty', fault: null, job: 'sheet', share: 0, leftMin: 3, cut: [], begun: [], ...change })
-const says = (change: Partial<MachineReport>): void => { answer = { status: 200, body: report(change) } }
+let answer: { status: number; body: unknown }
+const asked: { method: string; body: unknown }[] = []
+const report = (change: Partial<MachineReport>): MachineReport => ({
+  status: 'empty',
+  fault: null,
+  job: 'sheet',
+  share: 0,
+  leftMin: 3,
+  cut: [],
+  begun: [],
+  ...change,
+})
+const says = (change: Partial<MachineReport>): void => {
+  answer = { status: 200, body: report(change) }
+}
 
 enableAutoUnmount(afterEach)
 
@@ -33,8 +48,8 @@ beforeEach(() => {
   beginAgain()
   asked.length = 0
   says({})
-  vi.stubGlobal('fetch', async (_: string, { method = 'GET', body }: { method?: string, body?: string } = {}) => {
-    asked.push({ method, body: body === undefined ? undefined : JSON.parse(body) as unknown })
+  vi.stubGlobal('fetch', async (_: string, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
+    asked.push({ method, body: body === undefined ? undefined : (JSON.parse(body) as unknown) })
     return { ok: answer.status === 200, status: answer.status, json: async () => answer.body }
   })
 })
@@ -45,10 +60,18 @@ describe('how each decoration is cut', () => {
   it('is chosen among all ways with what each takes, and the advised one is a touch away', async () => {
     const mounted = mount(WaysSection)
     const globes = mounted.get<HTMLSelectElement>('[data-testid="way-globes"]')
-    expect(globes.findAll('option').map((each) => each.text())).toEqual([expect.stringMatching(/sheets?, \d+ strokes/), expect.stringMatching(/Punch: .*advised/), expect.stringMatching(/about/), expect.stringMatching(/Cutting machine/)])
+    expect(globes.findAll('option').map((each) => each.text())).toEqual([
+      expect.stringMatching(/sheets?, \d+ strokes/),
+      expect.stringMatching(/Punch: .*advised/),
+      expect.stringMatching(/about/),
+      expect.stringMatching(/Cutting machine/),
+    ])
     await globes.setValue('template')
     expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('template')
-    await mounted.findAll('button').find((each) => each.text() === 'punch')!.trigger('click')
+    await mounted
+      .findAll('button')
+      .find((each) => each.text() === 'punch')!
+      .trigger('click')
     expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('punch')
   })
 
@@ -70,7 +93,9 @@ describe('sheets that are cut together', () => {
 
   it('are drawn with every piece and its number', () => {
     const mounted = shown()
-    expect(mounted.findAll('path[data-piece]')).toHaveLength(machineGroup().layout.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0))
+    expect(mounted.findAll('path[data-piece]')).toHaveLength(
+      machineGroup().layout.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0),
+    )
     expect(mounted.text()).toContain('11 pieces')
   })
 
@@ -80,12 +105,26 @@ describe('sheets that are cut together', () => {
     // Turned over and by odd angles, which the demo's own pieces are not.
     const pieces = sheet.pieces.map((piece, at) => ({ ...piece, rotationDeg: 17 * at, mirrored: at % 2 === 1 }))
     const size = formatOf(group.format)
-    const mounted = mount(SheetDrawing, { props: { sheet: { ...sheet, pieces }, size, name: 'Sheet 1', locked: false, movable: false, litBy: () => [], wrong: () => new Set<number>() } })
+    const mounted = mount(SheetDrawing, {
+      props: {
+        sheet: { ...sheet, pieces },
+        size,
+        name: 'Sheet 1',
+        locked: false,
+        movable: false,
+        litBy: () => [],
+        wrong: () => new Set<number>(),
+      },
+    })
     pieces.forEach((piece, at) => {
       const { d, transform } = path(mounted, at).attributes()
       const [own] = [...d!.matchAll(/^M([-\d.]+) ([-\d.]+)/g)].map(([, x, y]) => ({ x: Number(x), y: Number(y) }))
       const [x, y, turned] = [...transform!.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
-      const [cos, sin, ownX] = [Math.cos(turned! * Math.PI / 180), Math.sin(turned! * Math.PI / 180), transform!.includes('scale(-1 1)') ? -own!.x : own!.x]
+      const [cos, sin, ownX] = [
+        Math.cos((turned! * Math.PI) / 180),
+        Math.sin((turned! * Math.PI) / 180),
+        transform!.includes('scale(-1 1)') ? -own!.x : own!.x,
+      ]
       const cut = pieceOutlines(piece)[0]!.start
       expect(x! + ownX * cos - own!.y * sin).toBeCloseTo(cut.x, 2)
       expect(y! + ownX * sin + own!.y * cos).toBeCloseTo(size.heightMm - cut.y, 2)
@@ -119,7 +158,8 @@ describe('sheets that are cut together', () => {
     expect(moved!.placements).toHaveLength(before.pieces.length)
     await mounted.setProps({ group: machineGroup() })
     const kept = JSON.stringify(option.value.keptSheets)
-    for (let step = 0; step < 4; step += 1) await path(mounted, 0).trigger('keydown', { key: 'ArrowDown', shiftKey: true })
+    for (let step = 0; step < 4; step += 1)
+      await path(mounted, 0).trigger('keydown', { key: 'ArrowDown', shiftKey: true })
     expect(JSON.stringify(option.value.keptSheets)).toBe(kept)
     await path(mounted, last).trigger('keydown', { key: 'x' })
     expect(JSON.stringify(option.value.keptSheets)).toBe(kept)
@@ -133,7 +173,10 @@ describe('the cutting machine', () => {
     return mounted
   }
   const press = async (mounted: VueWrapper, name: RegExp): Promise<void> => {
-    await mounted.findAll('button').find((each) => name.test(each.text()))!.trigger('click')
+    await mounted
+      .findAll('button')
+      .find((each) => name.test(each.text()))!
+      .trigger('click')
     await flushPromises()
   }
 
@@ -141,7 +184,10 @@ describe('the cutting machine', () => {
     const mounted = await shown()
     says({ status: 'loaded' })
     await press(mounted, /Send sheet 1/)
-    expect(asked.at(-1)).toMatchObject({ method: 'PUT', body: { widthMm: 210, heightMm: 297, lines: expect.any(Array) } })
+    expect(asked.at(-1)).toMatchObject({
+      method: 'PUT',
+      body: { widthMm: 210, heightMm: 297, lines: expect.any(Array) },
+    })
     expect(mounted.emitted('sent')).toEqual([[0]])
     expect(mounted.text()).toContain('Sheet 1 was taken')
     says({ status: 'running', cut: [1, 2], share: 0.2 })
@@ -208,7 +254,10 @@ describe('what is left', () => {
     for (let at = 0; at < rests.length; at += 1) await buttons()[at]!.trigger('click')
     expect(workshop.value.remnants).toHaveLength(rests.reduce((sum, { plies }) => sum + plies, 0))
     expect(new Set(workshop.value.remnants.map(({ id }) => id)).size).toBe(workshop.value.remnants.length)
-    await mounted.findAll('button').find((each) => each.attributes('aria-label')?.includes('is used up'))!.trigger('click')
+    await mounted
+      .findAll('button')
+      .find((each) => each.attributes('aria-label')?.includes('is used up'))!
+      .trigger('click')
     expect(workshop.value.remnants).toHaveLength(rests.reduce((sum, { plies }) => sum + plies, 0) - 1)
   })
 })

@@ -19,24 +19,54 @@ export type PieceRow = {
   readonly needed: Working
   readonly spares: Working
   /** What it is on the stand: kind and places among all of that kind. */
-  readonly lit: { readonly kind: 'sail' | 'element', readonly indexes: readonly number[] }
+  readonly lit: { readonly kind: 'sail' | 'element'; readonly indexes: readonly number[] }
 }
 
 function paperRow(made: Paperwork, piece: PieceClass, at: number, first: number): PieceRow {
   return {
-    id: `${made.id} ${at}`, decoration: made.id, technique: made.name, piece: piece.name, paper: paperOf(made.paper).name, face: piece.face, colour: piece.colour, finish: made.finishes.map(({ name }) => name.toLowerCase()).join(', '),
-    cut: [piece.width, piece.height], cutWords: '', seen: [piece.seenWidth, piece.seenHeight], sizeMm: Math.max(piece.width.value, piece.height.value), needed: piece.needed, spares: piece.spares,
-    lit: { kind: 'element', indexes: made.elements.flatMap(({ index }, place) => piece.members.includes(index) ? [first + place] : []) },
+    id: `${made.id} ${at}`,
+    decoration: made.id,
+    technique: made.name,
+    piece: piece.name,
+    paper: paperOf(made.paper).name,
+    face: piece.face,
+    colour: piece.colour,
+    finish: made.finishes.map(({ name }) => name.toLowerCase()).join(', '),
+    cut: [piece.width, piece.height],
+    cutWords: '',
+    seen: [piece.seenWidth, piece.seenHeight],
+    sizeMm: Math.max(piece.width.value, piece.height.value),
+    needed: piece.needed,
+    spares: piece.spares,
+    lit: {
+      kind: 'element',
+      indexes: made.elements.flatMap(({ index }, place) => (piece.members.includes(index) ? [first + place] : [])),
+    },
   }
 }
 
 /** Every piece of a plan: the sails by portion and disc, then what is cut from sheets. */
 export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 'paperwork'>): readonly PieceRow[] {
   const sails = plan.cutList.sizeClasses.map((each): PieceRow => {
-    const members = plan.arrangement.sails.flatMap(({ sized }, at) => sized.portion === each.portion && sized.discMm === each.discMm ? [at] : [])
+    const members = plan.arrangement.sails.flatMap(({ sized }, at) =>
+      sized.portion === each.portion && sized.discMm === each.discMm ? [at] : [],
+    )
     return {
-      id: `sails ${each.portion} ${each.discMm}`, decoration: 'sails', technique: 'Soaked sail', piece: `${each.portion} disc`, paper: 'rice film', face: 'either face', colour: plan.bath?.steps[plan.arrangement.sails[members[0] ?? 0]?.shade ?? 0]?.predictedHex ?? '#efece2', finish: '',
-      cut: null, cutWords: `${each.portion} of ${each.discMm} mm`, seen: null, sizeMm: each.discMm, needed: each.needed, spares: each.spares, lit: { kind: 'sail', indexes: members },
+      id: `sails ${each.portion} ${each.discMm}`,
+      decoration: 'sails',
+      technique: 'Soaked sail',
+      piece: `${each.portion} disc`,
+      paper: 'rice film',
+      face: 'either face',
+      colour: plan.bath?.steps[plan.arrangement.sails[members[0] ?? 0]?.shade ?? 0]?.predictedHex ?? '#efece2',
+      finish: '',
+      cut: null,
+      cutWords: `${each.portion} of ${each.discMm} mm`,
+      seen: null,
+      sizeMm: each.discMm,
+      needed: each.needed,
+      spares: each.spares,
+      lit: { kind: 'sail', indexes: members },
     }
   })
   let first = 0

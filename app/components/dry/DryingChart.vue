@@ -7,7 +7,13 @@ import { usePreferences } from '~/stores/preferences'
 import { useChartInk } from '~/components/ui/chartInk'
 import { dryingData, dryingOptions, stateNames } from './dryingChart'
 
-const props = defineProps<{ estimate: DryingEstimate, damp: DryingEstimate | null, forecast: readonly CurvePoint[], roomC: number, label: string }>()
+const props = defineProps<{
+  estimate: DryingEstimate
+  damp: DryingEstimate | null
+  forecast: readonly CurvePoint[]
+  roomC: number
+  label: string
+}>()
 
 Chart.register(LineController, LineElement, PointElement, LinearScale)
 
@@ -20,6 +26,13 @@ const plugins = computed(() => [stateNames(props.estimate, props.roomC, ink.valu
 
 <template>
   <div class="h-64">
-    <Line :key="`${preferences.theme}${estimate.way}${roomC}`" :data="data" :options="options" :plugins="plugins" :aria-label="label" role="img" />
+    <Line
+      :key="`${preferences.theme}${estimate.way}${roomC}`"
+      :data="data"
+      :options="options"
+      :plugins="plugins"
+      :aria-label="label"
+      role="img"
+    />
   </div>
 </template>

@@ -5,19 +5,44 @@ import { usePlanned } from '~/composables/planned'
 
 /** Other ways of drying the film, each tried by the same curve: what it gains, and what must be boxed after. */
 const { plan } = usePlanned()
-const walked = (words: string, setMin: number): Working => found('usually set hard', setMin, 'duration', `walk of the drying curve, film soaked till limp, ${words}`)
+const walked = (words: string, setMin: number): Working =>
+  found('usually set hard', setMin, 'duration', `walk of the drying curve, film soaked till limp, ${words}`)
 </script>
 
 <template>
   <section v-if="plan.dryingRemedies.length > 0" aria-labelledby="remedies" data-testid="remedies">
     <h2 id="remedies" class="part-title mb-1">Other ways, usually</h2>
     <table class="w-full max-w-xl text-[0.94rem]">
-      <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">dried</th><th class="text-right font-normal">set hard after</th><th class="text-right font-normal">gains</th></tr></thead>
+      <thead class="text-left text-[0.8rem] text-ink-soft">
+        <tr>
+          <th class="font-normal">dried</th>
+          <th class="text-right font-normal">set hard after</th>
+          <th class="text-right font-normal">gains</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="{ id, words, setMin, gainedMin, mustBeBoxed } in plan.dryingRemedies" :key="id" class="border-t border-line" :data-testid="`remedy-${id}`">
-          <th scope="row" class="py-1 text-left font-semibold first-letter:uppercase">{{ words }}<span v-if="mustBeBoxed && setMin !== null" class="block text-[0.84rem] font-normal text-look-ink">boxed at once, or it goes soft again here</span></th>
-          <td class="py-1 text-right align-top"><FigureLink v-if="setMin !== null" :working="walked(words, setMin)" /><template v-else>never here</template></td>
-          <td class="py-1 text-right align-top text-ink-soft">{{ id !== 'asItIs' && gainedMin !== null && Math.abs(gainedMin) >= 5 ? `${gainedMin < 0 ? '−' : ''}${printDuration(Math.abs(gainedMin))}` : '' }}</td>
+        <tr
+          v-for="{ id, words, setMin, gainedMin, mustBeBoxed } in plan.dryingRemedies"
+          :key="id"
+          class="border-t border-line"
+          :data-testid="`remedy-${id}`"
+        >
+          <th scope="row" class="py-1 text-left font-semibold first-letter:uppercase">
+            {{ words
+            }}<span v-if="mustBeBoxed && setMin !== null" class="block text-[0.84rem] font-normal text-look-ink"
+              >boxed at once, or it goes soft again here</span
+            >
+          </th>
+          <td class="py-1 text-right align-top">
+            <FigureLink v-if="setMin !== null" :working="walked(words, setMin)" /><template v-else>never here</template>
+          </td>
+          <td class="py-1 text-right align-top text-ink-soft">
+            {{
+              id !== 'asItIs' && gainedMin !== null && Math.abs(gainedMin) >= 5
+                ? `${gainedMin < 0 ? '−' : ''}${printDuration(Math.abs(gainedMin))}`
+                : ''
+            }}
+          </td>
         </tr>
       </tbody>
     </table>

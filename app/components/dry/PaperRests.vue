@@ -10,14 +10,45 @@ import { usePlanned } from '~/composables/planned'
 /** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
 const { plan, commission } = usePlanned()
 const SHORT_MIN = 20
-const rests = computed(() => plan.value.work.making.map(({ id, name, steps }) => ({ id, name, rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN) })).filter((each) => each.rests.length > 0))
-const usesGlycerin = computed(() => plan.value.paperwork.some(({ elements, liquids }) => elements.length > 0 && liquids.some(({ mixture }) => mixture === 'conditioner')))
-const touch = computed(() => plan.value.slowing.conditionedTouchMin === null ? null : found('dry to the touch', plan.value.slowing.conditionedTouchMin, 'duration', 'walk of the drying curve: conditioned wafer on a mat, a fan on it, a fifth of glycerin'))
+const rests = computed(() =>
+  plan.value.work.making
+    .map(({ id, name, steps }) => ({ id, name, rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN) }))
+    .filter((each) => each.rests.length > 0),
+)
+const usesGlycerin = computed(() =>
+  plan.value.paperwork.some(
+    ({ elements, liquids }) => elements.length > 0 && liquids.some(({ mixture }) => mixture === 'conditioner'),
+  ),
+)
+const touch = computed(() =>
+  plan.value.slowing.conditionedTouchMin === null
+    ? null
+    : found(
+        'dry to the touch',
+        plan.value.slowing.conditionedTouchMin,
+        'duration',
+        'walk of the drying curve: conditioned wafer on a mat, a fan on it, a fifth of glycerin',
+      ),
+)
 const PAN_C = 140
 const WATER_G = 3
 /** Decorations that dry in a pan. */
-const inPan = computed(() => plan.value.paperwork.filter(({ technique, elements }) => elements.length > 0 && techniqueOf(technique).heat === 'pan').map(({ id, name, paper }) => ({ id, name, pan: found('in the pan', panMin(paperSheet('wafer', paperOf(paper).thicknessMm), WATER_G, PAN_C, commission.value.brief.workroom.airC), 'duration', 'contact heat of a pan at 140 °C on 3 g/dm² of water') })))
-const stiff = (minutes: number | null): string => minutes === null ? 'two days and more' : `about ${printDuration(minutes)}`
+const inPan = computed(() =>
+  plan.value.paperwork
+    .filter(({ technique, elements }) => elements.length > 0 && techniqueOf(technique).heat === 'pan')
+    .map(({ id, name, paper }) => ({
+      id,
+      name,
+      pan: found(
+        'in the pan',
+        panMin(paperSheet('wafer', paperOf(paper).thicknessMm), WATER_G, PAN_C, commission.value.brief.workroom.airC),
+        'duration',
+        'contact heat of a pan at 140 °C on 3 g/dm² of water',
+      ),
+    })),
+)
+const stiff = (minutes: number | null): string =>
+  minutes === null ? 'two days and more' : `about ${printDuration(minutes)}`
 </script>
 
 <template>
@@ -25,17 +56,45 @@ const stiff = (minutes: number | null): string => minutes === null ? 'two days a
     <section v-if="rests.length > 0" aria-labelledby="rests" data-testid="rests">
       <h2 id="rests" class="part-title mb-1">Paper in this room</h2>
       <ul class="grid gap-1">
-        <li v-for="each in rests" :key="each.id" class="border-t border-line py-1 text-[0.94rem]"><b>{{ each.name }}</b><span class="text-ink-soft"> rests <template v-for="(step, at) in each.rests" :key="step.id">{{ at > 0 ? '; ' : '' }}<FigureLink :working="step.rest" /> after “{{ step.name.toLowerCase() }}”{{ step.hold ? `, ${step.hold.name}` : '' }}</template></span></li>
+        <li v-for="each in rests" :key="each.id" class="border-t border-line py-1 text-[0.94rem]">
+          <b>{{ each.name }}</b><span class="text-ink-soft">
+            rests
+            <template v-for="(step, at) in each.rests" :key="step.id"
+              >{{ at > 0 ? '; ' : '' }}<FigureLink :working="step.rest" /> after “{{ step.name.toLowerCase() }}”{{
+                step.hold ? `, ${step.hold.name}` : ''
+              }}</template
+            ></span
+          >
+        </li>
       </ul>
-      <p v-for="{ id, name, pan } in inPan" :key="id" class="mt-1 text-[0.94rem]">{{ name }}: about <FigureLink :working="pan" /> in the pan; out while it still bends.</p>
-      <p v-if="usesGlycerin" class="mt-1 text-[0.94rem]"><template v-if="touch">Paper with glycerin is dry to the touch after about <FigureLink :working="touch" /> before a fan, and stays flexible.</template><template v-else>Paper with glycerin stays tacky in this room.</template></p>
+      <p v-for="{ id, name, pan } in inPan" :key="id" class="mt-1 text-[0.94rem]">
+        {{ name }}: about <FigureLink :working="pan" /> in the pan; out while it still bends.
+      </p>
+      <p v-if="usesGlycerin" class="mt-1 text-[0.94rem]">
+        <template v-if="touch"
+          >Paper with glycerin is dry to the touch after about <FigureLink :working="touch" /> before a fan, and stays
+          flexible.</template
+        ><template v-else>Paper with glycerin stays tacky in this room.</template>
+      </p>
     </section>
     <section aria-labelledby="stays-stiff" data-testid="on-the-cake">
-      <h2 id="stays-stiff" class="part-title mb-1">On the cake, at the venue’s {{ Math.round(commission.brief.venue.humidity * 100) }} %</h2>
+      <h2 id="stays-stiff" class="part-title mb-1">
+        On the cake, at the venue’s {{ Math.round(commission.brief.venue.humidity * 100) }} %
+      </h2>
       <ul class="grid gap-1">
-        <li v-for="each in plan.onTheCake" :key="each.tier" class="border-t border-line py-1 text-[0.94rem]">Tier {{ each.tier + 1 }}, {{ each.covering }}: <span class="text-ink-soft">standing {{ stiff(each.standingMin) }}, lying flat {{ stiff(each.lyingMin) }}<template v-if="each.placeFrom !== null">; not before <b class="text-ink">{{ dayClockText(each.placeFrom) }}</b></template></span></li>
+        <li v-for="each in plan.onTheCake" :key="each.tier" class="border-t border-line py-1 text-[0.94rem]">
+          Tier {{ each.tier + 1 }}, {{ each.covering }}:
+          <span class="text-ink-soft"
+            >standing {{ stiff(each.standingMin) }}, lying flat {{ stiff(each.lyingMin)
+            }}<template v-if="each.placeFrom !== null"
+              >; not before <b class="text-ink">{{ dayClockText(each.placeFrom) }}</b></template
+            ></span
+          >
+        </li>
       </ul>
-      <p class="mt-1 text-[0.84rem] text-ink-soft">Rough guesses: recipes differ. It concerns shape, not whether food is safe.</p>
+      <p class="mt-1 text-[0.84rem] text-ink-soft">
+        Rough guesses: recipes differ. It concerns shape, not whether food is safe.
+      </p>
     </section>
   </div>
 </template>

@@ -9,7 +9,9 @@ import { dryingData } from './dryingChart'
 import DryingRemedies from './DryingRemedies.vue'
 import PaperRests from './PaperRests.vue'
 
-vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+vi.mock('~/composables/planned', async () => ({
+  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
+}))
 
 const INK = { text: '#000', line: '#111', damp: '#222', paper: '#fff', grid: '#ccc' }
 
@@ -23,14 +25,20 @@ describe('what happens at 75 %', () => {
     const damp = plan.value.dryingWhenDamp
     const { touch, handle, set } = damp.curve.reachedMin
     expect(set).toBeNull()
-    expect(dampWords(damp)).toBe(`usually dry to touch after ${printDuration(touch!)}, ready to handle after ${printDuration(handle!)}, unlikely ever to set hard without heat or a dry box`)
-    const line = dryingData(plan.value.drying, damp, [], 21, INK).datasets.find(({ label }) => label === 'at 75 %')!.data
+    expect(dampWords(damp)).toBe(
+      `usually dry to touch after ${printDuration(touch!)}, ready to handle after ` +
+        `${printDuration(handle!)}, unlikely ever to set hard without heat or a dry box`,
+    )
+    const line = dryingData(plan.value.drying, damp, [], 21, INK).datasets.find(
+      ({ label }) => label === 'at 75 %',
+    )!.data
     const dryAt = line.find(({ y }) => y <= moistureOf('touch', 21) * 100)!
     expect(Math.abs(dryAt.x * 60 - touch!)).toBeLessThan(30)
     expect(Math.min(...line.map(({ y }) => y))).toBeGreaterThan(moistureOf('set', 21) * 100)
   })
   it('the line of a forecast is drawn when there is one', () => {
-    const labels = (points: Parameters<typeof dryingData>[2]) => dryingData(plan.value.drying, null, points, 21, INK).datasets.map(({ label }) => label)
+    const labels = (points: Parameters<typeof dryingData>[2]) =>
+      dryingData(plan.value.drying, null, points, 21, INK).datasets.map(({ label }) => label)
     expect(labels([])).not.toContain('as forecast')
     expect(labels(plan.value.drying.curve.points)).toContain('as forecast')
   })
@@ -43,7 +51,9 @@ describe('other ways of drying', () => {
     expect(mount(DryingRemedies).get('[data-testid="remedy-oven"]').find('button').exists()).toBe(true)
   })
   it('that never set say so, and those that must be boxed too', () => {
-    usePlannedDemo().studio.edit('damp', (draft) => { draft.commission.brief.workroom.humidity = 0.75 })
+    usePlannedDemo().studio.edit('damp', (draft) => {
+      draft.commission.brief.workroom.humidity = 0.75
+    })
     const mounted = mount(DryingRemedies)
     expect(mounted.get('[data-testid="remedy-fan"]').text()).toContain('never here')
     expect(mounted.get('[data-testid="remedy-oven"]').text()).toContain('boxed at once')
@@ -55,8 +65,16 @@ describe('paper', () => {
     const rests = (): string => mount(PaperRests).get('[data-testid="rests"]').text()
     const before = rests()
     expect(before).toContain('Open bloom')
-    usePlannedDemo().studio.edit('damp', (draft) => { draft.commission.brief.workroom.humidity = 0.66 })
+    usePlannedDemo().studio.edit('damp', (draft) => {
+      draft.commission.brief.workroom.humidity = 0.66
+    })
     expect(rests()).not.toBe(before)
-    expect(mount(PaperRests).get('[data-testid="on-the-cake"]').findAll('li').map((each) => each.text()).join()).toMatch(/Tier 1, fondant: standing two days and more/)
+    expect(
+      mount(PaperRests)
+        .get('[data-testid="on-the-cake"]')
+        .findAll('li')
+        .map((each) => each.text())
+        .join(),
+    ).toMatch(/Tier 1, fondant: standing two days and more/)
   })
 })

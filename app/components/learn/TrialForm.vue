@@ -2,7 +2,17 @@
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { DRYING_CASES, type DryingCaseId } from '#core/dry'
-import { dryingTrialSchema, runSchema, shrinkTrialSchema, SHRINK_WAYS, SHRINK_WORDS, type DryingTrial, type Run, type ShrinkTrial, type ShrinkWay } from '#core/learn'
+import {
+  dryingTrialSchema,
+  runSchema,
+  shrinkTrialSchema,
+  SHRINK_WAYS,
+  SHRINK_WORDS,
+  type DryingTrial,
+  type Run,
+  type ShrinkTrial,
+  type ShrinkWay,
+} from '#core/learn'
 import { PAPERS, type PaperId } from '#core/material'
 import { MOST_RUNS, MOST_TRIALS, stepKey } from '#core/plan'
 import { paceSchema, STARTING_PACE, type Pace } from '#core/schedule'
@@ -13,7 +23,11 @@ import { stepName } from './knowledge'
 
 /** A trial in half a minute: what, and the two numbers that tell it. */
 const { studio, workshop, commission } = usePlanned()
-const kinds = [{ id: 'shrink', name: 'Shrink' }, { id: 'drying', name: 'Drying' }, { id: 'speed', name: 'Speed' }] as const
+const kinds = [
+  { id: 'shrink', name: 'Shrink' },
+  { id: 'drying', name: 'Drying' },
+  { id: 'speed', name: 'Speed' },
+] as const
 const kind = ref<(typeof kinds)[number]['id']>('shrink')
 const problem = ref('')
 
@@ -36,7 +50,9 @@ const minutes = ref(30)
 /** What so many take by starting values. */
 function standardMin(): number {
   if (step.value in STARTING_PACE) return pieces.value * STARTING_PACE[step.value as keyof Pace]
-  const own = TECHNIQUES.flatMap(({ id, steps: all }) => all.map((each) => ({ key: stepKey(id, each.id), each }))).find(({ key }) => key === step.value)!.each
+  const own = TECHNIQUES.flatMap(({ id, steps: all }) => all.map((each) => ({ key: stepKey(id, each.id), each }))).find(
+    ({ key }) => key === step.value,
+  )!.each
   return pieces.value * own.perPieceMin + own.fixedMin + (own.perPieceMin === 0 ? pieces.value * own.perElementMin : 0)
 }
 
@@ -45,9 +61,32 @@ const fields = () => ({ id: crypto.randomUUID(), at: studio.now, room: workshop.
 function keep(): void {
   const { airC, humidity } = commission.value.brief.workroom
   const shrink: ShrinkTrial = { ...fields(), way: way.value, beforeMm: beforeMm.value, afterMm: afterMm.value }
-  const drying: DryingTrial = { ...fields(), paper: papers.value.some(({ id }) => id === paper.value) ? paper.value : papers.value[0]!.id, what: what.value, airC, humidity, softAtMin: softAtMin.value > 0 ? softAtMin.value : null, readyAtMin: readyAtMin.value }
-  const run: Run = { ...fields(), step: step.value, name: stepName(step.value), commission: '', standardMin: standardMin(), minutes: minutes.value, technique: '', good: 0, broken: 0 }
-  const checked = kind.value === 'shrink' ? shrinkTrialSchema.safeParse(shrink) : kind.value === 'drying' ? dryingTrialSchema.safeParse(drying) : runSchema.safeParse(run)
+  const drying: DryingTrial = {
+    ...fields(),
+    paper: papers.value.some(({ id }) => id === paper.value) ? paper.value : papers.value[0]!.id,
+    what: what.value,
+    airC,
+    humidity,
+    softAtMin: softAtMin.value > 0 ? softAtMin.value : null,
+    readyAtMin: readyAtMin.value,
+  }
+  const run: Run = {
+    ...fields(),
+    step: step.value,
+    name: stepName(step.value),
+    commission: '',
+    standardMin: standardMin(),
+    minutes: minutes.value,
+    technique: '',
+    good: 0,
+    broken: 0,
+  }
+  const checked =
+    kind.value === 'shrink'
+      ? shrinkTrialSchema.safeParse(shrink)
+      : kind.value === 'drying'
+        ? dryingTrialSchema.safeParse(drying)
+        : runSchema.safeParse(run)
   problem.value = checked.success ? '' : checked.error.issues[0]!.message
   if (!checked.success) return
   studio.edit('trial logged', ({ workshop: draft }) => {
@@ -56,31 +95,105 @@ function keep(): void {
     else draft.runs.push(run)
   })
 }
-const isFull = computed(() => kind.value === 'speed' ? workshop.value.runs.length >= MOST_RUNS : (kind.value === 'shrink' ? workshop.value.shrinkTrials : workshop.value.dryingTrials).length >= MOST_TRIALS)
+const isFull = computed(() =>
+  kind.value === 'speed'
+    ? workshop.value.runs.length >= MOST_RUNS
+    : (kind.value === 'shrink' ? workshop.value.shrinkTrials : workshop.value.dryingTrials).length >= MOST_TRIALS,
+)
 </script>
 
 <template>
   <section aria-label="Log a trial" data-testid="trial-form" class="rounded-2xl bg-paper-deep/60 p-4">
     <h2 class="part-title mb-2">Log a trial</h2>
-    <RadioGroup v-model="kind" class="mb-3 flex gap-2"><RadioGroupLabel as="p" class="sr-only">Of what</RadioGroupLabel><RadioGroupOption v-for="each in kinds" :key="each.id" :value="each.id" class="choice py-1.5!">{{ each.name }}</RadioGroupOption></RadioGroup>
+    <RadioGroup v-model="kind" class="mb-3 flex gap-2"
+      ><RadioGroupLabel as="p" class="sr-only">Of what</RadioGroupLabel
+      ><RadioGroupOption v-for="each in kinds" :key="each.id" :value="each.id" class="choice py-1.5!">{{
+        each.name
+      }}</RadioGroupOption></RadioGroup
+    >
     <div v-if="kind === 'shrink'" class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft">{{ shrinkTrialSchema.shape.way.meta()!.label }}<select v-model="way" class="field-input text-ink"><option v-for="each in SHRINK_WAYS" :key="each" :value="each">{{ SHRINK_WORDS[each] }}</option></select></label>
-      <QuantityField :schema="shrinkTrialSchema.shape.beforeMm" :model-value="beforeMm" @update:model-value="beforeMm = $event" />
-      <QuantityField :schema="shrinkTrialSchema.shape.afterMm" :model-value="afterMm" @update:model-value="afterMm = $event" />
+      <label class="col-span-2 text-[0.8rem] text-ink-soft"
+        >{{ shrinkTrialSchema.shape.way.meta()!.label
+        }}<select v-model="way" class="field-input text-ink">
+          <option v-for="each in SHRINK_WAYS" :key="each" :value="each">{{ SHRINK_WORDS[each] }}</option>
+        </select></label
+      >
+      <QuantityField
+        :schema="shrinkTrialSchema.shape.beforeMm"
+        :model-value="beforeMm"
+        @update:model-value="beforeMm = $event"
+      />
+      <QuantityField
+        :schema="shrinkTrialSchema.shape.afterMm"
+        :model-value="afterMm"
+        @update:model-value="afterMm = $event"
+      />
     </div>
     <div v-else-if="kind === 'drying'" class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft">{{ dryingTrialSchema.shape.what.meta()!.label }}<select v-model="what" class="field-input text-ink"><option v-for="(each, id) in DRYING_CASES" :key="id" :value="id">{{ each.words }}</option></select></label>
-      <label v-if="papers.length > 1" class="col-span-2 text-[0.8rem] text-ink-soft">{{ dryingTrialSchema.shape.paper.meta()!.label }}<select v-model="paper" class="field-input text-ink"><option v-for="each in papers" :key="each.id" :value="each.id">{{ each.name }}</option></select></label>
-      <QuantityField :schema="dryingTrialSchema.shape.softAtMin.unwrap()" label="Still soft after, if felt" :model-value="softAtMin" @update:model-value="softAtMin = $event" />
-      <QuantityField :schema="dryingTrialSchema.shape.readyAtMin.unwrap()" label="Ready after" :model-value="readyAtMin" @update:model-value="readyAtMin = $event" />
-      <p class="col-span-2 text-[0.84rem] text-ink-soft">In “{{ workshop.room }}”, {{ Math.round(commission.brief.workroom.humidity * 100) }} %, as Brief has it.</p>
+      <label class="col-span-2 text-[0.8rem] text-ink-soft"
+        >{{ dryingTrialSchema.shape.what.meta()!.label
+        }}<select v-model="what" class="field-input text-ink">
+          <option v-for="(each, id) in DRYING_CASES" :key="id" :value="id">{{ each.words }}</option>
+        </select></label
+      >
+      <label v-if="papers.length > 1" class="col-span-2 text-[0.8rem] text-ink-soft"
+        >{{ dryingTrialSchema.shape.paper.meta()!.label
+        }}<select v-model="paper" class="field-input text-ink">
+          <option v-for="each in papers" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select></label
+      >
+      <QuantityField
+        :schema="dryingTrialSchema.shape.softAtMin.unwrap()"
+        label="Still soft after, if felt"
+        :model-value="softAtMin"
+        @update:model-value="softAtMin = $event"
+      />
+      <QuantityField
+        :schema="dryingTrialSchema.shape.readyAtMin.unwrap()"
+        label="Ready after"
+        :model-value="readyAtMin"
+        @update:model-value="readyAtMin = $event"
+      />
+      <p class="col-span-2 text-[0.84rem] text-ink-soft">
+        In “{{ workshop.room }}”, {{ Math.round(commission.brief.workroom.humidity * 100) }} %, as Brief has it.
+      </p>
     </div>
     <div v-else class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft">Which work<select v-model="step" class="field-input text-ink"><optgroup label="Sails and the cake"><option v-for="each in paces" :key="each" :value="each">{{ stepName(each) }}</option></optgroup><optgroup label="Paper"><option v-for="each in steps" :key="each" :value="each">{{ stepName(each) }}</option></optgroup></select></label>
-      <QuantityField :schema="runSchema.shape.good" label="How many" :model-value="pieces" @update:model-value="pieces = Math.max(1, $event)" />
-      <QuantityField :schema="runSchema.shape.minutes" label="Took, all of them" :model-value="minutes" @update:model-value="minutes = $event" />
+      <label class="col-span-2 text-[0.8rem] text-ink-soft"
+        >Which work<select v-model="step" class="field-input text-ink">
+          <optgroup label="Sails and the cake">
+            <option v-for="each in paces" :key="each" :value="each">{{ stepName(each) }}</option>
+          </optgroup>
+          <optgroup label="Paper">
+            <option v-for="each in steps" :key="each" :value="each">{{ stepName(each) }}</option>
+          </optgroup>
+        </select></label
+      >
+      <QuantityField
+        :schema="runSchema.shape.good"
+        label="How many"
+        :model-value="pieces"
+        @update:model-value="pieces = Math.max(1, $event)"
+      />
+      <QuantityField
+        :schema="runSchema.shape.minutes"
+        label="Took, all of them"
+        :model-value="minutes"
+        @update:model-value="minutes = $event"
+      />
     </div>
     <p v-if="problem" role="alert" class="mt-2 text-[0.88rem] text-stop">{{ problem }}</p>
-    <div class="mt-3 flex items-center justify-between gap-3"><span class="text-[0.84rem] text-ink-soft">Colour: dip a strip in Tint.</span><button type="button" class="button button-go whitespace-nowrap" :disabled="isFull" data-testid="keep-trial" @click="keep">Keep this trial</button></div>
+    <div class="mt-3 flex items-center justify-between gap-3">
+      <span class="text-[0.84rem] text-ink-soft">Colour: dip a strip in Tint.</span
+      ><button
+        type="button"
+        class="button button-go whitespace-nowrap"
+        :disabled="isFull"
+        data-testid="keep-trial"
+        @click="keep"
+      >
+        Keep this trial
+      </button>
+    </div>
   </section>
 </template>

@@ -10,20 +10,33 @@ import LedgerList from './LedgerList.vue'
 import ReviewSection from './ReviewSection.vue'
 import TrialForm from './TrialForm.vue'
 
-vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/stores/studio', async () => {
+  const { studio } = await import('../../../tests/any/benchDemo')
+  return { useStudio: () => studio }
+})
 vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([
+    import('../../../tests/any/plannedDemo'),
+    import('../../../tests/any/benchDemo'),
+  ])
   return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
 })
-vi.mock('./ForetoldChart.vue', () => ({ default: { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' } }))
+vi.mock('./ForetoldChart.vue', () => ({
+  default: { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' },
+}))
 
 enableAutoUnmount(afterEach)
-beforeEach(() => { setActivePinia(createPinia()); beginAgain() })
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+})
 
 describe('what trials say', () => {
   it('is nothing without any, and of the demo one line for each kind', () => {
     expect(knowledgeOf(STARTING_WORKSHOP)).toEqual([])
-    expect(new Set(knowledgeOf(workshop.value).map(({ group }) => group))).toEqual(new Set(['shrink', 'drying', 'hands', 'breakage']))
+    expect(new Set(knowledgeOf(workshop.value).map(({ group }) => group))).toEqual(
+      new Set(['shrink', 'drying', 'hands', 'breakage']),
+    )
     expect(knowledgeOf(workshop.value).every(({ isUsed }) => !isUsed)).toBe(true)
   })
   it('is used from as many on as the studio wants', async () => {
@@ -41,8 +54,20 @@ describe('what trials say', () => {
     expect(mounted.get('[data-testid="chart"]').text()).toBe('2')
   })
   it('has dyes whose strips were dipped', () => {
-    const dyeTrials = [{ id: 'strip', dye: 'red', kind: 'film' as const, dropsPer100Ml: 8, bare: '#efece2', swatch: '#e8b8b0', odd: false }]
-    expect(knowledgeOf({ ...STARTING_WORKSHOP, dyeTrials }).map(({ group, name }) => [group, name])).toEqual([['colour', 'red on rice film']])
+    const dyeTrials = [
+      {
+        id: 'strip',
+        dye: 'red',
+        kind: 'film' as const,
+        dropsPer100Ml: 8,
+        bare: '#efece2',
+        swatch: '#e8b8b0',
+        odd: false,
+      },
+    ]
+    expect(knowledgeOf({ ...STARTING_WORKSHOP, dyeTrials }).map(({ group, name }) => [group, name])).toEqual([
+      ['colour', 'red on rice film'],
+    ])
   })
   it('calls every step by its name', () => {
     expect(stepName('drapeMin')).toBe('Soak, dab and drape a piece')
@@ -55,7 +80,13 @@ describe('a trial', () => {
   it('of shrink is kept as typed, an impossible one refused with what to do', async () => {
     const mounted = mount(TrialForm)
     await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(workshop.value.shrinkTrials.at(-1)).toMatchObject({ way: 'mat', beforeMm: 200, afterMm: 195, room: 'workroom', odd: false })
+    expect(workshop.value.shrinkTrials.at(-1)).toMatchObject({
+      way: 'mat',
+      beforeMm: 200,
+      afterMm: 195,
+      room: 'workroom',
+      odd: false,
+    })
     const count = workshop.value.shrinkTrials.length
     const after = mounted.findAll('input').at(-1)!
     await after.setValue('40')
@@ -66,7 +97,10 @@ describe('a trial', () => {
   })
   it('of speed is told against what so many take by starting values', async () => {
     const mounted = mount(TrialForm)
-    await mounted.findAll('[role="radio"]').find((each) => each.text() === 'Speed')!.trigger('click')
+    await mounted
+      .findAll('[role="radio"]')
+      .find((each) => each.text() === 'Speed')!
+      .trigger('click')
     await mounted.get('[data-testid="keep-trial"]').trigger('click')
     expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'drapeMin', standardMin: 30, minutes: 30 })
   })

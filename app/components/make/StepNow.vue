@@ -22,8 +22,18 @@ const isSkipping = ref(false)
 const why = ref('')
 const isBegun = computed(() => props.card.record !== null && props.card.record.doneAt === null)
 const isPaused = computed(() => props.card.record?.pausedAt !== null && isBegun.value)
-const worked = computed(() => props.card.record ? workedMin(props.card.record, Math.max(studio.now, bench.nowMs / 60000 - new Date().getTimezoneOffset())) : 0)
-const when = computed(() => studio.now > props.card.from + 1 && !isBegun.value ? `was to begin ${dayClockText(props.card.from)}` : isBegun.value ? `begun ${clockText(props.card.record!.begunAt)}` : dayClockText(props.card.from))
+const worked = computed(() =>
+  props.card.record
+    ? workedMin(props.card.record, Math.max(studio.now, bench.nowMs / 60000 - new Date().getTimezoneOffset()))
+    : 0,
+)
+const when = computed(() =>
+  studio.now > props.card.from + 1 && !isBegun.value
+    ? `was to begin ${dayClockText(props.card.from)}`
+    : isBegun.value
+      ? `begun ${clockText(props.card.record!.begunAt)}`
+      : dayClockText(props.card.from),
+)
 
 function skip(): void {
   bench.skip(props.card, why.value.trim() || 'no reason given')
@@ -39,40 +49,105 @@ function skip(): void {
       <h1 class="font-display text-[1.9rem] leading-tight font-semibold">{{ card.name }}</h1>
     </header>
     <div class="sticky -top-5 z-10 -mx-1 -mt-5 flex gap-2 rounded-b-2xl bg-paper/95 px-1 pt-5 pb-1.5">
-      <button v-if="!isBegun" type="button" class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]" data-testid="begin" @click="bench.begin(card)"><Play class="size-6" aria-hidden="true" />Begin</button>
+      <button
+        v-if="!isBegun"
+        type="button"
+        class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]"
+        data-testid="begin"
+        @click="bench.begin(card)"
+      >
+        <Play class="size-6" aria-hidden="true" />Begin
+      </button>
       <template v-else>
-        <button type="button" class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]" data-testid="done" @click="bench.finish(card)"><Check class="size-6" aria-hidden="true" />Done<span class="font-normal opacity-80">{{ timerText(Math.max(0.02, worked)) }}</span></button>
-        <button v-if="!isPaused" type="button" class="button min-h-16! px-5!" data-testid="pause" @click="bench.pause(card)"><Pause class="size-5" aria-hidden="true" />Put down</button>
-        <button v-else type="button" class="button min-h-16! px-5!" data-testid="go-on" @click="bench.goOn(card)"><Play class="size-5" aria-hidden="true" />Go on</button>
+        <button
+          type="button"
+          class="button button-go min-h-16! flex-1 justify-center text-[1.2rem]"
+          data-testid="done"
+          @click="bench.finish(card)"
+        >
+          <Check class="size-6" aria-hidden="true" />Done<span class="font-normal opacity-80">{{
+            timerText(Math.max(0.02, worked))
+          }}</span>
+        </button>
+        <button
+          v-if="!isPaused"
+          type="button"
+          class="button min-h-16! px-5!"
+          data-testid="pause"
+          @click="bench.pause(card)"
+        >
+          <Pause class="size-5" aria-hidden="true" />Put down
+        </button>
+        <button v-else type="button" class="button min-h-16! px-5!" data-testid="go-on" @click="bench.goOn(card)">
+          <Play class="size-5" aria-hidden="true" />Go on
+        </button>
       </template>
     </div>
     <div class="grid gap-4 md:grid-cols-[1.5fr_1fr]">
       <div class="grid content-start gap-3">
         <dl v-if="card.amounts.length > 0" class="grid gap-1 text-[1.08rem]">
-          <div v-for="(amount, at) in card.amounts" :key="at" class="flex items-baseline justify-between gap-4 border-b border-line pb-1"><dt class="text-ink-soft">{{ amount.label }}</dt><dd class="text-right font-semibold">{{ amount.text }}</dd></div>
+          <div
+            v-for="(amount, at) in card.amounts"
+            :key="at"
+            class="flex items-baseline justify-between gap-4 border-b border-line pb-1"
+          >
+            <dt class="text-ink-soft">{{ amount.label }}</dt>
+            <dd class="text-right font-semibold">{{ amount.text }}</dd>
+          </div>
         </dl>
         <p v-for="line in card.say" :key="line" class="text-[1.08rem] leading-snug">{{ line }}</p>
-        <p v-for="caution in card.cautions" :key="caution" class="rounded-xl bg-look-soft px-3 py-2 text-[0.98rem]">{{ caution }}</p>
+        <p v-for="caution in card.cautions" :key="caution" class="rounded-xl bg-look-soft px-3 py-2 text-[0.98rem]">
+          {{ caution }}
+        </p>
       </div>
       <StepPicture :picture="card.picture" class="order-first md:order-none" />
     </div>
     <div v-if="card.timers.length > 0" class="flex flex-wrap gap-2">
-      <button v-for="timer in card.timers" :key="timer.name" type="button" class="button min-h-14!" @click="bench.startTimer(card, timer)"><Timer class="size-5" aria-hidden="true" />{{ timer.name }}, {{ timerText(timer.minutes) }}</button>
+      <button
+        v-for="timer in card.timers"
+        :key="timer.name"
+        type="button"
+        class="button min-h-14!"
+        @click="bench.startTimer(card, timer)"
+      >
+        <Timer class="size-5" aria-hidden="true" />{{ timer.name }}, {{ timerText(timer.minutes) }}
+      </button>
     </div>
     <PieceCounter :card="card" />
-    <p v-if="card.rest" class="text-ink-soft">When it is done a timer begins: {{ card.rest.name.toLowerCase() }}, {{ printDuration(card.rest.minutes) }}.</p>
-    <details v-if="card.watch.length > 0"><summary class="font-display font-semibold">What to watch</summary><ul class="mt-1 list-disc pl-5 marker:text-look"><li v-for="line in card.watch" :key="line">{{ line }}</li></ul></details>
+    <p v-if="card.rest" class="text-ink-soft">
+      When it is done a timer begins: {{ card.rest.name.toLowerCase() }}, {{ printDuration(card.rest.minutes) }}.
+    </p>
+    <details v-if="card.watch.length > 0">
+      <summary class="font-display font-semibold">What to watch</summary>
+      <ul class="mt-1 list-disc pl-5 marker:text-look">
+        <li v-for="line in card.watch" :key="line">{{ line }}</li>
+      </ul>
+    </details>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="button min-h-12!" data-testid="trouble" @click="emit('trouble')"><CircleHelp class="size-5" aria-hidden="true" />Something is wrong</button>
-      <button type="button" class="button min-h-12!" data-testid="skip" @click="isSkipping = true"><SkipForward class="size-5" aria-hidden="true" />Leave it out</button>
+      <button type="button" class="button min-h-12!" data-testid="trouble" @click="emit('trouble')">
+        <CircleHelp class="size-5" aria-hidden="true" />Something is wrong
+      </button>
+      <button type="button" class="button min-h-12!" data-testid="skip" @click="isSkipping = true">
+        <SkipForward class="size-5" aria-hidden="true" />Leave it out
+      </button>
     </div>
     <Dialog :open="isSkipping" class="fixed inset-0 z-40" @close="isSkipping = false">
       <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
       <div class="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel class="sheet w-full max-w-md rounded-2xl bg-paper! p-6">
           <DialogTitle class="text-2xl">Leave out “{{ card.name }}”?</DialogTitle>
-          <label class="mt-3 block text-[0.9rem] text-ink-soft">Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why" @keydown.enter="skip"></label>
-          <div class="mt-5 flex justify-end gap-3"><button type="button" class="button" @click="isSkipping = false">Keep it</button><button type="button" class="button button-go" @click="skip">Leave it out</button></div>
+          <label class="mt-3 block text-[0.9rem] text-ink-soft"
+            >Why<input
+              v-model="why"
+              class="field-input text-ink"
+              maxlength="200"
+              data-testid="why"
+              @keydown.enter="skip"
+          /></label>
+          <div class="mt-5 flex justify-end gap-3">
+            <button type="button" class="button" @click="isSkipping = false">Keep it</button
+            ><button type="button" class="button button-go" @click="skip">Leave it out</button>
+          </div>
         </DialogPanel>
       </div>
     </Dialog>

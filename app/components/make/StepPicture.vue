@@ -16,11 +16,21 @@ const { commission, plan, option } = usePlanned()
 
 const MOST_DISCS = 6
 const MOST_OUTLINES = 6
-const load = computed(() => { const { picture } = props; return picture.kind === 'load' ? plan.value.loads.find(({ number }) => number === picture.load) ?? null : null })
-const made = computed(() => { const { picture } = props; return picture.kind === 'sheets' || picture.kind === 'element' ? plan.value.paperwork.find(({ id }) => id === picture.decoration) ?? null : null })
+const load = computed(() => {
+  const { picture } = props
+  return picture.kind === 'load' ? (plan.value.loads.find(({ number }) => number === picture.load) ?? null) : null
+})
+const made = computed(() => {
+  const { picture } = props
+  return picture.kind === 'sheets' || picture.kind === 'element'
+    ? (plan.value.paperwork.find(({ id }) => id === picture.decoration) ?? null)
+    : null
+})
 const mesh = computed(() => {
   const decoration = option.value.paperwork.find(({ id }) => id === made.value?.id)
-  return decoration && made.value ? knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.arrangement.stack })[0] ?? null : null
+  return decoration && made.value
+    ? (knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.arrangement.stack })[0] ?? null)
+    : null
 })
 /** Outlines of the decoration's pieces side by side, one scale for all. */
 const outlines = computed(() => {
@@ -30,7 +40,11 @@ const outlines = computed(() => {
     const [left, low] = [Math.min(...points.map((point) => point.x)), Math.min(...points.map((point) => point.y))]
     const width = Math.max(piece.width.value, Math.max(...points.map((point) => point.x)) - left)
     const height = Math.max(piece.height.value, Math.max(...points.map((point) => point.y)) - low)
-    const at = { d: [piece.outline, ...piece.holes].map((outline) => pathData(flipMove(outline, x - left, low))).join(''), colour: piece.colour, height }
+    const at = {
+      d: [piece.outline, ...piece.holes].map((outline) => pathData(flipMove(outline, x - left, low))).join(''),
+      colour: piece.colour,
+      height,
+    }
     x += width + 6
     return at
   })
@@ -41,10 +55,48 @@ const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predicted
 
 <template>
   <LoadDrawing v-if="load" :load="load" class="max-h-64 w-full" />
-  <div v-else-if="picture.kind === 'discs'" class="flex flex-wrap gap-2"><DiscDrawing v-for="disc in plan.discs.slice(0, MOST_DISCS)" :key="disc.number" :disc="disc" :tint="tint" :mm-per-rem="44" /><p v-if="plan.discs.length > MOST_DISCS" class="self-end text-[0.86rem] text-ink-soft">and {{ plan.discs.length - MOST_DISCS }} more in Cut</p></div>
-  <svg v-else-if="picture.kind === 'sheets' && made" class="max-h-52 w-full" :viewBox="`-3 ${-outlines.height - 3} ${outlines.width + 6} ${outlines.height + 6}`" role="img" :aria-label="`Pieces of ${made.name.toLowerCase()}, flat`">
-    <path v-for="(each, at) in outlines.shown" :key="at" :d="each.d" fill-rule="evenodd" :fill="each.colour" fill-opacity="0.6" stroke="var(--ink)" :stroke-width="outlines.width / 320" />
+  <div v-else-if="picture.kind === 'discs'" class="flex flex-wrap gap-2">
+    <DiscDrawing
+      v-for="disc in plan.discs.slice(0, MOST_DISCS)"
+      :key="disc.number"
+      :disc="disc"
+      :tint="tint"
+      :mm-per-rem="44"
+    />
+    <p v-if="plan.discs.length > MOST_DISCS" class="self-end text-[0.86rem] text-ink-soft">
+      and {{ plan.discs.length - MOST_DISCS }} more in Cut
+    </p>
+  </div>
+  <svg
+    v-else-if="picture.kind === 'sheets' && made"
+    class="max-h-52 w-full"
+    :viewBox="`-3 ${-outlines.height - 3} ${outlines.width + 6} ${outlines.height + 6}`"
+    role="img"
+    :aria-label="`Pieces of ${made.name.toLowerCase()}, flat`"
+  >
+    <path
+      v-for="(each, at) in outlines.shown"
+      :key="at"
+      :d="each.d"
+      fill-rule="evenodd"
+      :fill="each.colour"
+      fill-opacity="0.6"
+      stroke="var(--ink)"
+      :stroke-width="outlines.width / 320"
+    />
   </svg>
-  <MeshStill v-else-if="mesh && made" class="mx-auto w-full max-w-56" :mesh="mesh" :colour="made.colour" :says="`One of the ${made.called}`" />
-  <CakeStill v-else class="mx-auto w-full max-w-64" :scene="sceneOf(option, plan)" :view="standWindow(commission, plan)" says="The finished cake" />
+  <MeshStill
+    v-else-if="mesh && made"
+    class="mx-auto w-full max-w-56"
+    :mesh="mesh"
+    :colour="made.colour"
+    :says="`One of the ${made.called}`"
+  />
+  <CakeStill
+    v-else
+    class="mx-auto w-full max-w-64"
+    :scene="sceneOf(option, plan)"
+    :view="standWindow(commission, plan)"
+    says="The finished cake"
+  />
 </template>

@@ -9,10 +9,27 @@ const bench = useBench()
 
 <template>
   <ul v-if="bench.timers.length > 0" class="flex flex-wrap gap-2" aria-label="Timers" data-testid="timers">
-    <li v-for="timer in bench.timers" :key="timer.id" class="flex min-h-12 items-center gap-2 rounded-2xl py-1 pr-1 pl-3" :class="timer.left <= 0 ? 'bg-look-soft' : 'bg-paper-deep'">
+    <li
+      v-for="timer in bench.timers"
+      :key="timer.id"
+      class="flex min-h-12 items-center gap-2 rounded-2xl py-1 pr-1 pl-3"
+      :class="timer.left <= 0 ? 'bg-look-soft' : 'bg-paper-deep'"
+    >
       <BellRing v-if="timer.left <= 0" class="size-5 text-look-ink" aria-hidden="true" />
-      <span class="min-w-0"><span class="block truncate text-[0.82rem] text-ink-soft">{{ timer.name }}</span><span class="font-display text-[1.25rem] leading-tight font-semibold" role="timer">{{ timerText(timer.left) }}</span></span>
-      <button type="button" class="grid size-11 place-items-center rounded-full hover:bg-line" :aria-label="`Stop the timer: ${timer.name}`" @click="bench.stopTimer(timer.id)"><X class="size-5" aria-hidden="true" /></button>
+      <span class="min-w-0"
+        ><span class="block truncate text-[0.82rem] text-ink-soft">{{ timer.name }}</span
+        ><span class="font-display text-[1.25rem] leading-tight font-semibold" role="timer">{{
+          timerText(timer.left)
+        }}</span></span
+      >
+      <button
+        type="button"
+        class="grid size-11 place-items-center rounded-full hover:bg-line"
+        :aria-label="`Stop the timer: ${timer.name}`"
+        @click="bench.stopTimer(timer.id)"
+      >
+        <X class="size-5" aria-hidden="true" />
+      </button>
     </li>
   </ul>
 </template>

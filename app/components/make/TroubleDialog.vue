@@ -6,8 +6,11 @@ import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
 
-/** What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the job. */
-const props = defineProps<{ open: boolean, card: StepCard | null }>()
+/**
+ * What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the
+ * job.
+ */
+const props = defineProps<{ open: boolean; card: StepCard | null }>()
 const emit = defineEmits<{ close: [] }>()
 const { studio, commission, workshop, plan } = usePlanned()
 const bench = useBench()
@@ -15,19 +18,35 @@ const bench = useBench()
 const seen = ref('')
 const of = ref('sails')
 const kept = ref('')
-watch(() => props.open, () => {
-  seen.value = ''
-  kept.value = ''
-  of.value = plan.value.paperwork.find(({ id }) => props.card?.task.startsWith(`${id}-`))?.id ?? 'sails'
-})
-const causes = computed(() => seen.value === '' ? [] : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)))
-const things = computed(() => [...plan.value.arrangement.sails.length > 0 ? [{ id: 'sails', name: 'the sails' }] : [], ...plan.value.paperwork.filter(({ elements }) => elements.length > 0).map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` }))])
+watch(
+  () => props.open,
+  () => {
+    seen.value = ''
+    kept.value = ''
+    of.value = plan.value.paperwork.find(({ id }) => props.card?.task.startsWith(`${id}-`))?.id ?? 'sails'
+  },
+)
+const causes = computed(() =>
+  seen.value === ''
+    ? []
+    : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)),
+)
+const things = computed(() => [
+  ...(plan.value.arrangement.sails.length > 0 ? [{ id: 'sails', name: 'the sails' }] : []),
+  ...plan.value.paperwork
+    .filter(({ elements }) => elements.length > 0)
+    .map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` })),
+])
 
-const planSo = (change: TroubleChange): void => studio.edit(TROUBLE_CHANGES[change].words.toLowerCase(), (draft) => TROUBLE_CHANGES[change].change(draft.commission))
+const planSo = (change: TroubleChange): void =>
+  studio.edit(TROUBLE_CHANGES[change].words.toLowerCase(), (draft) => TROUBLE_CHANGES[change].change(draft.commission))
 
 function keep({ id }: LikelyCause): void {
   const record = { id: crypto.randomUUID(), at: 0, seen: seen.value, cause: id, task: props.card?.task ?? '' }
-  bench.change('trouble noted', (before) => ({ ...before, troubles: [...before.troubles, { ...record, at: Math.floor(bench.nowMs / 60000 - new Date().getTimezoneOffset()) }] }))
+  bench.change('trouble noted', (before) => ({
+    ...before,
+    troubles: [...before.troubles, { ...record, at: Math.floor(bench.nowMs / 60000 - new Date().getTimezoneOffset()) }],
+  }))
   kept.value = id
 }
 </script>
@@ -36,21 +55,58 @@ function keep({ id }: LikelyCause): void {
   <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-3 sm:p-4">
-      <DialogPanel class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-5 sm:p-6" data-testid="trouble-guide">
+      <DialogPanel
+        class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-5 sm:p-6"
+        data-testid="trouble-guide"
+      >
         <DialogTitle class="text-2xl">What do you see?</DialogTitle>
-        <label class="text-[0.9rem] text-ink-soft">On<select v-model="of" class="field-input text-ink"><option v-for="thing in things" :key="thing.id" :value="thing.id">{{ thing.name }}</option></select></label>
-        <div class="grid gap-1.5 sm:grid-cols-2"><button v-for="trouble in TROUBLES" :key="trouble.id" type="button" class="min-h-12 rounded-xl px-3 text-left text-[1.02rem]" :class="seen === trouble.id ? 'bg-go-soft font-semibold' : 'bg-paper-deep'" :aria-pressed="seen === trouble.id" @click="seen = trouble.id">{{ trouble.seen }}</button></div>
+        <label class="text-[0.9rem] text-ink-soft"
+          >On<select v-model="of" class="field-input text-ink">
+            <option v-for="thing in things" :key="thing.id" :value="thing.id">{{ thing.name }}</option>
+          </select></label
+        >
+        <div class="grid gap-1.5 sm:grid-cols-2">
+          <button
+            v-for="trouble in TROUBLES"
+            :key="trouble.id"
+            type="button"
+            class="min-h-12 rounded-xl px-3 text-left text-[1.02rem]"
+            :class="seen === trouble.id ? 'bg-go-soft font-semibold' : 'bg-paper-deep'"
+            :aria-pressed="seen === trouble.id"
+            @click="seen = trouble.id"
+          >
+            {{ trouble.seen }}
+          </button>
+        </div>
         <ol v-if="causes.length > 0" class="grid gap-3" aria-label="Causes, the likeliest first">
           <li v-for="cause in causes" :key="cause.id" class="rounded-2xl border border-line px-4 py-3">
-            <p class="flex items-baseline justify-between gap-3"><strong class="text-[1.08rem]">{{ cause.words }}</strong><span class="shrink-0 text-ink-soft">{{ Math.round(cause.share * 100) }} in 100</span></p>
+            <p class="flex items-baseline justify-between gap-3">
+              <strong class="text-[1.08rem]">{{ cause.words }}</strong><span class="shrink-0 text-ink-soft"
+                >{{ Math.round(cause.share * 100) }} in 100</span
+              >
+            </p>
             <p v-if="cause.because" class="text-[0.9rem] text-ink-soft">Here: {{ cause.because }}.</p>
             <p class="mt-1"><strong>Now</strong> {{ cause.now }}</p>
             <p><strong>Next time</strong> {{ cause.next }}</p>
-            <p class="mt-2 flex flex-wrap gap-2"><button type="button" class="button" :disabled="kept === cause.id" @click="keep(cause)">{{ kept === cause.id ? 'Noted' : 'That was it' }}</button><button v-if="cause.change && TROUBLE_CHANGES[cause.change].applies(commission)" type="button" class="button" @click="planSo(cause.change)">{{ TROUBLE_CHANGES[cause.change].words }}</button></p>
+            <p class="mt-2 flex flex-wrap gap-2">
+              <button type="button" class="button" :disabled="kept === cause.id" @click="keep(cause)">
+                {{ kept === cause.id ? 'Noted' : 'That was it' }}</button><button
+                v-if="cause.change && TROUBLE_CHANGES[cause.change].applies(commission)"
+                type="button"
+                class="button"
+                @click="planSo(cause.change)"
+              >
+                {{ TROUBLE_CHANGES[cause.change].words }}
+              </button>
+            </p>
           </li>
         </ol>
-        <p v-if="causes.length > 0" class="text-[0.86rem] text-ink-soft">Weighed by this plan's own facts; an estimate, not a verdict.</p>
-        <div class="flex justify-end"><button type="button" class="button button-go" @click="emit('close')">Back to work</button></div>
+        <p v-if="causes.length > 0" class="text-[0.86rem] text-ink-soft">
+          Weighed by this plan's own facts; an estimate, not a verdict.
+        </p>
+        <div class="flex justify-end">
+          <button type="button" class="button button-go" @click="emit('close')">Back to work</button>
+        </div>
       </DialogPanel>
     </div>
   </Dialog>

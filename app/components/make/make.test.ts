@@ -2,7 +2,8 @@ import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useBench } from '~/stores/bench'
-import { hour } from '../../../tests/any/benchDemo'
+import { chosenOption } from '#core/plan'
+import { hour, studio } from '../../../tests/any/benchDemo'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
 import FormerBoard from './FormerBoard.vue'
 import PieceCounter from './PieceCounter.vue'
@@ -13,9 +14,15 @@ import TimerStrip from './TimerStrip.vue'
 import TroubleDialog from './TroubleDialog.vue'
 import WorkList from './WorkList.vue'
 
-vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/stores/studio', async () => {
+  const { studio } = await import('../../../tests/any/benchDemo')
+  return { useStudio: () => studio }
+})
 vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([
+    import('../../../tests/any/plannedDemo'),
+    import('../../../tests/any/benchDemo'),
+  ])
   return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
 })
 // Pictures are drawn on a canvas that the test's page does not have.
@@ -32,8 +39,14 @@ beforeEach(() => {
 })
 afterEach(() => vi.useRealTimers())
 
-const pass = (minutes: number): void => { hour.value += minutes; vi.setSystemTime(hour.value * 60_000) }
-const showing = () => { const bench = useBench(); return mount(StepNow, { props: { card: bench.now! } }) }
+const pass = (minutes: number): void => {
+  hour.value += minutes
+  vi.setSystemTime(hour.value * 60_000)
+}
+const showing = () => {
+  const bench = useBench()
+  return mount(StepNow, { props: { card: bench.now! } })
+}
 
 describe('the step in hand', () => {
   it('is begun, put down, taken up and done; the ledger has the minutes of hands alone', async () => {
@@ -51,7 +64,9 @@ describe('the step in hand', () => {
     await mounted.setProps({ card: bench.cards.find(({ task }) => task === 'cut')! })
     await mounted.get('[data-testid="done"]').trigger('click')
     expect(commission.value.bench.tasks).toMatchObject([{ task: 'cut', pausedMin: 60, doneAt: 15_082 }])
-    expect(workshop.value.runs.slice(before)).toMatchObject([{ step: 'cutMin', minutes: 22, commission: commission.value.id }])
+    expect(workshop.value.runs.slice(before)).toMatchObject([
+      { step: 'cutMin', minutes: 22, commission: commission.value.id },
+    ])
     expect(commission.value.bench.planned!.pieces).toBeGreaterThan(300)
     expect(bench.now!.task).not.toBe('cut')
   })
@@ -70,10 +85,35 @@ describe('the step in hand', () => {
   })
 })
 
+describe('the card in hand', () => {
+  it('stays when the timetable moves under it, and gives way when it is done or the bench is come to anew', () => {
+    const bench = useBench()
+    const shown = bench.now!.task
+    const later = bench.cards.find(({ task }) => task !== shown && task.endsWith('-cut'))!
+    studio.edit('earlier', (draft) => {
+      chosenOption(draft.commission).pins[later.task] = bench.now!.from - 24 * 60
+    })
+    expect(bench.cards[0]!.task).toBe(later.task)
+    expect(bench.now!.task).toBe(shown)
+    bench.begin(bench.now!)
+    bench.finish(bench.now!)
+    expect(bench.now!.task).toBe(later.task)
+    bench.take(bench.cards[3]!.task)
+    bench.take('')
+    bench.startClock()
+    expect(bench.now!.task).toBe(later.task)
+    bench.stopClock()
+  })
+})
+
 describe('pieces and timers', () => {
   it('are counted by tapping, and what was not counted is good when a load is lifted', async () => {
     const bench = useBench()
-    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); pass(30); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    for (const task of ['cut', 'drape-1']) {
+      bench.begin(bench.cards.find((each) => each.task === task)!)
+      pass(30)
+      bench.finish(bench.cards.find((each) => each.task === task)!)
+    }
     const lift = bench.cards.find(({ task }) => task === 'lift-1')!
     const mounted = mount(PieceCounter, { props: { card: lift } })
     await mounted.get('[data-testid="broken"]').trigger('click')
@@ -89,18 +129,31 @@ describe('pieces and timers', () => {
   })
   it('begin by themselves where work rests, and are stopped by hand', async () => {
     const bench = useBench()
-    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    for (const task of ['cut', 'drape-1']) {
+      bench.begin(bench.cards.find((each) => each.task === task)!)
+      bench.finish(bench.cards.find((each) => each.task === task)!)
+    }
     const mounted = mount(TimerStrip)
     expect(mounted.text()).toContain('Load 1 on its mat')
     await mounted.get('button').trigger('click')
     expect(mounted.text()).toBe('')
   })
   it('are told by the second at the end, by hours before', () => {
-    expect([0.5, 9.99, 14.2, 200, -0.01, -5].map(timerText)).toEqual(['0:30', '9:59', '15 min', '3 h 20', 'now', 'over by 5:00'])
+    expect([0.5, 9.99, 14.2, 200, -0.01, -5].map(timerText)).toEqual([
+      '0:30',
+      '9:59',
+      '15 min',
+      '3 h 20',
+      'now',
+      'over by 5:00',
+    ])
   })
   it('the former board says since when and how far, and keeps what was felt', async () => {
     const bench = useBench()
-    for (const task of ['cut', 'drape-1']) { bench.begin(bench.cards.find((each) => each.task === task)!); bench.finish(bench.cards.find((each) => each.task === task)!) }
+    for (const task of ['cut', 'drape-1']) {
+      bench.begin(bench.cards.find((each) => each.task === task)!)
+      bench.finish(bench.cards.find((each) => each.task === task)!)
+    }
     pass(300)
     const mounted = mount(FormerBoard)
     expect(mounted.text()).toMatch(/Load 1 mat \d.*to go/)
@@ -133,8 +186,14 @@ describe('the list of work', () => {
 describe('whether it is still safe', () => {
   it('is said in words, with what is to spare or how late it is', () => {
     expect(standingWords({ standing: null })).toBeNull()
-    expect(standingWords({ standing: { readyAt: 0, spareMin: 90 } })).toMatchObject({ safe: true, words: expect.stringContaining('1 h 30 to spare') })
-    expect(standingWords({ standing: { readyAt: 0, spareMin: -45 } })).toMatchObject({ safe: false, words: expect.stringContaining('45 min after') })
+    expect(standingWords({ standing: { readyAt: 0, spareMin: 90 } })).toMatchObject({
+      safe: true,
+      words: expect.stringContaining('1 h 30 to spare'),
+    })
+    expect(standingWords({ standing: { readyAt: 0, spareMin: -45 } })).toMatchObject({
+      safe: false,
+      words: expect.stringContaining('45 min after'),
+    })
   })
 })
 
@@ -143,7 +202,10 @@ describe('the trouble guide', () => {
     const mounted = mount(TroubleDialog, { props: { open: false, card: useBench().now! }, attachTo: document.body })
     await mounted.setProps({ open: true })
     await flushPromises()
-    const click = async (text: string): Promise<void> => { [...document.querySelectorAll('button')].find((each) => each.textContent?.includes(text))!.click(); await flushPromises() }
+    const click = async (text: string): Promise<void> => {
+      ;[...document.querySelectorAll('button')].find((each) => each.textContent?.includes(text))!.click()
+      await flushPromises()
+    }
     await click('It droops or falls')
     await click('That was it')
     expect(commission.value.bench.troubles).toMatchObject([{ seen: 'droops', task: 'cut' }])

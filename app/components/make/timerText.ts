@@ -4,8 +4,11 @@ const SECONDS_UNDER_MIN = 60
 export function timerText(leftMin: number): string {
   const over = leftMin <= 0
   const min = Math.abs(leftMin)
-  const plain = min >= SECONDS_UNDER_MIN
-    ? `${Math.floor(min / 60)} h ${String(Math.floor(min % 60)).padStart(2, '0')}`
-    : min >= 10 ? `${Math.ceil(min)} min` : `${Math.floor(min)}:${String(Math.floor(min % 1 * 60)).padStart(2, '0')}`
-  return over ? min < 0.1 ? 'now' : `over by ${plain}` : plain
+  const plain =
+    min >= SECONDS_UNDER_MIN
+      ? `${Math.floor(min / 60)} h ${String(Math.floor(min % 60)).padStart(2, '0')}`
+      : min >= 10
+        ? `${Math.ceil(min)} min`
+        : `${Math.floor(min)}:${String(Math.floor((min % 1) * 60)).padStart(2, '0')}`
+  return over ? (min < 0.1 ? 'now' : `over by ${plain}`) : plain
 }

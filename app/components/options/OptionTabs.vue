@@ -9,22 +9,30 @@ const { studio, commission, option, editOption } = usePlanned()
 const naming = ref(false)
 const field = ref<HTMLInputElement | null>(null)
 
-const choose = (id: string, name: string): void => studio.edit(`choose ${name}`, (draft) => { draft.commission.chosen = id })
+const choose = (id: string, name: string): void =>
+  studio.edit(`choose ${name}`, (draft) => {
+    draft.commission.chosen = id
+  })
 
 /** A copy of the chosen option to vary, chosen in its turn. */
 function vary(): void {
   const id = crypto.randomUUID()
   studio.edit('copy and vary', ({ commission: draft }) => {
     const from = draft.options.find((each) => each.id === draft.chosen)!
-    draft.options.push({ ...structuredClone(JSON.parse(JSON.stringify(from))), id, name: `${from.name}, varied`.slice(0, 40) })
+    draft.options.push({
+      ...structuredClone(JSON.parse(JSON.stringify(from))),
+      id,
+      name: `${from.name}, varied`.slice(0, 40),
+    })
     draft.chosen = id
   })
 }
 
-const remove = (): void => studio.edit('remove an option', ({ commission: draft }) => {
-  draft.options = draft.options.filter((each) => each.id !== draft.chosen)
-  draft.chosen = draft.options[0]!.id
-})
+const remove = (): void =>
+  studio.edit('remove an option', ({ commission: draft }) => {
+    draft.options = draft.options.filter((each) => each.id !== draft.chosen)
+    draft.chosen = draft.options[0]!.id
+  })
 
 async function beginNaming(): Promise<void> {
   naming.value = true
@@ -35,7 +43,10 @@ async function beginNaming(): Promise<void> {
 function name(event: Event): void {
   const typed = (event.target as HTMLInputElement).value.trim().slice(0, 40)
   naming.value = false
-  if (typed) editOption('name the option', (each) => { each.name = typed })
+  if (typed)
+    editOption('name the option', (each) => {
+      each.name = typed
+    })
 }
 </script>
 
@@ -43,13 +54,52 @@ function name(event: Event): void {
   <div class="flex flex-wrap items-center gap-2" data-testid="options">
     <div class="flex flex-wrap gap-1.5" role="group" aria-label="Options">
       <template v-for="each in commission.options" :key="each.id">
-        <input v-if="naming && each.id === option.id" ref="field" class="field-input w-44!" maxlength="40" aria-label="Name of the option" :value="each.name" @change="name" @blur="naming = false" @keydown.esc="naming = false">
-        <button v-else type="button" class="button min-h-9 px-3.5" :class="each.id === option.id ? 'bg-go-soft ring-2 ring-go' : ''" :aria-pressed="each.id === option.id" @click="choose(each.id, each.name)">{{ each.name }}</button>
+        <input
+          v-if="naming && each.id === option.id"
+          ref="field"
+          class="field-input w-44!"
+          maxlength="40"
+          aria-label="Name of the option"
+          :value="each.name"
+          @change="name"
+          @blur="naming = false"
+          @keydown.esc="naming = false"
+        />
+        <button
+          v-else
+          type="button"
+          class="button min-h-9 px-3.5"
+          :class="each.id === option.id ? 'bg-go-soft ring-2 ring-go' : ''"
+          :aria-pressed="each.id === option.id"
+          @click="choose(each.id, each.name)"
+        >
+          {{ each.name }}
+        </button>
       </template>
     </div>
-    <button type="button" class="button min-h-9 px-2.5" aria-label="Rename this option" @click="beginNaming"><Pencil class="size-4" aria-hidden="true" /></button>
-    <button type="button" class="button min-h-9 px-3" :disabled="commission.options.length >= MOST_OPTIONS" data-testid="vary" @click="vary"><Copy class="size-4" aria-hidden="true" />Copy and vary</button>
-    <button v-if="commission.options.length > 1" type="button" class="button min-h-9 px-2.5" aria-label="Remove this option" @click="remove"><Trash2 class="size-4" aria-hidden="true" /></button>
-    <NuxtLink v-if="commission.options.length > 1" to="/compare" class="button min-h-9 px-3" data-testid="compare"><GalleryHorizontalEnd class="size-4" aria-hidden="true" />Compare</NuxtLink>
+    <button type="button" class="button min-h-9 px-2.5" aria-label="Rename this option" @click="beginNaming">
+      <Pencil class="size-4" aria-hidden="true" />
+    </button>
+    <button
+      type="button"
+      class="button min-h-9 px-3"
+      :disabled="commission.options.length >= MOST_OPTIONS"
+      data-testid="vary"
+      @click="vary"
+    >
+      <Copy class="size-4" aria-hidden="true" />Copy and vary
+    </button>
+    <button
+      v-if="commission.options.length > 1"
+      type="button"
+      class="button min-h-9 px-2.5"
+      aria-label="Remove this option"
+      @click="remove"
+    >
+      <Trash2 class="size-4" aria-hidden="true" />
+    </button>
+    <NuxtLink v-if="commission.options.length > 1" to="/compare" class="button min-h-9 px-3" data-testid="compare"
+      ><GalleryHorizontalEnd class="size-4" aria-hidden="true" />Compare</NuxtLink
+    >
   </div>
 </template>

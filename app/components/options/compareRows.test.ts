@@ -5,11 +5,15 @@ import { compareRows } from './compareRows'
 
 const commission = demoCommission(0)
 const planner = createPlanner()
-const planned = commission.options.map((option) => ({ option, plan: planner({ commission: choosing(commission, option.id), workshop: demoWorkshop(), now: 0, units: 'metric' }) }))
+const planned = commission.options.map((option) => ({
+  option,
+  plan: planner({ commission: choosing(commission, option.id), workshop: demoWorkshop(), now: 0, units: 'metric' }),
+}))
 
 describe('comparing options', () => {
   it('gives every option a figure or words in every line', () => {
-    for (const { figures, words } of compareRows(planned)) figures.forEach((figure, at) => expect(figure !== null || words[at] !== '').toBe(true))
+    for (const { figures, words } of compareRows(planned))
+      figures.forEach((figure, at) => expect(figure !== null || words[at] !== '').toBe(true))
   })
   it('marks what differs and leaves what is the same', () => {
     const differs = Object.fromEntries(compareRows(planned).map(({ name, differs: does }) => [name, does]))

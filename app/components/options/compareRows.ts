@@ -2,18 +2,33 @@ import type { Working } from '#core/quantity'
 import type { PlannedOption } from './useOptionPlans'
 
 /** A line of the comparison: one figure of each option, null where there is none, with the words for none. */
-export type CompareRow = { readonly name: string, readonly figures: readonly (Working | null)[], readonly words: readonly string[], readonly differs: boolean }
+export type CompareRow = {
+  readonly name: string
+  readonly figures: readonly (Working | null)[]
+  readonly words: readonly string[]
+  readonly differs: boolean
+}
 
 /** What is compared, option by option. A line differs when not all of its values are the same. */
 export function compareRows(planned: readonly PlannedOption[]): readonly CompareRow[] {
-  const row = (name: string, figureOf: (each: PlannedOption) => Working | null, wordsOf: (each: PlannedOption) => string = () => ''): CompareRow => {
+  const row = (
+    name: string,
+    figureOf: (each: PlannedOption) => Working | null,
+    wordsOf: (each: PlannedOption) => string = () => '',
+  ): CompareRow => {
     const figures = planned.map(figureOf)
     const words = planned.map(wordsOf)
-    const shown = figures.map((figure, at) => figure ? String(figure.value) : words[at]!)
+    const shown = figures.map((figure, at) => (figure ? String(figure.value) : words[at]!))
     return { name, figures, words, differs: new Set(shown).size > 1 }
   }
-  const tally = (id: string) => ({ plan }: PlannedOption): Working | null => plan.tally.find((each) => each.id === id)?.working ?? null
-  const none = (id: string) => ({ plan }: PlannedOption): string => plan.tally.find((each) => each.id === id)?.none ?? ''
+  const tally =
+    (id: string) =>
+    ({ plan }: PlannedOption): Working | null =>
+      plan.tally.find((each) => each.id === id)?.working ?? null
+  const none =
+    (id: string) =>
+    ({ plan }: PlannedOption): string =>
+      plan.tally.find((each) => each.id === id)?.none ?? ''
   return [
     row('high, finished', ({ plan }) => plan.finished.high),
     row('wide, finished', ({ plan }) => plan.finished.wide),

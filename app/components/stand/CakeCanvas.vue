@@ -6,7 +6,7 @@ import { paintLayers } from './canvasPaint'
 import type { StandWindow } from './standScene'
 
 /** The stand's layers on a canvas that fills its parent, laid out as an svg of the same window would be. */
-const props = defineProps<{ layers: readonly StandLayer[], view: StandWindow }>()
+const props = defineProps<{ layers: readonly StandLayer[]; view: StandWindow }>()
 
 const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(canvas)
@@ -22,7 +22,14 @@ function paint(): void {
   const scale = Math.min(across / props.view.width, down / props.view.height)
   context.setTransform(1, 0, 0, 1, 0, 0)
   context.clearRect(0, 0, across, down)
-  context.setTransform(scale, 0, 0, scale, (across - props.view.width * scale) / 2 - props.view.left * scale, (down - props.view.height * scale) / 2 - props.view.top * scale)
+  context.setTransform(
+    scale,
+    0,
+    0,
+    scale,
+    (across - props.view.width * scale) / 2 - props.view.left * scale,
+    (down - props.view.height * scale) / 2 - props.view.top * scale,
+  )
   context.lineJoin = 'round'
   paintLayers(context, props.layers)
 }

@@ -5,7 +5,7 @@ import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import { paintShapes } from './shapePaint'
 
-const props = defineProps<{ layer: StandLayer, clip: string }>()
+const props = defineProps<{ layer: StandLayer; clip: string }>()
 
 const shadow = computed(() => props.layer.shadow?.map((outline) => pathData(flipMove(outline, 0, 0))).join(''))
 const painted = computed(() => paintShapes(props.layer.shapes, props.layer.id))
@@ -14,7 +14,16 @@ const painted = computed(() => paintShapes(props.layer.shapes, props.layer.id))
 <template>
   <g>
     <defs v-if="painted.fades.length > 0">
-      <linearGradient v-for="fade in painted.fades" :id="fade.id" :key="fade.id" gradientUnits="userSpaceOnUse" :x1="fade.x1" :x2="fade.x2" :y1="fade.y1" :y2="fade.y2">
+      <linearGradient
+        v-for="fade in painted.fades"
+        :id="fade.id"
+        :key="fade.id"
+        gradientUnits="userSpaceOnUse"
+        :x1="fade.x1"
+        :x2="fade.x2"
+        :y1="fade.y1"
+        :y2="fade.y2"
+      >
         <stop v-for="stop in fade.stops" :key="stop.at" :offset="stop.at" :stop-color="stop.colour" />
       </linearGradient>
     </defs>

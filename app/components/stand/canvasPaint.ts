@@ -1,19 +1,27 @@
 import { SHADOW, type Fade, type Shape, type StandLayer } from '#core/draw'
 import type { Outline, Point } from '#core/geometry'
 
-/** Paints the stand on a canvas whose unit is the millimetre, y down; many thin faces are more than a browser's drawing tree carries while the stand turns. */
+/**
+ * Paints the stand on a canvas whose unit is the millimetre, y down; many thin faces are more than a browser's drawing
+ * tree carries while the stand turns.
+ */
 export function paintLayers(context: CanvasRenderingContext2D, layers: readonly StandLayer[]): void {
   const tiers = layers.filter(({ kind }) => kind === 'tier')
   const shadows = layers.flatMap(({ shadow }) => shadow ?? [])
   const lastTier = layers.findLastIndex(({ kind }) => kind === 'tier')
   layers.forEach(({ shapes }, at) => {
     for (const shape of shapes) paintShape(context, shape)
-    // All shadows at once, on the tiers and below whatever stands before them: as one they are no darker where they overlap.
+    // All shadows at once, on the tiers and below whatever stands before them: as one they are no darker where they
+    // overlap.
     if (at === lastTier && shadows.length > 0) paintShadows(context, tiers, shadows)
   })
 }
 
-function paintShadows(context: CanvasRenderingContext2D, tiers: readonly StandLayer[], shadows: readonly Outline[]): void {
+function paintShadows(
+  context: CanvasRenderingContext2D,
+  tiers: readonly StandLayer[],
+  shadows: readonly Outline[],
+): void {
   context.save()
   context.beginPath()
   tiers.forEach(({ outline }) => tracePoints(context, outline))
@@ -27,7 +35,7 @@ function paintShadows(context: CanvasRenderingContext2D, tiers: readonly StandLa
 }
 
 function tracePoints(context: CanvasRenderingContext2D, points: readonly Point[]): void {
-  points.forEach(({ x, y }, at) => at === 0 ? context.moveTo(x, -y) : context.lineTo(x, -y))
+  points.forEach(({ x, y }, at) => (at === 0 ? context.moveTo(x, -y) : context.lineTo(x, -y)))
   context.closePath()
 }
 

@@ -5,7 +5,7 @@ describe('detail while the stand turns', () => {
   const after = (frames: readonly number[]): number => {
     const { mostFaces, frame } = useTurningDetail()
     let at = 1000
-    frames.forEach((took) => frame(at += took))
+    frames.forEach((took) => frame((at += took)))
     return mostFaces.value
   }
   const frames = (count: number, took: number) => Array.from({ length: count }, () => took)

@@ -1,6 +1,9 @@
 import { ref } from 'vue'
 
-/** Faces of all elements together while the stand turns: it begins here, and goes up and down with what the machine can paint. */
+/**
+ * Faces of all elements together while the stand turns: it begins here, and goes up and down with what the machine can
+ * paint.
+ */
 const BEGINS = 900
 const LEAST = 240
 const MOST = 6000

@@ -16,7 +16,8 @@ import { useStandTools } from './standTools'
 
 const commission = demoCommission(0)
 const planner = createPlanner()
-const planFor = (id: string) => planner({ commission: choosing(commission, id), workshop: demoWorkshop(), now: 0, units: 'metric' })
+const planFor = (id: string) =>
+  planner({ commission: choosing(commission, id), workshop: demoWorkshop(), now: 0, units: 'metric' })
 const plan = planFor('a')
 const scene = sceneOf(chosenOption(commission), plan)
 
@@ -31,10 +32,18 @@ function recorder() {
   const gradients: string[] = []
   const context = new Proxy({} as Record<string, unknown>, {
     get: (target, name: string) => {
-      if (name === 'createLinearGradient') return () => ({ addColorStop: (at: number, colour: string) => gradients.push(`${at} ${colour}`) })
-      return name in target ? target[name] : (...numbers: unknown[]) => { calls.push(`${name} ${numbers.join(' ')}`.trim()) }
+      if (name === 'createLinearGradient')
+        return () => ({ addColorStop: (at: number, colour: string) => gradients.push(`${at} ${colour}`) })
+      return name in target
+        ? target[name]
+        : (...numbers: unknown[]) => {
+            calls.push(`${name} ${numbers.join(' ')}`.trim())
+          }
     },
-    set: (target, name: string, value) => { target[name] = value; return true },
+    set: (target, name: string, value) => {
+      target[name] = value
+      return true
+    },
   })
   return { context: context as unknown as CanvasRenderingContext2D, calls, gradients }
 }
@@ -63,8 +72,24 @@ describe('the scene of a plan', () => {
 })
 
 describe('painting on the canvas', () => {
-  const layer = (shapes: readonly Shape[], more: Partial<StandLayer> = {}): StandLayer => ({ id: 'x', kind: 'tier', index: 0, outline: [{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 0, y: 4 }], shapes, ...more })
-  const triangle: Shape = { kind: 'outline', outline: { start: { x: 1, y: 2 }, segments: [{ kind: 'line', to: { x: 3, y: 4 } }] }, fill: '#ff0000', fillOpacity: 0.5 }
+  const layer = (shapes: readonly Shape[], more: Partial<StandLayer> = {}): StandLayer => ({
+    id: 'x',
+    kind: 'tier',
+    index: 0,
+    outline: [
+      { x: 0, y: 0 },
+      { x: 4, y: 0 },
+      { x: 0, y: 4 },
+    ],
+    shapes,
+    ...more,
+  })
+  const triangle: Shape = {
+    kind: 'outline',
+    outline: { start: { x: 1, y: 2 }, segments: [{ kind: 'line', to: { x: 3, y: 4 } }] },
+    fill: '#ff0000',
+    fillOpacity: 0.5,
+  }
 
   it('turns the y axis over and fills with the given opacity', () => {
     const { context, calls } = recorder()
@@ -84,10 +109,22 @@ describe('painting on the canvas', () => {
 
   it('fills with fades and skips labels', () => {
     const { context, calls, gradients } = recorder()
-    paintLayers(context, [layer([
-      { ...triangle, fill: { from: { x: 0, y: 0 }, to: { x: 9, y: 0 }, stops: [{ at: 0, colour: '#000000' }, { at: 1, colour: '#ffffff' }] } },
-      { kind: 'label', at: { x: 0, y: 0 }, text: 'no', sizeMm: 3, colour: '#000000', anchor: 'start' },
-    ])])
+    paintLayers(context, [
+      layer([
+        {
+          ...triangle,
+          fill: {
+            from: { x: 0, y: 0 },
+            to: { x: 9, y: 0 },
+            stops: [
+              { at: 0, colour: '#000000' },
+              { at: 1, colour: '#ffffff' },
+            ],
+          },
+        },
+        { kind: 'label', at: { x: 0, y: 0 }, text: 'no', sizeMm: 3, colour: '#000000', anchor: 'start' },
+      ]),
+    ])
     expect(gradients).toEqual(['0 #000000', '1 #ffffff'])
     expect(calls.filter((call) => call === 'fill')).toHaveLength(1)
   })
@@ -111,12 +148,20 @@ describe('the still picture', () => {
   })
 
   it('writes corners y down', () => {
-    expect(pointsOf([{ x: 1, y: 2 }, { x: 3, y: -4 }])).toBe('1.0,-2.0 3.0,4.0')
+    expect(
+      pointsOf([
+        { x: 1, y: 2 },
+        { x: 3, y: -4 },
+      ]),
+    ).toBe('1.0,-2.0 3.0,4.0')
   })
 
   it('names fades by the picture they belong to', () => {
     const fade = { from: { x: 0, y: 0 }, to: { x: 1, y: 0 }, stops: [{ at: 0, colour: '#000000' }] }
-    const { paths, fades } = paintShapes([{ kind: 'outline', outline: { start: { x: 0, y: 0 }, segments: [] }, fill: fade }], 'mine')
+    const { paths, fades } = paintShapes(
+      [{ kind: 'outline', outline: { start: { x: 0, y: 0 }, segments: [] }, fill: fade }],
+      'mine',
+    )
     expect(fades[0]!.id).toBe('mine-fade-0')
     expect(paths[0]!.fill).toBe('url(#mine-fade-0)')
   })

@@ -10,11 +10,13 @@ export const useStandTools = () => ({
   dimensionsShown,
   measuring,
   ends,
-  measuredMm: computed(() => ends.value.length === 2 ? straightMm(ends.value[0]!.point, ends.value[1]!.point) : null),
+  measuredMm: computed(() => (ends.value.length === 2 ? straightMm(ends.value[0]!.point, ends.value[1]!.point) : null)),
   toggleTape: (): void => {
     measuring.value = !measuring.value
     ends.value = []
   },
   /** Puts the tape to a point: the first end, then the other, then begins anew. */
-  putTape: (touched: Touched): void => { ends.value = ends.value.length === 1 ? [...ends.value, touched] : [touched] },
+  putTape: (touched: Touched): void => {
+    ends.value = ends.value.length === 1 ? [...ends.value, touched] : [touched]
+  },
 })

@@ -6,7 +6,14 @@ const turned = ref(0)
 export const useTurn = () => {
   const turnDeg = computed({
     get: () => turned.value,
-    set: (degrees: number) => { turned.value = ((degrees + 180) % 360 + 360) % 360 - 180 },
+    set: (degrees: number) => {
+      turned.value = ((((degrees + 180) % 360) + 360) % 360) - 180
+    },
   })
-  return { turnDeg, turnBy: (degrees: number): void => { turnDeg.value += degrees } }
+  return {
+    turnDeg,
+    turnBy: (degrees: number): void => {
+      turnDeg.value += degrees
+    },
+  }
 }

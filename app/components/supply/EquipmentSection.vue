@@ -17,10 +17,23 @@ const shelf = ref<ShelfId>('equipment')
 function add(): void {
   const called = name.value.trim().slice(0, 80)
   if (called === '') return
-  studio.edit('own item', ({ workshop: draft }) => { draft.stock.push({ item: `own ${crypto.randomUUID()}`, name: called, shelf: shelf.value, kind: 'count', onHand: 1, pack: 1, packPrice: null }) })
+  studio.edit('own item', ({ workshop: draft }) => {
+    draft.stock.push({
+      item: `own ${crypto.randomUUID()}`,
+      name: called,
+      shelf: shelf.value,
+      kind: 'count',
+      onHand: 1,
+      pack: 1,
+      packPrice: null,
+    })
+  })
   name.value = ''
 }
-const letGo = (id: string): void => studio.edit('a rest is gone', ({ workshop: draft }) => { draft.remnants = draft.remnants.filter((each) => each.id !== id) })
+const letGo = (id: string): void =>
+  studio.edit('a rest is gone', ({ workshop: draft }) => {
+    draft.remnants = draft.remnants.filter((each) => each.id !== id)
+  })
 </script>
 
 <template>
@@ -28,20 +41,86 @@ const letGo = (id: string): void => studio.edit('a rest is gone', ({ workshop: d
     <div>
       <h3 class="part-title mb-1">Formers and tools</h3>
       <div class="grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-4">
-        <QuantityField :schema="shape.mats.shape.count" label="Mats" :model-value="workshop.mats.count" @update:model-value="studio.edit('mats', (draft) => { draft.workshop.mats.count = $event })" />
-        <QuantityField :schema="shape.trays.shape.count" label="Trays" :model-value="workshop.trays.count" @update:model-value="studio.edit('trays', (draft) => { draft.workshop.trays.count = $event })" />
-        <QuantityField :schema="shape.ovenPlaces" :model-value="workshop.ovenPlaces" @update:model-value="studio.edit('oven places', (draft) => { draft.workshop.ovenPlaces = $event })" />
-        <QuantityField v-for="mould in MOULDS" :key="mould" :schema="shape.moulds.shape[mould]" :model-value="workshop.moulds[mould]" @update:model-value="studio.edit('moulds', (draft) => { draft.workshop.moulds[mould] = $event })" />
+        <QuantityField
+          :schema="shape.mats.shape.count"
+          label="Mats"
+          :model-value="workshop.mats.count"
+          @update:model-value="
+            studio.edit('mats', (draft) => {
+              draft.workshop.mats.count = $event
+            })
+          "
+        />
+        <QuantityField
+          :schema="shape.trays.shape.count"
+          label="Trays"
+          :model-value="workshop.trays.count"
+          @update:model-value="
+            studio.edit('trays', (draft) => {
+              draft.workshop.trays.count = $event
+            })
+          "
+        />
+        <QuantityField
+          :schema="shape.ovenPlaces"
+          :model-value="workshop.ovenPlaces"
+          @update:model-value="
+            studio.edit('oven places', (draft) => {
+              draft.workshop.ovenPlaces = $event
+            })
+          "
+        />
+        <QuantityField
+          v-for="mould in MOULDS"
+          :key="mould"
+          :schema="shape.moulds.shape[mould]"
+          :model-value="workshop.moulds[mould]"
+          @update:model-value="
+            studio.edit('moulds', (draft) => {
+              draft.workshop.moulds[mould] = $event
+            })
+          "
+        />
       </div>
     </div>
     <div v-if="workshop.remnants.length > 0">
       <h3 class="part-title mb-1">Rests of sheets, used first</h3>
-      <ul><li v-for="rest in workshop.remnants" :key="rest.id" class="flex items-center justify-between gap-3 border-t border-line py-1">{{ rest.name }}, {{ paperOf(rest.paper).name }}<button type="button" class="grid size-9 place-items-center rounded-full hover:bg-line" :aria-label="`Gone: ${rest.name}`" @click="letGo(rest.id)"><X class="size-4" aria-hidden="true" /></button></li></ul>
+      <ul>
+        <li
+          v-for="rest in workshop.remnants"
+          :key="rest.id"
+          class="flex items-center justify-between gap-3 border-t border-line py-1"
+        >
+          {{ rest.name }}, {{ paperOf(rest.paper).name
+          }}<button
+            type="button"
+            class="grid size-9 place-items-center rounded-full hover:bg-line"
+            :aria-label="`Gone: ${rest.name}`"
+            @click="letGo(rest.id)"
+          >
+            <X class="size-4" aria-hidden="true" />
+          </button>
+        </li>
+      </ul>
     </div>
     <div class="flex flex-wrap items-end gap-3">
-      <label class="min-w-52 flex-1 text-[0.8rem] text-ink-soft">Something of your own<input v-model="name" class="field-input text-ink" maxlength="80" @keydown.enter="add"></label>
-      <label class="text-[0.8rem] text-ink-soft">Shelf<select v-model="shelf" class="field-input text-ink"><option v-for="each in SHELVES" :key="each" :value="each">{{ SHELF_WORDS[each] }}</option></select></label>
-      <button type="button" class="button" :disabled="name.trim() === '' || workshop.stock.length >= MOST_STOCK" data-testid="add-item" @click="add">Put it there</button>
+      <label class="min-w-52 flex-1 text-[0.8rem] text-ink-soft"
+        >Something of your own<input v-model="name" class="field-input text-ink" maxlength="80" @keydown.enter="add"
+      /></label>
+      <label class="text-[0.8rem] text-ink-soft"
+        >Shelf<select v-model="shelf" class="field-input text-ink">
+          <option v-for="each in SHELVES" :key="each" :value="each">{{ SHELF_WORDS[each] }}</option>
+        </select></label
+      >
+      <button
+        type="button"
+        class="button"
+        :disabled="name.trim() === '' || workshop.stock.length >= MOST_STOCK"
+        data-testid="add-item"
+        @click="add"
+      >
+        Put it there
+      </button>
     </div>
   </section>
 </template>

@@ -15,14 +15,53 @@ const { quote, quoteSheet } = useHandover()
 <template>
   <section aria-label="Cost and price" data-testid="quote">
     <p class="font-display text-[2.1rem] leading-none font-semibold"><FigureLink :working="quote.price" /></p>
-    <p class="mb-3 text-ink-soft">asked of the client: <FigureLink :working="quote.bare" /> bare, <FigureLink :working="quote.overhead" /> overhead, and the margin.</p>
+    <p class="mb-3 text-ink-soft">
+      asked of the client: <FigureLink :working="quote.bare" /> bare, <FigureLink :working="quote.overhead" /> overhead,
+      and the margin.
+    </p>
     <table class="w-full text-[0.95rem]">
-      <thead class="text-left text-[0.8rem] text-ink-soft"><tr><th class="font-normal">what</th><th class="text-right font-normal">hands</th><th class="text-right font-normal">cost</th></tr></thead>
-      <tbody><tr v-for="line in quote.lines" :key="line.id" class="border-t border-line"><th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th><td class="pr-3 text-right whitespace-nowrap text-ink-soft">{{ line.handsMin > 0 ? printDuration(line.handsMin) : '' }}</td><td class="text-right"><FigureLink :working="line.cost" /></td></tr></tbody>
+      <thead class="text-left text-[0.8rem] text-ink-soft">
+        <tr>
+          <th class="font-normal">what</th>
+          <th class="text-right font-normal">hands</th>
+          <th class="text-right font-normal">cost</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in quote.lines" :key="line.id" class="border-t border-line">
+          <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
+          <td class="pr-3 text-right whitespace-nowrap text-ink-soft">
+            {{ line.handsMin > 0 ? printDuration(line.handsMin) : '' }}
+          </td>
+          <td class="text-right"><FigureLink :working="line.cost" /></td>
+        </tr>
+      </tbody>
     </table>
-    <p v-if="quote.oneMoreSail" class="mt-3 rounded-xl bg-paper-deep px-3.5 py-2">One more sail costs about <FigureLink :working="quote.oneMoreSail" />.</p>
-    <p v-if="quote.unpriced.length > 0" class="mt-2 text-[0.88rem] text-ink-soft">Without a price yet, so left out: {{ quote.unpriced.slice(0, 6).join(', ') }}{{ quote.unpriced.length > 6 ? ` and ${quote.unpriced.length - 6} more` : '' }}. Type what a pack costs under Stock.</p>
-    <div class="mt-3 grid grid-cols-2 gap-x-5"><QuantityField v-for="key in (['overhead', 'margin'] as const)" :key="key" :schema="pricingSchema.shape[key]" :model-value="workshop.pricing[key]" @update:model-value="studio.edit(key, (draft) => { draft.workshop.pricing[key] = $event }, key)" /></div>
+    <p v-if="quote.oneMoreSail" class="mt-3 rounded-xl bg-paper-deep px-3.5 py-2">
+      One more sail costs about <FigureLink :working="quote.oneMoreSail" />.
+    </p>
+    <p v-if="quote.unpriced.length > 0" class="mt-2 text-[0.88rem] text-ink-soft">
+      Without a price yet, so left out: {{ quote.unpriced.slice(0, 6).join(', ')
+      }}{{ quote.unpriced.length > 6 ? ` and ${quote.unpriced.length - 6} more` : '' }}. Type what a pack costs under
+      Stock.
+    </p>
+    <div class="mt-3 grid grid-cols-2 gap-x-5">
+      <QuantityField
+        v-for="key in ['overhead', 'margin'] as const"
+        :key="key"
+        :schema="pricingSchema.shape[key]"
+        :model-value="workshop.pricing[key]"
+        @update:model-value="
+          studio.edit(
+            key,
+            (draft) => {
+              draft.workshop.pricing[key] = $event
+            },
+            key,
+          )
+        "
+      />
+    </div>
     <PaperTools class="mt-3" :papers="[quoteSheet]" ending="quote" title="Quote sheet" />
   </section>
 </template>

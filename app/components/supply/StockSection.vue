@@ -17,37 +17,70 @@ const problem = ref('')
 const input = ref<HTMLInputElement | null>(null)
 type Row = Pick<Need, 'item' | 'name' | 'shelf' | 'kind' | 'usualPack'>
 const rows = computed((): readonly Row[] => {
-  const kept = workshop.value.stock.filter(({ item }) => !needs.value.some((need) => need.item === item)).map(({ pack, ...each }): Row => ({ ...each, usualPack: pack }))
+  const kept = workshop.value.stock
+    .filter(({ item }) => !needs.value.some((need) => need.item === item))
+    .map(({ pack, ...each }): Row => ({ ...each, usualPack: pack }))
   return [...needs.value, ...kept]
 })
-const shelves = computed(() => SHELVES.map((shelf) => ({ shelf, rows: rows.value.filter((row) => row.shelf === shelf) })).filter((each) => each.rows.length > 0))
+const shelves = computed(() =>
+  SHELVES.map((shelf) => ({ shelf, rows: rows.value.filter((row) => row.shelf === shelf) })).filter(
+    (each) => each.rows.length > 0,
+  ),
+)
 const have = (row: Row) => stockOf(workshop.value, row.item) ?? { onHand: 0, pack: row.usualPack, packPrice: null }
 const amount = (kind: Stock['kind']) => z.number().min(0).max(1e7).meta({ label: 'On hand', kind })
 const pack = (kind: Stock['kind']) => z.number().min(0.01).max(1e7).meta({ label: 'In a pack', kind })
 const price = z.number().min(0).max(100_000).meta({ label: 'A pack costs', kind: 'money' })
 
 function setOnHand(row: Row, value: number): void {
-  studio.edit('on hand', ({ workshop: draft }) => {
-    const [shelf, id] = [row.item.slice(0, row.item.indexOf(' ')), row.item.slice(row.item.indexOf(' ') + 1)]
-    const disc = draft.discs.find(({ diameterMm }) => shelf === 'disc' && String(diameterMm) === id)
-    const dye = draft.dyes.find((each) => shelf === 'dye' && each.id === id)
-    if (disc) disc.onHand = Math.round(value)
-    else if (dye) dye.onHandMl = value
-    else keptOf(draft, row).onHand = value
-  }, `on hand ${row.item}`)
+  studio.edit(
+    'on hand',
+    ({ workshop: draft }) => {
+      const [shelf, id] = [row.item.slice(0, row.item.indexOf(' ')), row.item.slice(row.item.indexOf(' ') + 1)]
+      const disc = draft.discs.find(({ diameterMm }) => shelf === 'disc' && String(diameterMm) === id)
+      const dye = draft.dyes.find((each) => shelf === 'dye' && each.id === id)
+      if (disc) disc.onHand = Math.round(value)
+      else if (dye) dye.onHandMl = value
+      else keptOf(draft, row).onHand = value
+    },
+    `on hand ${row.item}`,
+  )
 }
 function setPack(row: Row, value: number): void {
-  studio.edit('pack', ({ workshop: draft }) => {
-    const disc = draft.discs.find(({ diameterMm }) => row.item === `disc ${diameterMm}`)
-    if (disc) disc.packSize = Math.max(1, Math.round(value))
-    else keptOf(draft, row).pack = value
-  }, `pack ${row.item}`)
+  studio.edit(
+    'pack',
+    ({ workshop: draft }) => {
+      const disc = draft.discs.find(({ diameterMm }) => row.item === `disc ${diameterMm}`)
+      if (disc) disc.packSize = Math.max(1, Math.round(value))
+      else keptOf(draft, row).pack = value
+    },
+    `pack ${row.item}`,
+  )
 }
-const setPrice = (row: Row, value: number): void => studio.edit('price of a pack', ({ workshop: draft }) => { keptOf(draft, row).packPrice = value }, `price ${row.item}`)
+const setPrice = (row: Row, value: number): void =>
+  studio.edit(
+    'price of a pack',
+    ({ workshop: draft }) => {
+      keptOf(draft, row).packPrice = value
+    },
+    `price ${row.item}`,
+  )
 
 async function save(): Promise<void> {
   const { writeStockCsv } = await import('#core/format/stockCsv')
-  download(writeStockCsv(rows.value.map((row): Stock => ({ item: row.item, name: row.name.slice(0, 80), shelf: row.shelf, kind: row.kind, ...have(row) }))), 'stock.csv', 'text/csv')
+  download(
+    writeStockCsv(
+      rows.value.map((row): Stock => ({
+        item: row.item,
+        name: row.name.slice(0, 80),
+        shelf: row.shelf,
+        kind: row.kind,
+        ...have(row),
+      })),
+    ),
+    'stock.csv',
+    'text/csv',
+  )
 }
 
 async function bring(event: Event): Promise<void> {
@@ -62,8 +95,12 @@ async function bring(event: Event): Promise<void> {
       const row: Row = { ...each, usualPack: each.pack }
       const disc = draft.discs.find(({ diameterMm }) => each.item === `disc ${diameterMm}`)
       const dye = draft.dyes.find(({ id }) => each.item === `dye ${id}`)
-      if (disc) { disc.onHand = Math.round(each.onHand); disc.packSize = Math.max(1, Math.round(each.pack)) } else if (dye) dye.onHandMl = each.onHand
-      if (!disc || each.packPrice !== null) Object.assign(keptOf(draft, row), { onHand: each.onHand, pack: each.pack, packPrice: each.packPrice })
+      if (disc) {
+        disc.onHand = Math.round(each.onHand)
+        disc.packSize = Math.max(1, Math.round(each.pack))
+      } else if (dye) dye.onHandMl = each.onHand
+      if (!disc || each.packPrice !== null)
+        Object.assign(keptOf(draft, row), { onHand: each.onHand, pack: each.pack, packPrice: each.packPrice })
     }
   })
 }
@@ -73,15 +110,46 @@ async function bring(event: Event): Promise<void> {
   <section aria-label="On the shelves" data-testid="stock">
     <div v-for="{ shelf, rows: own } in shelves" :key="shelf" class="mb-3">
       <h3 class="part-title mb-1">{{ SHELF_WORDS[shelf] }}</h3>
-      <div v-for="row in own" :key="row.item" class="grid grid-cols-[1fr_6rem_6rem_6rem] items-end gap-x-4 border-t border-line py-1" :data-testid="`stock-${row.item}`">
+      <div
+        v-for="row in own"
+        :key="row.item"
+        class="grid grid-cols-[1fr_6rem_6rem_6rem] items-end gap-x-4 border-t border-line py-1"
+        :data-testid="`stock-${row.item}`"
+      >
         <span class="pb-1.5">{{ row.name }}</span>
-        <QuantityField :schema="amount(row.kind)" :model-value="have(row).onHand" @update:model-value="setOnHand(row, $event)" />
-        <QuantityField :schema="pack(row.kind)" :model-value="have(row).pack" @update:model-value="setPack(row, $event)" />
-        <QuantityField :schema="price" :model-value="have(row).packPrice ?? 0" @update:model-value="setPrice(row, $event)" />
+        <QuantityField
+          :schema="amount(row.kind)"
+          :model-value="have(row).onHand"
+          @update:model-value="setOnHand(row, $event)"
+        />
+        <QuantityField
+          :schema="pack(row.kind)"
+          :model-value="have(row).pack"
+          @update:model-value="setPack(row, $event)"
+        />
+        <QuantityField
+          :schema="price"
+          :model-value="have(row).packPrice ?? 0"
+          @update:model-value="setPrice(row, $event)"
+        />
       </div>
     </div>
     <p v-if="problem" role="alert" class="mb-2 rounded-xl bg-look-soft px-3.5 py-2">{{ problem }}</p>
-    <div class="flex flex-wrap gap-2"><button type="button" class="button" data-testid="stock-csv" @click="save"><FileDown class="size-4.5" aria-hidden="true" />Save as a table</button><button type="button" class="button" @click="input?.click()"><FileUp class="size-4.5" aria-hidden="true" />Read a table</button></div>
-    <input ref="input" type="file" accept=".csv,text/csv,text/plain" class="hidden" aria-label="Table of stock" data-testid="stock-input" @change="bring">
+    <div class="flex flex-wrap gap-2">
+      <button type="button" class="button" data-testid="stock-csv" @click="save">
+        <FileDown class="size-4.5" aria-hidden="true" />Save as a table</button
+      ><button type="button" class="button" @click="input?.click()">
+        <FileUp class="size-4.5" aria-hidden="true" />Read a table
+      </button>
+    </div>
+    <input
+      ref="input"
+      type="file"
+      accept=".csv,text/csv,text/plain"
+      class="hidden"
+      aria-label="Table of stock"
+      data-testid="stock-input"
+      @change="bring"
+    />
   </section>
 </template>

@@ -13,14 +13,23 @@ import QuoteSection from './QuoteSection.vue'
 import ShoppingSection from './ShoppingSection.vue'
 import StockSection from './StockSection.vue'
 
-vi.mock('~/stores/studio', async () => { const { studio } = await import('../../../tests/any/benchDemo'); return { useStudio: () => studio } })
+vi.mock('~/stores/studio', async () => {
+  const { studio } = await import('../../../tests/any/benchDemo')
+  return { useStudio: () => studio }
+})
 vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([import('../../../tests/any/plannedDemo'), import('../../../tests/any/benchDemo')])
+  const [{ usePlannedDemo }, { studio }] = await Promise.all([
+    import('../../../tests/any/plannedDemo'),
+    import('../../../tests/any/benchDemo'),
+  ])
   return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
 })
 
 enableAutoUnmount(afterEach)
-beforeEach(() => { setActivePinia(createPinia()); beginAgain() })
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+})
 
 describe('shopping', () => {
   it('ticked things go on the shelf and off the list', async () => {
@@ -44,7 +53,15 @@ describe('shopping', () => {
   it('stock, packs and prices are typed, and the price comes into the quote', async () => {
     const stock = mount(StockSection)
     const row = stock.get('[data-testid="stock-wire 26"]')
-    for (const [field, text] of [[0, '12'], [1, '20'], [2, '4']] as const) { const input = row.findAll('input')[field]!; await input.setValue(text); await input.trigger('change') }
+    for (const [field, text] of [
+      [0, '12'],
+      [1, '20'],
+      [2, '4'],
+    ] as const) {
+      const input = row.findAll('input')[field]!
+      await input.setValue(text)
+      await input.trigger('change')
+    }
     expect(stockOf(workshop.value, 'wire 26')).toEqual(expect.objectContaining({ onHand: 12, pack: 20, packPrice: 4 }))
     const quote = mount(QuoteSection)
     expect(quote.text()).toContain('One more sail costs')
@@ -66,7 +83,10 @@ describe('shopping', () => {
     Object.defineProperty(input.element, 'files', { value: [new File(['eggs;12'], 'eggs.csv')], configurable: true })
     const before = workshop.value.stock
     await input.trigger('change')
-    await vi.waitFor(async () => { await flushPromises(); expect(mounted.get('[role="alert"]').text()).toContain('eggs.csv, line 1') })
+    await vi.waitFor(async () => {
+      await flushPromises()
+      expect(mounted.get('[role="alert"]').text()).toContain('eggs.csv, line 1')
+    })
     expect(workshop.value.stock).toEqual(before)
   })
 })
@@ -77,7 +97,12 @@ describe('at the door', () => {
     const state = (): string => mounted.get('[data-testid="count-state"]').text()
     await mounted.get('[data-testid="all-in"]').trigger('click')
     expect(state()).toContain('10 picks')
-    for (const id of plan.value.inedible.filter(({ stays }) => !stays).map((each) => each.id)) await mounted.get(`[data-testid="inedible-${id}"]`).findAll('button').find((each) => each.text() === 'all')!.trigger('click')
+    for (const id of plan.value.inedible.filter(({ stays }) => !stays).map((each) => each.id))
+      await mounted
+        .get(`[data-testid="inedible-${id}"]`)
+        .findAll('button')
+        .find((each) => each.text() === 'all')!
+        .trigger('click')
     expect(state()).toContain('stay in until the cake is cut')
     await mounted.get('button[aria-label^="One more in: wires of blooms"]').trigger('click')
     expect(commission.value.bench.wentIn['blossoms bloomWire']).toBe(7)
@@ -101,7 +126,8 @@ describe('at the door', () => {
   it('shows every paper of the pack as it reads', () => {
     for (const paper of useHandover().pack.value) {
       const mounted = mount(PaperView, { props: { paper } })
-      for (const block of paper.blocks) if (block.kind === 'table') for (const row of block.rows) expect(mounted.text()).toContain(row[1])
+      for (const block of paper.blocks)
+        if (block.kind === 'table') for (const row of block.rows) expect(mounted.text()).toContain(row[1])
       mounted.unmount()
     }
   })

@@ -10,32 +10,62 @@ import { useStudio } from '~/stores/studio'
 const studio = useStudio()
 const preferences = usePreferences()
 const panel = useWorkingPanel()
-watch(() => studio.plan?.tally ?? [], (now, before) => { for (const { id, working } of before) panel.follow(working, now.find((figure) => figure.id === id)?.working) })
+watch(
+  () => studio.plan?.tally ?? [],
+  (now, before) => {
+    for (const { id, working } of before) panel.follow(working, now.find((figure) => figure.id === id)?.working)
+  },
+)
 
 const shown = (figure: TallyFigure): string => {
   if (!figure.working) return figure.none
-  return figure.working.kind === 'moment' ? dayClockText(figure.working.value) : printWorkingValue(figure.working, preferences.units)
+  return figure.working.kind === 'moment'
+    ? dayClockText(figure.working.value)
+    : printWorkingValue(figure.working, preferences.units)
 }
 </script>
 
 <template>
-  <section aria-label="Tally" :aria-busy="studio.isPlanning" data-testid="tally" class="flex items-stretch overflow-x-auto bg-night text-night-ink">
+  <section
+    aria-label="Tally"
+    :aria-busy="studio.isPlanning"
+    :data-unsaved="studio.unsaved"
+    data-testid="tally"
+    class="flex items-stretch overflow-x-auto bg-night text-night-ink"
+  >
     <button
       v-for="figure in studio.plan?.tally ?? []"
       :key="figure.id"
       type="button"
-      class="relative flex min-w-fit flex-1 flex-col justify-start border-l border-night-soft/20 px-4 py-2.5 text-left first:border-0 hover:bg-white/5 focus-visible:-outline-offset-4 disabled:cursor-default"
+      :class="[
+        'relative flex min-w-fit flex-1 flex-col justify-start border-l border-night-soft/20 px-4 py-2.5',
+        'text-left first:border-0 hover:bg-white/5 focus-visible:-outline-offset-4 disabled:cursor-default',
+      ]"
       :disabled="!figure.working"
       :data-testid="`tally-${figure.id}`"
       @click="figure.working && panel.open(figure.working)"
     >
       <span class="flex items-center gap-2 text-[0.8rem] text-night-soft">
         {{ figure.label }}
-        <Transition enter-active-class="transition duration-300" enter-from-class="opacity-0 translate-y-1" leave-active-class="transition duration-500" leave-to-class="opacity-0">
-          <span v-if="studio.differences[figure.id]" class="rounded-full bg-[#f3c566] px-2 text-[0.74rem] font-bold whitespace-nowrap text-[#2a1c2c]" :data-testid="`difference-${figure.id}`">{{ studio.differences[figure.id]!.text }}</span>
+        <Transition
+          enter-active-class="transition duration-300"
+          enter-from-class="opacity-0 translate-y-1"
+          leave-active-class="transition duration-500"
+          leave-to-class="opacity-0"
+        >
+          <span
+            v-if="studio.differences[figure.id]"
+            class="rounded-full bg-[#f3c566] px-2 text-[0.74rem] font-bold whitespace-nowrap text-[#2a1c2c]"
+            :data-testid="`difference-${figure.id}`"
+            >{{ studio.differences[figure.id]!.text }}</span
+          >
         </Transition>
       </span>
-      <span class="font-display text-[1.55rem] leading-tight font-semibold whitespace-nowrap" :class="figure.id === 'warnings' && figure.working && figure.working.value > 0 ? 'text-[#f3c566]' : ''">{{ shown(figure) }}</span>
+      <span
+        class="font-display text-[1.55rem] leading-tight font-semibold whitespace-nowrap"
+        :class="figure.id === 'warnings' && figure.working && figure.working.value > 0 ? 'text-[#f3c566]' : ''"
+        >{{ shown(figure) }}</span
+      >
       <span class="min-h-[1.1em] text-[0.74rem] whitespace-nowrap text-night-soft">{{ figure.beside }}</span>
     </button>
   </section>

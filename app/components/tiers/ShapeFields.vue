@@ -4,11 +4,15 @@ import { computed } from 'vue'
 import { definitionOf, extentMm, SHAPES, type Shape, type ShapeKind } from '#core/cake'
 import QuantityField from '~/components/ui/QuantityField.vue'
 
-const props = defineProps<{ shape: Shape, tierId: string }>()
+const props = defineProps<{ shape: Shape; tierId: string }>()
 const emit = defineEmits<{ 'update:shape': [shape: Shape] }>()
 
 /** The numbers of a kind of shape, as its schema lists them. */
-const fields = computed(() => Object.entries((definitionOf(props.shape.kind).schema as unknown as z.ZodObject<Record<string, z.ZodNumber>>).shape).filter(([key]) => key !== 'kind'))
+const fields = computed(() =>
+  Object.entries(
+    (definitionOf(props.shape.kind).schema as unknown as z.ZodObject<Record<string, z.ZodNumber>>).shape,
+  ).filter(([key]) => key !== 'kind'),
+)
 const valueOf = (key: string): number => (props.shape as unknown as Record<string, number>)[key]!
 
 /** Another kind, about as wide as this one. */
@@ -20,9 +24,22 @@ function change(kind: ShapeKind): void {
 <template>
   <div class="w-28">
     <label :for="`shape-${tierId}`" class="block text-[0.8rem] text-ink-soft">Shape</label>
-    <select :id="`shape-${tierId}`" class="field-input" :value="shape.kind" @change="change(($event.target as HTMLSelectElement).value as ShapeKind)">
+    <select
+      :id="`shape-${tierId}`"
+      class="field-input"
+      :value="shape.kind"
+      @change="change(($event.target as HTMLSelectElement).value as ShapeKind)"
+    >
       <option v-for="each in SHAPES" :key="each.kind" :value="each.kind">{{ each.name }}</option>
     </select>
   </div>
-  <QuantityField v-for="[key, schema] in fields" :key="`${shape.kind}-${key}`" class="w-20" :schema="schema" hide-help :model-value="valueOf(key)" @update:model-value="emit('update:shape', { ...shape, [key]: $event })" />
+  <QuantityField
+    v-for="[key, schema] in fields"
+    :key="`${shape.kind}-${key}`"
+    class="w-20"
+    :schema="schema"
+    hide-help
+    :model-value="valueOf(key)"
+    @update:model-value="emit('update:shape', { ...shape, [key]: $event })"
+  />
 </template>

@@ -10,8 +10,15 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePreferences } from '~/stores/preferences'
 import ShapeFields from './ShapeFields.vue'
 
-const props = defineProps<{ tier: Tier, standing: StandingTier, facts: Plan['cake']['tiers'][number], name: string, isTop: boolean, isBottom: boolean }>()
-const emit = defineEmits<{ change: [label: string, change: (tier: Tier) => void], move: [by: 1 | -1], remove: [] }>()
+const props = defineProps<{
+  tier: Tier
+  standing: StandingTier
+  facts: Plan['cake']['tiers'][number]
+  name: string
+  isTop: boolean
+  isBottom: boolean
+}>()
+const emit = defineEmits<{ change: [label: string, change: (tier: Tier) => void]; move: [by: 1 | -1]; remove: [] }>()
 
 const preferences = usePreferences()
 const isOpen = ref(false)
@@ -24,53 +31,232 @@ const ledge = computed(() => {
 const SPACER = { heightMm: 30, acrossMm: 100 }
 const moreFields = ['taperDeg', 'turnDeg'] as const
 const offsets = ['rightMm', 'backMm'] as const
-const odd = computed(() => [
-  props.tier.taperDeg !== 0 && 'leaning', props.tier.turnDeg !== 0 && 'turned', (props.tier.offset.rightMm !== 0 || props.tier.offset.backMm !== 0) && 'off the middle',
-  props.tier.spacer && 'on a spacer', props.tier.inside === 'dummy' && 'dummy', props.tier.chilled && 'chilled', props.tier.builtOfTwo && 'built of two',
-].filter(Boolean).join(', '))
+const odd = computed(() =>
+  [
+    props.tier.taperDeg !== 0 && 'leaning',
+    props.tier.turnDeg !== 0 && 'turned',
+    (props.tier.offset.rightMm !== 0 || props.tier.offset.backMm !== 0) && 'off the middle',
+    props.tier.spacer && 'on a spacer',
+    props.tier.inside === 'dummy' && 'dummy',
+    props.tier.chilled && 'chilled',
+    props.tier.builtOfTwo && 'built of two',
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
 </script>
 
 <template>
   <div class="rounded-2xl bg-paper-deep/70 px-4 py-3">
     <div class="flex flex-wrap items-center gap-x-4">
       <span class="font-display text-lg font-semibold">{{ name }}</span>
-      <button type="button" class="flex items-center gap-1 text-[0.88rem] font-semibold" :aria-expanded="isOpen" @click="isOpen = !isOpen"><ChevronDown class="size-4 transition-transform" :class="isOpen ? 'rotate-180' : ''" aria-hidden="true" /><span>Lean, turn, spacer, inside<span v-if="odd && !isOpen" class="font-normal text-ink-soft">: {{ odd }}</span></span></button>
+      <button
+        type="button"
+        class="flex items-center gap-1 text-[0.88rem] font-semibold"
+        :aria-expanded="isOpen"
+        @click="isOpen = !isOpen"
+      >
+        <ChevronDown class="size-4 transition-transform" :class="isOpen ? 'rotate-180' : ''" aria-hidden="true" /><span
+          >Lean, turn, spacer, inside<span v-if="odd && !isOpen" class="font-normal text-ink-soft"
+            >: {{ odd }}</span
+          ></span
+        >
+      </button>
       <div class="ml-auto flex gap-1">
-        <button type="button" class="button min-h-9 px-2" :disabled="isTop" aria-label="Move this tier up" @click="emit('move', 1)"><ArrowUp class="size-4" aria-hidden="true" /></button>
-        <button type="button" class="button min-h-9 px-2" :disabled="isBottom" aria-label="Move this tier down" @click="emit('move', -1)"><ArrowDown class="size-4" aria-hidden="true" /></button>
-        <button type="button" class="button min-h-9 px-2" :disabled="isTop && isBottom" aria-label="Remove this tier" @click="emit('remove')"><Trash2 class="size-4" aria-hidden="true" /></button>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          :disabled="isTop"
+          aria-label="Move this tier up"
+          @click="emit('move', 1)"
+        >
+          <ArrowUp class="size-4" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          :disabled="isBottom"
+          aria-label="Move this tier down"
+          @click="emit('move', -1)"
+        >
+          <ArrowDown class="size-4" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          class="button min-h-9 px-2"
+          :disabled="isTop && isBottom"
+          aria-label="Remove this tier"
+          @click="emit('remove')"
+        >
+          <Trash2 class="size-4" aria-hidden="true" />
+        </button>
       </div>
     </div>
     <div class="flex flex-wrap items-end gap-x-3.5 gap-y-2">
-      <ShapeFields :shape="tier.shape" :tier-id="tier.id" @update:shape="(shape) => emit('change', 'shape', (each) => { each.shape = shape })" />
-      <QuantityField class="w-20" :schema="tierSchema.shape.heightMm" :model-value="tier.heightMm" @update:model-value="(value) => emit('change', 'tier height', (each) => { each.heightMm = value })" />
+      <ShapeFields
+        :shape="tier.shape"
+        :tier-id="tier.id"
+        @update:shape="
+          (shape) =>
+            emit('change', 'shape', (each) => {
+              each.shape = shape
+            })
+        "
+      />
+      <QuantityField
+        class="w-20"
+        :schema="tierSchema.shape.heightMm"
+        :model-value="tier.heightMm"
+        @update:model-value="
+          (value) =>
+            emit('change', 'tier height', (each) => {
+              each.heightMm = value
+            })
+        "
+      />
       <div class="w-38">
         <label :for="`covering-${tier.id}`" class="block text-[0.8rem] text-ink-soft">Covered with</label>
-        <select :id="`covering-${tier.id}`" class="field-input" :value="tier.covering" @change="emit('change', 'covering', (each) => { each.covering = ($event.target as HTMLSelectElement).value as CoveringId })">
+        <select
+          :id="`covering-${tier.id}`"
+          class="field-input"
+          :value="tier.covering"
+          @change="
+            emit('change', 'covering', (each) => {
+              each.covering = ($event.target as HTMLSelectElement).value as CoveringId
+            })
+          "
+        >
           <option v-for="each in COVERINGS" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select>
       </div>
-      <label class="block text-[0.8rem] text-ink-soft">Colour
-        <input type="color" class="mt-1 block h-9 w-12 rounded-lg border-0 bg-transparent p-0" :value="tier.colour ?? covering.colour" @change="emit('change', 'tier colour', (each) => { each.colour = ($event.target as HTMLInputElement).value })">
+      <label class="block text-[0.8rem] text-ink-soft"
+        >Colour
+        <input
+          type="color"
+          class="mt-1 block h-9 w-12 rounded-lg border-0 bg-transparent p-0"
+          :value="tier.colour ?? covering.colour"
+          @change="
+            emit('change', 'tier colour', (each) => {
+              each.colour = ($event.target as HTMLInputElement).value
+            })
+          "
+        />
       </label>
     </div>
     <p class="mt-2 text-[0.88rem] text-ink-soft">
-      <FigureLink :working="facts.surfaces.foot" /> round, side <FigureLink :working="facts.surfaces.side" />, top <FigureLink :working="facts.surfaces.top" /><template v-if="!isTop">, ledge {{ ledge }} (a foot finds {{ length(standing.ledge.lipMm) }})</template>.
-      <template v-if="facts.covering"> About <FigureLink :working="facts.covering.coat" /> ± {{ Math.round(facts.covering.spreadShare * 100) }} % {{ covering.name.toLowerCase() }}<template v-if="facts.covering.crumbCoat">, crumb coat <FigureLink :working="facts.covering.crumbCoat" /></template>.</template>
-      <template v-for="support in facts.supports" :key="String(support.half)">{{ ' ' }}{{ support.half ? 'In its lower half' : 'Under the tier above' }} <FigureLink :working="support.count" /> dowels of {{ length(support.length.value) }}.</template>
-      Paper: {{ covering.readyWhen }}<template v-if="covering.readyMin > 0"> (about {{ printDuration(covering.readyMin) }})</template>; fix with {{ covering.glue }}.
+      <FigureLink :working="facts.surfaces.foot" /> round, side <FigureLink :working="facts.surfaces.side" />, top
+      <FigureLink :working="facts.surfaces.top" /><template v-if="!isTop"
+        >, ledge {{ ledge }} (a foot finds {{ length(standing.ledge.lipMm) }})</template
+      >.
+      <template v-if="facts.covering">
+        About <FigureLink :working="facts.covering.coat" /> ± {{ Math.round(facts.covering.spreadShare * 100) }} %
+        {{ covering.name.toLowerCase()
+        }}<template v-if="facts.covering.crumbCoat"
+          >, crumb coat <FigureLink :working="facts.covering.crumbCoat" /></template
+        >.</template
+      >
+      <template v-for="support in facts.supports" :key="String(support.half)"
+        >{{ ' ' }}{{ support.half ? 'In its lower half' : 'Under the tier above' }}
+        <FigureLink :working="support.count" /> dowels of {{ length(support.length.value) }}.</template
+      >
+      Paper: {{ covering.readyWhen
+      }}<template v-if="covering.readyMin > 0"> (about {{ printDuration(covering.readyMin) }})</template>; fix with
+      {{ covering.glue }}.
     </p>
     <div v-if="isOpen" class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-3">
-      <QuantityField v-for="key in moreFields" :key="key" class="w-28" :schema="tierSchema.shape[key]" hide-help :model-value="tier[key]" @update:model-value="(value) => emit('change', key, (each) => { each[key] = value })" />
-      <QuantityField v-for="key in offsets" :key="key" class="w-28" :schema="tierSchema.shape.offset.shape[key]" hide-help :model-value="tier.offset[key]" @update:model-value="(value) => emit('change', 'offset', (each) => { each.offset[key] = value })" />
+      <QuantityField
+        v-for="key in moreFields"
+        :key="key"
+        class="w-28"
+        :schema="tierSchema.shape[key]"
+        hide-help
+        :model-value="tier[key]"
+        @update:model-value="
+          (value) =>
+            emit('change', key, (each) => {
+              each[key] = value
+            })
+        "
+      />
+      <QuantityField
+        v-for="key in offsets"
+        :key="key"
+        class="w-28"
+        :schema="tierSchema.shape.offset.shape[key]"
+        hide-help
+        :model-value="tier.offset[key]"
+        @update:model-value="
+          (value) =>
+            emit('change', 'offset', (each) => {
+              each.offset[key] = value
+            })
+        "
+      />
       <template v-if="tier.spacer">
-        <QuantityField v-for="key in (['heightMm', 'acrossMm'] as const)" :key="key" class="w-28" :schema="spacerSchema.shape[key]" :model-value="tier.spacer[key]" @update:model-value="(value) => emit('change', 'spacer', (each) => { if (each.spacer) each.spacer[key] = value })" />
+        <QuantityField
+          v-for="key in ['heightMm', 'acrossMm'] as const"
+          :key="key"
+          class="w-28"
+          :schema="spacerSchema.shape[key]"
+          :model-value="tier.spacer[key]"
+          @update:model-value="
+            (value) =>
+              emit('change', 'spacer', (each) => {
+                if (each.spacer) each.spacer[key] = value
+              })
+          "
+        />
       </template>
       <div class="grid w-full grid-cols-2 gap-x-6 gap-y-1.5 text-[0.92rem] md:grid-cols-4">
-        <label class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="tier.spacer !== null" @change="emit('change', 'spacer', (each) => { each.spacer = each.spacer ? null : { ...SPACER } })">Stands on a spacer</label>
-        <label class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="tier.inside === 'dummy'" @change="emit('change', 'inside', (each) => { each.inside = each.inside === 'dummy' ? 'cake' : 'dummy' })">Dummy, not eaten</label>
-        <label class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="tier.chilled" :disabled="tier.inside === 'dummy'" @change="emit('change', 'filling', (each) => { each.chilled = !each.chilled })">Filling must stay chilled</label>
-        <label class="flex items-center gap-2"><input type="checkbox" class="size-5 accent-(--go)" :checked="tier.builtOfTwo" @change="emit('change', 'built of two', (each) => { each.builtOfTwo = !each.builtOfTwo })">Built of two, card between</label>
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5 accent-(--go)"
+            :checked="tier.spacer !== null"
+            @change="
+              emit('change', 'spacer', (each) => {
+                each.spacer = each.spacer ? null : { ...SPACER }
+              })
+            "
+          />Stands on a spacer</label
+        >
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5 accent-(--go)"
+            :checked="tier.inside === 'dummy'"
+            @change="
+              emit('change', 'inside', (each) => {
+                each.inside = each.inside === 'dummy' ? 'cake' : 'dummy'
+              })
+            "
+          />Dummy, not eaten</label
+        >
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5 accent-(--go)"
+            :checked="tier.chilled"
+            :disabled="tier.inside === 'dummy'"
+            @change="
+              emit('change', 'filling', (each) => {
+                each.chilled = !each.chilled
+              })
+            "
+          />Filling must stay chilled</label
+        >
+        <label class="flex items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5 accent-(--go)"
+            :checked="tier.builtOfTwo"
+            @change="
+              emit('change', 'built of two', (each) => {
+                each.builtOfTwo = !each.builtOfTwo
+              })
+            "
+          />Built of two, card between</label
+        >
       </div>
     </div>
   </div>

@@ -20,16 +20,43 @@ const keepings = [
   <section v-if="slowest" aria-labelledby="warm-title" data-testid="warming">
     <h2 id="warm-title" class="part-title mb-1">Out of the refrigerator</h2>
     <p v-if="slowest.usual">
-      The surface of tier {{ slowest.tier + 1 }} stands above the dew point, <FigureLink :working="slowest.dewPoint" />, after <FigureLink :working="slowest.usual" /> usually<template v-if="slowest.cautious">, <FigureLink :working="slowest.cautious" /> by the cautious answer that is planned on</template>. Until then {{ slowest.dew[0].toFixed(2) }} to {{ slowest.dew[1].toFixed(2) }} g/dm² of dew settles on it.
+      The surface of tier {{ slowest.tier + 1 }} stands above the dew point, <FigureLink :working="slowest.dewPoint" />,
+      after <FigureLink :working="slowest.usual" /> usually<template v-if="slowest.cautious"
+        >, <FigureLink :working="slowest.cautious" /> by the cautious answer that is planned on</template
+      >. Until then {{ slowest.dew[0].toFixed(2) }} to {{ slowest.dew[1].toFixed(2) }} g/dm² of dew settles on it.
     </p>
-    <p v-else>In this air it stays below the dew point, <FigureLink :working="slowest.dewPoint" />, for more than {{ printDuration(1440) }}.</p>
+    <p v-else>
+      In this air it stays below the dew point, <FigureLink :working="slowest.dewPoint" />, for more than
+      {{ printDuration(1440) }}.
+    </p>
     <div class="mt-3 grid gap-5 md:grid-cols-[1.3fr_1fr]">
       <WarmingChart :warming="slowest" />
       <div class="grid content-start gap-2">
-        <RadioGroup :model-value="commission.brief.keeping" aria-label="How the decorated cake is kept" class="grid gap-2" @update:model-value="studio.edit('keeping', (draft) => { draft.commission.brief.keeping = $event })">
-          <RadioGroupOption v-for="each in keepings" :key="each.id" :value="each.id" class="choice"><span class="block font-semibold">{{ each.name }}</span><span class="block text-[0.88rem] text-ink-soft">{{ each.say }}</span></RadioGroupOption>
+        <RadioGroup
+          :model-value="commission.brief.keeping"
+          aria-label="How the decorated cake is kept"
+          class="grid gap-2"
+          @update:model-value="
+            studio.edit('keeping', (draft) => {
+              draft.commission.brief.keeping = $event
+            })
+          "
+        >
+          <RadioGroupOption v-for="each in keepings" :key="each.id" :value="each.id" class="choice"
+            ><span class="block font-semibold">{{ each.name }}</span
+            ><span class="block text-[0.88rem] text-ink-soft">{{ each.say }}</span></RadioGroupOption
+          >
         </RadioGroup>
-        <QuantityField class="w-32" :schema="workshopSchema.shape.fridgeC" :model-value="workshop.fridgeC" @update:model-value="studio.edit('refrigerator', (draft) => { draft.workshop.fridgeC = $event })" />
+        <QuantityField
+          class="w-32"
+          :schema="workshopSchema.shape.fridgeC"
+          :model-value="workshop.fridgeC"
+          @update:model-value="
+            studio.edit('refrigerator', (draft) => {
+              draft.workshop.fridgeC = $event
+            })
+          "
+        />
       </div>
     </div>
   </section>

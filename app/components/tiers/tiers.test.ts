@@ -16,9 +16,17 @@ beforeEach(() => {
   setActivePinia(createPinia())
 })
 
-const card = (index: number) => mount(TierCard, {
-  props: { tier: tiers[index]!, standing: plan.arrangement.stack[index]!, facts: plan.cake.tiers[index]!, name: `Tier ${index + 1}`, isTop: index === tiers.length - 1, isBottom: index === 0 },
-})
+const card = (index: number) =>
+  mount(TierCard, {
+    props: {
+      tier: tiers[index]!,
+      standing: plan.arrangement.stack[index]!,
+      facts: plan.cake.tiers[index]!,
+      name: `Tier ${index + 1}`,
+      isTop: index === tiers.length - 1,
+      isBottom: index === 0,
+    },
+  })
 
 /** The tier as it is after what the card asked for. */
 function changed(mounted: ReturnType<typeof card>, index: number): Tier {
@@ -29,12 +37,15 @@ function changed(mounted: ReturnType<typeof card>, index: number): Tier {
 }
 
 describe('the numbers of a shape', () => {
-  it.each(SHAPES.map((shape) => [shape.name, shape] as const))('%s: one field for each number of its schema', (_, definition) => {
-    const shape = definition.starting(200) as Shape
-    const mounted = mount(ShapeFields, { props: { shape, tierId: 'x' } })
-    expect(mounted.findAll('input')).toHaveLength(Object.keys(shape).length - 1)
-    mounted.findAll('label').forEach((label) => expect(label.text()).not.toBe(''))
-  })
+  it.each(SHAPES.map((shape) => [shape.name, shape] as const))(
+    '%s: one field for each number of its schema',
+    (_, definition) => {
+      const shape = definition.starting(200) as Shape
+      const mounted = mount(ShapeFields, { props: { shape, tierId: 'x' } })
+      expect(mounted.findAll('input')).toHaveLength(Object.keys(shape).length - 1)
+      mounted.findAll('label').forEach((label) => expect(label.text()).not.toBe(''))
+    },
+  )
 
   it('another kind is chosen about as wide as the one before', async () => {
     const mounted = mount(ShapeFields, { props: { shape: { kind: 'round', acrossMm: 240 }, tierId: 'x' } })
@@ -48,11 +59,15 @@ describe('the numbers of a shape', () => {
   })
 
   it('a number typed changes that number alone', async () => {
-    const mounted = mount(ShapeFields, { props: { shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 196, cornerMm: 4 }, tierId: 'x' } })
+    const mounted = mount(ShapeFields, {
+      props: { shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 196, cornerMm: 4 }, tierId: 'x' },
+    })
     const sides = mounted.findAll('input')[0]!
     await sides.setValue('8')
     await sides.trigger('change')
-    expect(mounted.emitted('update:shape')![0]).toEqual([{ kind: 'polygon', sides: 8, acrossFlatsMm: 196, cornerMm: 4 }])
+    expect(mounted.emitted('update:shape')![0]).toEqual([
+      { kind: 'polygon', sides: 8, acrossFlatsMm: 196, cornerMm: 4 },
+    ])
   })
 })
 

@@ -19,14 +19,30 @@ async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
   if (!file) return
   const { readBusyHours, calendarSentence } = await import('#core/format/busyHours')
-  const until = plan.value.timetable.ok ? plan.value.timetable.value.leaveAt + MINUTES_PER_DAY : studio.now + 60 * MINUTES_PER_DAY
-  const read = readBusyHours(await file.text(), until - WEEKS_BACK * 7 * MINUTES_PER_DAY, until, localMinutes, '.lamellon')
+  const until = plan.value.timetable.ok
+    ? plan.value.timetable.value.leaveAt + MINUTES_PER_DAY
+    : studio.now + 60 * MINUTES_PER_DAY
+  const read = readBusyHours(
+    await file.text(),
+    until - WEEKS_BACK * 7 * MINUTES_PER_DAY,
+    until,
+    localMinutes,
+    '.lamellon',
+  )
   refused.value = read.ok ? '' : calendarSentence(read.error)
   // A second import of the same calendar puts its entries where they are now.
-  if (read.ok) studio.edit('hours when you cannot', ({ workshop: draft }) => { draft.busy = [...draft.busy.filter(({ id }) => !read.value.some((each) => each.id === id)), ...read.value].slice(-MOST_BUSY) })
+  if (read.ok)
+    studio.edit('hours when you cannot', ({ workshop: draft }) => {
+      draft.busy = [...draft.busy.filter(({ id }) => !read.value.some((each) => each.id === id)), ...read.value].slice(
+        -MOST_BUSY,
+      )
+    })
 }
 
-const letGo = (id: string): void => studio.edit('free again', ({ workshop: draft }) => { draft.busy = draft.busy.filter((each) => each.id !== id) })
+const letGo = (id: string): void =>
+  studio.edit('free again', ({ workshop: draft }) => {
+    draft.busy = draft.busy.filter((each) => each.id !== id)
+  })
 const { moulds } = workshopSchema.shape
 const kinds = Object.keys(moulds.shape) as (keyof typeof moulds.shape)[]
 </script>
@@ -35,13 +51,53 @@ const kinds = Object.keys(moulds.shape) as (keyof typeof moulds.shape)[]
   <section aria-labelledby="who" class="grid gap-3">
     <h2 id="who" class="font-display text-[1.05rem] font-semibold">Hands and moulds</h2>
     <div class="grid grid-cols-2 gap-x-5 gap-y-2">
-      <QuantityField class="col-span-2" :schema="workshopSchema.shape.people" :model-value="workshop.people" data-testid="people" @update:model-value="studio.edit('people', (draft) => { draft.workshop.people = $event })" />
-      <QuantityField v-for="kind in kinds" :key="kind" :schema="moulds.shape[kind]" :model-value="workshop.moulds[kind]" @update:model-value="studio.edit('moulds', (draft) => { draft.workshop.moulds[kind] = $event })" />
+      <QuantityField
+        class="col-span-2"
+        :schema="workshopSchema.shape.people"
+        :model-value="workshop.people"
+        data-testid="people"
+        @update:model-value="
+          studio.edit('people', (draft) => {
+            draft.workshop.people = $event
+          })
+        "
+      />
+      <QuantityField
+        v-for="kind in kinds"
+        :key="kind"
+        :schema="moulds.shape[kind]"
+        :model-value="workshop.moulds[kind]"
+        @update:model-value="
+          studio.edit('moulds', (draft) => {
+            draft.workshop.moulds[kind] = $event
+          })
+        "
+      />
     </div>
-    <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"><CalendarPlus class="size-4.5" aria-hidden="true" />Hours you cannot, from a calendar<input type="file" class="sr-only" accept=".ics,text/calendar" data-testid="busy-file" @change="bring"></label>
-    <p v-if="refused" role="alert" class="rounded-lg bg-stop-soft px-3 py-1.5 text-[0.9rem]">{{ refused }} What was here is kept.</p>
+    <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
+      ><CalendarPlus class="size-4.5" aria-hidden="true" />Hours you cannot, from a calendar<input
+        type="file"
+        class="sr-only"
+        accept=".ics,text/calendar"
+        data-testid="busy-file"
+        @change="bring"
+    /></label>
+    <p v-if="refused" role="alert" class="rounded-lg bg-stop-soft px-3 py-1.5 text-[0.9rem]">
+      {{ refused }} What was here is kept.
+    </p>
     <ul v-if="workshop.busy.length > 0" class="grid max-h-40 gap-0.5 overflow-y-auto text-[0.9rem]">
-      <li v-for="each in workshop.busy" :key="each.id" class="flex items-center gap-2"><span class="min-w-0 flex-1 truncate">{{ dateText(each.from) }}, {{ clockText(each.from) }} to {{ clockText(each.to) }}: {{ each.name }}</span><button type="button" class="grid size-8 place-items-center rounded-full hover:bg-line" :aria-label="`Free again: ${each.name}, ${dateText(each.from)}`" @click="letGo(each.id)"><X class="size-4" aria-hidden="true" /></button></li>
+      <li v-for="each in workshop.busy" :key="each.id" class="flex items-center gap-2">
+        <span class="min-w-0 flex-1 truncate"
+          >{{ dateText(each.from) }}, {{ clockText(each.from) }} to {{ clockText(each.to) }}: {{ each.name }}</span
+        ><button
+          type="button"
+          class="grid size-8 place-items-center rounded-full hover:bg-line"
+          :aria-label="`Free again: ${each.name}, ${dateText(each.from)}`"
+          @click="letGo(each.id)"
+        >
+          <X class="size-4" aria-hidden="true" />
+        </button>
+      </li>
     </ul>
   </section>
 </template>

@@ -6,28 +6,63 @@ import type { Slot, SlotKind, Stretch, Timetable, WorkingHours } from '#core/sch
 import { useForecast } from '~/components/brief/useForecast'
 import { axisFor, laneName, lanesOf, slotsOn, spellsOn } from './axis'
 
-/** The days before the event: who does what, what lies where, when nobody works, when it is damp. Work is dragged to another hour, or moved with the arrow keys. */
-const props = defineProps<{ timetable: Timetable, hours: WorkingHours, busy: readonly (Stretch & { readonly name: string })[], now: number, chosen: string | null }>()
-const emit = defineEmits<{ choose: [slot: Slot], pin: [task: string, at: number] }>()
+/**
+ * The days before the event: who does what, what lies where, when nobody works, when it is damp. Work is dragged to
+ * another hour, or moved with the arrow keys.
+ */
+const props = defineProps<{
+  timetable: Timetable
+  hours: WorkingHours
+  busy: readonly (Stretch & { readonly name: string })[]
+  now: number
+  chosen: string | null
+}>()
+const emit = defineEmits<{ choose: [slot: Slot]; pin: [task: string, at: number] }>()
 const { last } = useForecast()
 
 const axis = computed(() => axisFor(props.timetable.slots))
-const lanes = computed(() => lanesOf(props.timetable.slots).map((lane) => ({ lane, slots: slotsOn(lane, props.timetable.slots) })))
-const dampDays = computed(() => axis.value.days.filter((day) => last.value?.forecast.days.some((each) => each.date === momentText(day).slice(0, 10) && isDamp(each))))
+const lanes = computed(() =>
+  lanesOf(props.timetable.slots).map((lane) => ({ lane, slots: slotsOn(lane, props.timetable.slots) })),
+)
+const dampDays = computed(() =>
+  axis.value.days.filter((day) =>
+    last.value?.forecast.days.some((each) => each.date === momentText(day).slice(0, 10) && isDamp(each)),
+  ),
+)
 const busyHere = computed(() => props.busy.filter(({ from, to }) => to > axis.value.from && from < axis.value.to))
 
 const looks: Readonly<Record<SlotKind, string>> = {
-  warm: 'bg-look/70', cover: 'bg-[#5f7d8c]', stack: 'bg-[#5f7d8c]', make: 'bg-[#8a6a8f]', cut: 'bg-go', drape: 'bg-[#c4532f]', dry: 'bg-[#f0b48d]/75 dark:bg-[#8d5a3d]', oven: 'bg-stop', lift: 'bg-go', rest: 'bg-[#f0b48d]/45 dark:bg-[#8d5a3d]/60', choose: 'bg-go', pack: 'bg-go', place: 'bg-go', loadCar: 'bg-go', drive: 'bg-ink-soft', photograph: 'bg-go', event: 'bg-look',
+  warm: 'bg-look/70',
+  cover: 'bg-[#5f7d8c]',
+  stack: 'bg-[#5f7d8c]',
+  make: 'bg-[#8a6a8f]',
+  cut: 'bg-go',
+  drape: 'bg-[#c4532f]',
+  dry: 'bg-[#f0b48d]/75 dark:bg-[#8d5a3d]',
+  oven: 'bg-stop',
+  lift: 'bg-go',
+  rest: 'bg-[#f0b48d]/45 dark:bg-[#8d5a3d]/60',
+  choose: 'bg-go',
+  pack: 'bg-go',
+  place: 'bg-go',
+  loadCar: 'bg-go',
+  drive: 'bg-ink-soft',
+  photograph: 'bg-go',
+  event: 'bg-look',
 }
 
 /** Work is put on quarters of an hour. */
 const GRID_MIN = 15
 const onGrid = (moment: number): number => Math.round(moment / GRID_MIN) * GRID_MIN
-const place = (from: number, to: number) => ({ left: `${axis.value.shareAt(from) * 100}%`, width: `${(axis.value.shareAt(to) - axis.value.shareAt(from)) * 100}%` })
+const place = (from: number, to: number) => ({
+  left: `${axis.value.shareAt(from) * 100}%`,
+  width: `${(axis.value.shareAt(to) - axis.value.shareAt(from)) * 100}%`,
+})
 const STATES: Readonly<Record<Slot['state'], string>> = { toDo: '', underWay: ', under way', done: ', done' }
-const describe = (slot: Slot): string => `${slot.name}, ${dayClockText(slot.from)} to ${dayClockText(slot.to)}${STATES[slot.state]}`
+const describe = (slot: Slot): string =>
+  `${slot.name}, ${dayClockText(slot.from)} to ${dayClockText(slot.to)}${STATES[slot.state]}`
 
-const dragged = ref<{ readonly id: string, readonly byMin: number } | null>(null)
+const dragged = ref<{ readonly id: string; readonly byMin: number } | null>(null)
 let grip = { x: 0, perPixel: 0 }
 const isMovable = ({ hands, task, state }: Slot): boolean => hands && task !== null && state === 'toDo'
 
@@ -35,7 +70,10 @@ function take(event: PointerEvent, slot: Slot): void {
   emit('choose', slot)
   if (!isMovable(slot)) return
   const button = event.currentTarget as HTMLElement
-  grip = { x: event.clientX, perPixel: (axis.value.to - axis.value.from) / button.parentElement!.getBoundingClientRect().width }
+  grip = {
+    x: event.clientX,
+    perPixel: (axis.value.to - axis.value.from) / button.parentElement!.getBoundingClientRect().width,
+  }
   button.setPointerCapture(event.pointerId)
   dragged.value = { id: slot.id, byMin: 0 }
 }
@@ -57,31 +95,92 @@ function walk(event: KeyboardEvent, slot: Slot): void {
   event.preventDefault()
   emit('pin', slot.task!, onGrid(slot.from + step * (event.shiftKey ? 4 : 1)))
 }
-const shown = (slot: Slot) => { const by = dragged.value?.id === slot.id ? dragged.value.byMin : 0; return place(slot.from + by, slot.to + by) }
+const shown = (slot: Slot) => {
+  const by = dragged.value?.id === slot.id ? dragged.value.byMin : 0
+  return place(slot.from + by, slot.to + by)
+}
 </script>
 
 <template>
-  <div class="relative" role="group" :aria-label="`Timetable from ${dayClockText(timetable.startBy)}; the list below says it in words`" data-testid="time-lanes">
+  <div
+    class="relative"
+    role="group"
+    :aria-label="`Timetable from ${dayClockText(timetable.startBy)}; the list below says it in words`"
+    data-testid="time-lanes"
+  >
     <div class="relative ml-16 h-6">
-      <span v-for="day in axis.days" :key="day" class="absolute truncate text-[0.8rem] font-semibold" :class="day === dayOf(now) ? 'text-go' : ''" :style="{ ...place(day, day + 1440), paddingLeft: '4px' }">{{ axis.days.length > 8 ? dateText(day).slice(4) : dateText(day) }}</span>
+      <span
+        v-for="day in axis.days"
+        :key="day"
+        class="absolute truncate text-[0.8rem] font-semibold"
+        :class="day === dayOf(now) ? 'text-go' : ''"
+        :style="{ ...place(day, day + 1440), paddingLeft: '4px' }"
+        >{{ axis.days.length > 8 ? dateText(day).slice(4) : dateText(day) }}</span
+      >
     </div>
     <div class="relative">
       <div class="absolute inset-y-0 right-0 left-16" aria-hidden="true">
         <template v-for="day in axis.days" :key="day">
           <span class="absolute inset-y-0 border-l border-line" :style="{ left: place(day, day).left }" />
-          <span v-for="spell in spellsOn(day, hours)" :key="spell.from" class="absolute inset-y-0 bg-ground-deep/45" :style="place(spell.from, spell.to)" />
+          <span
+            v-for="spell in spellsOn(day, hours)"
+            :key="spell.from"
+            class="absolute inset-y-0 bg-ground-deep/45"
+            :style="place(spell.from, spell.to)"
+          />
         </template>
-        <span v-for="day in dampDays" :key="`damp${day}`" class="absolute inset-y-0 bg-look/15" :style="place(day, day + 1440)" title="a damp day in the forecast" data-testid="damp-day" />
-        <span v-for="{ from, to, name } in busyHere" :key="`busy${from}`" class="absolute inset-y-0 bg-ink-soft/20" :style="place(from, to)" :title="name" data-testid="busy" />
-        <span v-if="now > axis.from && now < axis.to" class="absolute inset-y-0 z-10 border-l-2 border-stop" :style="{ left: place(now, now).left }" title="now" />
+        <span
+          v-for="day in dampDays"
+          :key="`damp${day}`"
+          class="absolute inset-y-0 bg-look/15"
+          :style="place(day, day + 1440)"
+          title="a damp day in the forecast"
+          data-testid="damp-day"
+        />
+        <span
+          v-for="{ from, to, name } in busyHere"
+          :key="`busy${from}`"
+          class="absolute inset-y-0 bg-ink-soft/20"
+          :style="place(from, to)"
+          :title="name"
+          data-testid="busy"
+        />
+        <span
+          v-if="now > axis.from && now < axis.to"
+          class="absolute inset-y-0 z-10 border-l-2 border-stop"
+          :style="{ left: place(now, now).left }"
+          title="now"
+        />
       </div>
       <div v-for="{ lane, slots } in lanes" :key="lane" class="relative flex h-8 items-center">
         <span class="w-16 shrink-0 text-[0.82rem] leading-tight text-ink-soft">{{ laneName(lane) }}</span>
         <div class="relative h-full flex-1">
           <button
-            v-for="slot in slots" :key="`${lane} ${slot.id}`" type="button" class="absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]" :class="[looks[slot.kind], isMovable(slot) ? 'cursor-ew-resize' : 'cursor-default', slot.state === 'done' ? 'opacity-40' : slot.state === 'underWay' ? 'outline-2 outline-offset-1 outline-look' : '', chosen !== null && slot.task === chosen ? 'ring-2 ring-ink ring-offset-1' : '']"
-            :style="shown(slot)" :aria-label="`${describe(slot)}${isMovable(slot) ? ': arrow keys put it at another hour' : ''}`" :title="describe(slot)" :tabindex="isMovable(slot) ? 0 : -1" :data-task="slot.task ?? undefined"
-            @pointerdown="take($event, slot)" @pointermove="drag" @pointerup="drop(slot)" @pointercancel="dragged = null" @focus="emit('choose', slot)" @keydown="walk($event, slot)"
+            v-for="slot in slots"
+            :key="`${lane} ${slot.id}`"
+            type="button"
+            class="absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]"
+            :class="[
+              looks[slot.kind],
+              isMovable(slot) ? 'cursor-ew-resize' : 'cursor-default',
+              slot.state === 'done'
+                ? 'opacity-40'
+                : slot.state === 'underWay'
+                  ? 'outline-2 outline-offset-1 outline-look'
+                  : '',
+              chosen !== null && slot.task === chosen ? 'ring-2 ring-ink ring-offset-1' : '',
+            ]"
+            :style="shown(slot)"
+            :aria-label="`${describe(slot)}${isMovable(slot) ? ': arrow keys put it at another hour' : ''}`"
+            :title="describe(slot)"
+            :tabindex="isMovable(slot) ? 0 : -1"
+            :data-task="slot.task ?? undefined"
+            @pointerdown="take($event, slot)"
+            @pointermove="drag"
+            @pointerup="drop(slot)"
+            @pointercancel="dragged = null"
+            @focus="emit('choose', slot)"
+            @keydown="walk($event, slot)"
           />
         </div>
       </div>

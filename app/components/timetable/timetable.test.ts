@@ -13,15 +13,24 @@ import WhatIfs from './WhatIfs.vue'
 const attempt = vi.fn()
 vi.mock('~/composables/planned', async () => {
   const { usePlannedDemo: use } = await import('../../../tests/any/plannedDemo')
-  return { usePlanned: () => { const planned = use(); return { ...planned, studio: { ...planned.studio, attempt, now: 0 } } } }
+  return {
+    usePlanned: () => {
+      const planned = use()
+      return { ...planned, studio: { ...planned.studio, attempt, now: 0 } }
+    },
+  }
 })
 
 enableAutoUnmount(afterEach)
 
-const timetableIn = (of: Plan): Timetable => { if (!of.timetable.ok) throw new Error(of.timetable.error.code); return of.timetable.value }
+const timetableIn = (of: Plan): Timetable => {
+  if (!of.timetable.ok) throw new Error(of.timetable.error.code)
+  return of.timetable.value
+}
 const timetable = (): Timetable => timetableIn(plan.value)
 const slotOf = (task: string): Slot => timetable().slots.find((slot) => slot.task === task)!
-const shown = (): VueWrapper => mount(TimeLanes, { props: { timetable: timetable(), hours: workshop.value.hours, busy: [], now: 0, chosen: null } })
+const shown = (): VueWrapper =>
+  mount(TimeLanes, { props: { timetable: timetable(), hours: workshop.value.hours, busy: [], now: 0, chosen: null } })
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -31,7 +40,9 @@ beforeEach(() => {
 
 describe('the lanes of the timetable', () => {
   it('hold every slot, each with its hours in words', () => {
-    const labels = shown().findAll('button').map((each) => each.attributes('aria-label'))
+    const labels = shown()
+      .findAll('button')
+      .map((each) => each.attributes('aria-label'))
     for (const { name } of timetable().slots) expect(labels.some((label) => label!.startsWith(name))).toBe(true)
   })
   it('let work be put at another hour by keys, and nothing that only lies there', async () => {
@@ -40,13 +51,30 @@ describe('the lanes of the timetable', () => {
     await cut.trigger('keydown', { key: 'ArrowLeft' })
     await cut.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
     const { from } = slotOf('cut')
-    expect(mounted.emitted('pin')).toEqual([['cut', Math.round((from - 15) / 15) * 15], ['cut', Math.round((from + 60) / 15) * 15]])
-    await mounted.findAll('button').find((each) => each.attributes('aria-label')!.includes('dries'))!.trigger('keydown', { key: 'ArrowLeft' })
+    expect(mounted.emitted('pin')).toEqual([
+      ['cut', Math.round((from - 15) / 15) * 15],
+      ['cut', Math.round((from + 60) / 15) * 15],
+    ])
+    await mounted
+      .findAll('button')
+      .find((each) => each.attributes('aria-label')!.includes('dries'))!
+      .trigger('keydown', { key: 'ArrowLeft' })
     expect(mounted.emitted('pin')).toHaveLength(2)
   })
   it('show hours when somebody cannot', () => {
     const { from } = slotOf('cut')
-    const mounted = mount(TimeLanes, { props: { timetable: timetable(), hours: workshop.value.hours, busy: [{ name: 'Dentist', from, to: from + 60 }, { name: 'long ago', from: 0, to: 60 }], now: from, chosen: 'cut' } })
+    const mounted = mount(TimeLanes, {
+      props: {
+        timetable: timetable(),
+        hours: workshop.value.hours,
+        busy: [
+          { name: 'Dentist', from, to: from + 60 },
+          { name: 'long ago', from: 0, to: 60 },
+        ],
+        now: from,
+        chosen: 'cut',
+      },
+    })
     expect(mounted.findAll('[data-testid="busy"]').map((each) => each.attributes('title'))).toEqual(['Dentist'])
   })
 })
@@ -62,15 +90,21 @@ describe('a piece of work', () => {
     expect(option.value.pins).toEqual({})
   })
   it('that cannot be where it was put says so', () => {
-    usePlannedDemo().editOption('too late', (draft) => { draft.pins = { pack: slotOf('pack').from + 120 } })
-    expect(mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } }).text()).toContain('so it comes before that')
+    usePlannedDemo().editOption('too late', (draft) => {
+      draft.pins = { pack: slotOf('pack').from + 120 }
+    })
+    expect(mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } }).text()).toContain(
+      'so it comes before that',
+    )
   })
 })
 
 describe('how sure it is', () => {
   it('waits for its runs, then tells chance, hour and causes', () => {
     expect(mount(RiskNote, { props: { timetable: timetable() } }).text()).toContain('two hundred times')
-    const thorough = timetableIn(createPlanner()({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric', walks: 20 }))
+    const thorough = timetableIn(
+      createPlanner()({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric', walks: 20 }),
+    )
     const text = mount(RiskNote, { props: { timetable: thorough } }).text()
     expect(text).toMatch(/\d+ %/)
     expect(text).toMatch(/of late runs/)
@@ -105,12 +139,27 @@ describe('hours when somebody cannot', () => {
     const field = mounted.get<HTMLInputElement>('[data-testid="busy-file"]')
     Object.defineProperty(field.element, 'files', { value: [new File([text], 'mine.ics')], configurable: true })
     await field.trigger('change')
-    await vi.waitFor(() => { if (workshop.value.busy.length === 0 && !mounted.find('[role="alert"]').exists()) throw new Error('not yet') })
+    await vi.waitFor(() => {
+      if (workshop.value.busy.length === 0 && !mounted.find('[role="alert"]').exists()) throw new Error('not yet')
+    })
   }
   it('come out of a calendar, and go again', async () => {
     const mounted = mount(BusySection)
     const day = new Date(slotOf('cut').from * 60_000).toISOString().slice(0, 10).replaceAll('-', '')
-    await bring(mounted, ['BEGIN:VCALENDAR', 'VERSION:2.0', 'BEGIN:VEVENT', 'UID:a', `DTSTART:${day}T090000`, 'DURATION:PT1H', 'SUMMARY:Dentist', 'END:VEVENT', 'END:VCALENDAR'].join('\r\n'))
+    await bring(
+      mounted,
+      [
+        'BEGIN:VCALENDAR',
+        'VERSION:2.0',
+        'BEGIN:VEVENT',
+        'UID:a',
+        `DTSTART:${day}T090000`,
+        'DURATION:PT1H',
+        'SUMMARY:Dentist',
+        'END:VEVENT',
+        'END:VCALENDAR',
+      ].join('\r\n'),
+    )
     expect(mounted.text()).toContain('Dentist')
     await mounted.get('[aria-label^="Free again: Dentist"]').trigger('click')
     expect(workshop.value.busy).toEqual([])

@@ -2,7 +2,15 @@
 import { computed } from 'vue'
 import type { ColourFault } from '#core/care'
 import { techniqueOf, type PaperDecoration } from '#core/plan'
-import { CARRIER_WORDS, CARRIERS, COLOURING_WAYS, COLOURING_WORDS, colouringSchema, type Colouring, type ColouringWay } from '#core/tint'
+import {
+  CARRIER_WORDS,
+  CARRIERS,
+  COLOURING_WAYS,
+  COLOURING_WORDS,
+  colouringSchema,
+  type Colouring,
+  type ColouringWay,
+} from '#core/tint'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -10,21 +18,44 @@ import { usePlanned } from '~/composables/planned'
 /** How each decoration is coloured, what does not suit it, what would; and what goes on when it is dry. */
 const { plan, option, studio, editOption } = usePlanned()
 
-const rows = computed(() => option.value.paperwork.flatMap((decoration) => {
-  const made = plan.value.paperwork.find(({ id }) => id === decoration.id)
-  return made && made.elements.length > 0 ? [{ decoration, made, faults: plan.value.dishes.faults.filter((fault) => fault.decoration === decoration.id) }] : []
-}))
-const hasSlurry = ({ technique }: PaperDecoration): boolean => (techniqueOf(technique).liquids ?? []).some(({ mixture }) => mixture === 'slurry')
-const waysFor = (decoration: PaperDecoration): readonly ColouringWay[] => COLOURING_WAYS.filter((way) => way !== 'slurry' || hasSlurry(decoration))
+const rows = computed(() =>
+  option.value.paperwork.flatMap((decoration) => {
+    const made = plan.value.paperwork.find(({ id }) => id === decoration.id)
+    return made && made.elements.length > 0
+      ? [{ decoration, made, faults: plan.value.dishes.faults.filter((fault) => fault.decoration === decoration.id) }]
+      : []
+  }),
+)
+const hasSlurry = ({ technique }: PaperDecoration): boolean =>
+  (techniqueOf(technique).liquids ?? []).some(({ mixture }) => mixture === 'slurry')
+const waysFor = (decoration: PaperDecoration): readonly ColouringWay[] =>
+  COLOURING_WAYS.filter((way) => way !== 'slurry' || hasSlurry(decoration))
 const isThinned = ({ colouring: { way } }: PaperDecoration): boolean => way === 'brush' || way === 'mist'
 
-const change = (id: string, label: string, set: (decoration: PaperDecoration) => void): void => editOption(label, ({ paperwork }) => { set(paperwork.find((each) => each.id === id)!) }, `${label} ${id}`)
-const recolour = (id: string, colouring: Partial<Colouring>): void => change(id, 'how it is coloured', (each) => { Object.assign(each.colouring, colouring) })
-const setColour = (id: string, colour: string): void => change(id, 'colour', (each) => { if (each.run.steps === 1) each.run.tail = colour; each.colour = colour })
+const change = (id: string, label: string, set: (decoration: PaperDecoration) => void): void =>
+  editOption(
+    label,
+    ({ paperwork }) => {
+      set(paperwork.find((each) => each.id === id)!)
+    },
+    `${label} ${id}`,
+  )
+const recolour = (id: string, colouring: Partial<Colouring>): void =>
+  change(id, 'how it is coloured', (each) => {
+    Object.assign(each.colouring, colouring)
+  })
+const setColour = (id: string, colour: string): void =>
+  change(id, 'colour', (each) => {
+    if (each.run.steps === 1) each.run.tail = colour
+    each.colour = colour
+  })
 
 function mend({ decoration, remedy }: ColourFault): void {
   if (remedy.kind === 'colouring') recolour(decoration, remedy.change)
-  if (remedy.kind === 'leaveOut') studio.edit('leave dyes out', ({ workshop }) => { for (const dye of workshop.dyes) if (remedy.dyes.includes(dye.id)) dye.inUse = false })
+  if (remedy.kind === 'leaveOut')
+    studio.edit('leave dyes out', ({ workshop }) => {
+      for (const dye of workshop.dyes) if (remedy.dyes.includes(dye.id)) dye.inUse = false
+    })
 }
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, (_, at) => at + 1)
@@ -34,21 +65,85 @@ const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, 
   <section v-if="rows.length > 0" aria-labelledby="colouring" data-testid="colouring">
     <h2 id="colouring" class="part-title mb-2">How each is coloured</h2>
     <ul class="grid gap-4">
-      <li v-for="{ decoration, made, faults } in rows" :key="decoration.id" class="grid grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-1.5 sm:grid-cols-[9.5rem_minmax(0,1fr)]" :data-testid="`colouring-${decoration.id}`">
+      <li
+        v-for="{ decoration, made, faults } in rows"
+        :key="decoration.id"
+        class="grid grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-1.5 sm:grid-cols-[9.5rem_minmax(0,1fr)]"
+        :data-testid="`colouring-${decoration.id}`"
+      >
         <b class="pt-1 text-[0.96rem]">{{ made.name }}</b>
         <div class="grid min-w-0 gap-1.5">
           <div class="flex flex-wrap items-center gap-2 text-[0.9rem]">
-            <select class="field-input min-h-9! w-auto!" :aria-label="`${made.name} is`" :value="decoration.colouring.way" @change="recolour(decoration.id, { way: valueOf($event) as ColouringWay })"><option v-for="way in waysFor(decoration)" :key="way" :value="way">{{ COLOURING_WORDS[way] }}</option></select>
+            <select
+              class="field-input min-h-9! w-auto!"
+              :aria-label="`${made.name} is`"
+              :value="decoration.colouring.way"
+              @change="recolour(decoration.id, { way: valueOf($event) as ColouringWay })"
+            >
+              <option v-for="way in waysFor(decoration)" :key="way" :value="way">{{ COLOURING_WORDS[way] }}</option>
+            </select>
             <template v-if="isThinned(decoration)">
-              in <select class="field-input min-h-9! w-auto!" :aria-label="`${made.name} is thinned with`" :value="decoration.colouring.carrier" @change="recolour(decoration.id, { carrier: valueOf($event) as Colouring['carrier'] })"><option v-for="carrier in CARRIERS" :key="carrier" :value="carrier">{{ CARRIER_WORDS[carrier] }}</option></select>
-              <select class="field-input min-h-9! w-auto!" :aria-label="`${made.name}: faces`" :value="decoration.colouring.faces" @change="recolour(decoration.id, { faces: Number(valueOf($event)) as 1 | 2 })"><option :value="1">on one face</option><option :value="2">on both faces</option></select>
-              <select class="field-input min-h-9! w-auto!" :aria-label="`${made.name}: coats`" :value="decoration.colouring.coats" @change="recolour(decoration.id, { coats: Number(valueOf($event)) })"><option v-for="coats in mostCoats" :key="coats" :value="coats">{{ coats === 1 ? 'once' : `${coats} coats` }}</option></select>
+              in
+              <select
+                class="field-input min-h-9! w-auto!"
+                :aria-label="`${made.name} is thinned with`"
+                :value="decoration.colouring.carrier"
+                @change="recolour(decoration.id, { carrier: valueOf($event) as Colouring['carrier'] })"
+              >
+                <option v-for="carrier in CARRIERS" :key="carrier" :value="carrier">
+                  {{ CARRIER_WORDS[carrier] }}
+                </option>
+              </select>
+              <select
+                class="field-input min-h-9! w-auto!"
+                :aria-label="`${made.name}: faces`"
+                :value="decoration.colouring.faces"
+                @change="recolour(decoration.id, { faces: Number(valueOf($event)) as 1 | 2 })"
+              >
+                <option :value="1">on one face</option>
+                <option :value="2">on both faces</option>
+              </select>
+              <select
+                class="field-input min-h-9! w-auto!"
+                :aria-label="`${made.name}: coats`"
+                :value="decoration.colouring.coats"
+                @change="recolour(decoration.id, { coats: Number(valueOf($event)) })"
+              >
+                <option v-for="coats in mostCoats" :key="coats" :value="coats">
+                  {{ coats === 1 ? 'once' : `${coats} coats` }}
+                </option>
+              </select>
             </template>
           </div>
-          <ColourChoice v-if="decoration.colouring.way !== 'bare'" :label="decoration.run.steps > 1 ? 'At the heart' : 'Colour'" :model-value="decoration.colour" @update:model-value="setColour(decoration.id, $event)" />
-          <ColourChoice v-if="decoration.colouring.way !== 'bare' && decoration.run.steps > 1" label="At the tail" :model-value="decoration.run.tail" @update:model-value="change(decoration.id, 'tail colour', (each) => { each.run.tail = $event })" />
-          <p v-for="{ name, amount, id } in made.finishes" :key="id" class="text-[0.88rem] text-ink-soft">when dry: {{ name.toLowerCase() }}, <FigureLink :working="amount" /></p>
-          <p v-for="fault in faults" :key="fault.code" class="rounded-lg px-3 py-1.5 text-[0.9rem]" :class="fault.severity === 'stop' ? 'bg-stop-soft' : 'bg-look-soft'" :data-testid="`fault-${fault.code}`">{{ fault.say }} <template v-if="fault.remedy.kind === 'advice'">Better: {{ fault.remedy.words }}.</template><button v-else type="button" class="figure-link" @click="mend(fault)">{{ fault.remedy.words }}</button></p>
+          <ColourChoice
+            v-if="decoration.colouring.way !== 'bare'"
+            :label="decoration.run.steps > 1 ? 'At the heart' : 'Colour'"
+            :model-value="decoration.colour"
+            @update:model-value="setColour(decoration.id, $event)"
+          />
+          <ColourChoice
+            v-if="decoration.colouring.way !== 'bare' && decoration.run.steps > 1"
+            label="At the tail"
+            :model-value="decoration.run.tail"
+            @update:model-value="
+              change(decoration.id, 'tail colour', (each) => {
+                each.run.tail = $event
+              })
+            "
+          />
+          <p v-for="{ name, amount, id } in made.finishes" :key="id" class="text-[0.88rem] text-ink-soft">
+            when dry: {{ name.toLowerCase() }}, <FigureLink :working="amount" />
+          </p>
+          <p
+            v-for="fault in faults"
+            :key="fault.code"
+            class="rounded-lg px-3 py-1.5 text-[0.9rem]"
+            :class="fault.severity === 'stop' ? 'bg-stop-soft' : 'bg-look-soft'"
+            :data-testid="`fault-${fault.code}`"
+          >
+            {{ fault.say }} <template v-if="fault.remedy.kind === 'advice'">Better: {{ fault.remedy.words }}.</template
+            ><button v-else type="button" class="figure-link" @click="mend(fault)">{{ fault.remedy.words }}</button>
+          </p>
         </div>
       </li>
     </ul>

@@ -31,22 +31,55 @@ const problem = ref('')
 const next = ref<'bare' | 'swatch'>('bare')
 
 const stock = computed(() => workshop.value.dyes.find(({ id }) => id === props.dye))
-const known = computed(() => (kind.value === 'film' ? plan.value.dyes : plan.value.dishes.waferDyes).find(({ dye }) => dye.id === props.dye))
+const known = computed(() =>
+  (kind.value === 'film' ? plan.value.dyes : plan.value.dishes.waferDyes).find(({ dye }) => dye.id === props.dye),
+)
 const trials = computed(() => workshop.value.dyeTrials.filter(({ dye }) => dye === props.dye))
-const foreseen = computed(() => known.value ? sheetHex({ [known.value.dye.id]: drops.value }, [known.value.dye], STRIPS[kind.value]) : '#ffffff')
-const trial = computed((): Omit<DyeTrial, 'id'> | null => stock.value ? { dye: stock.value.id, kind: kind.value, dropsPer100Ml: drops.value, bare: bare.value, swatch: swatch.value, odd: false } : null)
+const foreseen = computed(() =>
+  known.value ? sheetHex({ [known.value.dye.id]: drops.value }, [known.value.dye], STRIPS[kind.value]) : '#ffffff',
+)
+const trial = computed((): Omit<DyeTrial, 'id'> | null =>
+  stock.value
+    ? {
+        dye: stock.value.id,
+        kind: kind.value,
+        dropsPer100Ml: drops.value,
+        bare: bare.value,
+        swatch: swatch.value,
+        odd: false,
+      }
+    : null,
+)
 /** What the dye would be taken for with this strip. */
-const then = computed(() => stock.value && trial.value ? learnedDye(stock.value, [...workshop.value.dyeTrials, { ...trial.value, id: 'new' }], STRIPS[kind.value]) : null)
+const then = computed(() =>
+  stock.value && trial.value
+    ? learnedDye(stock.value, [...workshop.value.dyeTrials, { ...trial.value, id: 'new' }], STRIPS[kind.value])
+    : null,
+)
 
-watch(() => props.dye, () => { drops.value = STARTING_DROPS; photo.value = null; problem.value = ''; next.value = 'bare' })
-watch([() => props.dye, kind], () => { bare.value = bareOf(kind.value); swatch.value = foreseen.value })
+watch(
+  () => props.dye,
+  () => {
+    drops.value = STARTING_DROPS
+    photo.value = null
+    problem.value = ''
+    next.value = 'bare'
+  },
+)
+watch([() => props.dye, kind], () => {
+  bare.value = bareOf(kind.value)
+  swatch.value = foreseen.value
+})
 
 async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
   if (!file) return
   const taken = await shrinkPhoto(file)
   problem.value = 'sentence' in taken ? taken.sentence : ''
-  if (!('sentence' in taken)) { photo.value = taken; next.value = 'bare' }
+  if (!('sentence' in taken)) {
+    photo.value = taken
+    next.value = 'bare'
+  }
 }
 
 function touch(event: MouseEvent): void {
@@ -58,39 +91,109 @@ function touch(event: MouseEvent): void {
 
 function keep(): void {
   const kept = { ...trial.value!, id: crypto.randomUUID() }
-  studio.edit('strip dipped', ({ workshop: draft }) => { draft.dyeTrials.push(kept) })
+  studio.edit('strip dipped', ({ workshop: draft }) => {
+    draft.dyeTrials.push(kept)
+  })
   emit('close')
 }
 
-const mark = (id: string, odd: boolean): void => studio.edit(odd ? 'strip is odd' : 'strip counts', ({ workshop: draft }) => { draft.dyeTrials.find((each) => each.id === id)!.odd = odd })
-const forget = (id: string): void => studio.edit('forget strip', ({ workshop: draft }) => { draft.dyeTrials = draft.dyeTrials.filter((each) => each.id !== id) })
+const mark = (id: string, odd: boolean): void =>
+  studio.edit(odd ? 'strip is odd' : 'strip counts', ({ workshop: draft }) => {
+    draft.dyeTrials.find((each) => each.id === id)!.odd = odd
+  })
+const forget = (id: string): void =>
+  studio.edit('forget strip', ({ workshop: draft }) => {
+    draft.dyeTrials = draft.dyeTrials.filter((each) => each.id !== id)
+  })
 </script>
 
 <template>
   <Dialog :open="dye !== null" class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel v-if="stock && known && then" class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-6">
+      <DialogPanel
+        v-if="stock && known && then"
+        class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-6"
+      >
         <DialogTitle class="text-2xl">A strip of {{ stock.name }}</DialogTitle>
-        <p class="text-[0.94rem]">Dip a strip in a little bath of known strength, {{ kind === 'film' ? 'as long as film is soaked' : 'in and out again' }}, dry it, and lay it beside a bare strip on white, in daylight.</p>
+        <p class="text-[0.94rem]">
+          Dip a strip in a little bath of known strength,
+          {{ kind === 'film' ? 'as long as film is soaked' : 'in and out again' }}, dry it, and lay it beside a bare
+          strip on white, in daylight.
+        </p>
         <div class="grid grid-cols-3 items-end gap-x-6 gap-y-3 sm:grid-cols-[8rem_8rem_auto_auto_auto]">
-          <QuantityField class="max-sm:col-span-3" :schema="dyeTrialSchema.shape.dropsPer100Ml" :model-value="drops" @update:model-value="drops = $event" />
-          <label class="text-[0.84rem] text-ink-soft max-sm:col-span-3">{{ dyeTrialSchema.shape.kind.meta()!.label }}<select v-model="kind" class="field-input text-ink"><option value="film">rice film</option><option value="wafer">wafer paper</option></select></label>
-          <label class="text-[0.84rem] text-ink-soft">Foreseen<span class="mt-1 block size-14 rounded-lg border border-line" :style="{ background: foreseen }" /></label>
-          <label class="text-[0.84rem] text-ink-soft">The bare strip<input v-model="bare" type="color" class="mt-1 block size-14"></label>
-          <label class="text-[0.84rem] text-ink-soft">The dyed strip<input v-model="swatch" type="color" class="mt-1 block size-14"></label>
+          <QuantityField
+            class="max-sm:col-span-3"
+            :schema="dyeTrialSchema.shape.dropsPer100Ml"
+            :model-value="drops"
+            @update:model-value="drops = $event"
+          />
+          <label class="text-[0.84rem] text-ink-soft max-sm:col-span-3"
+            >{{ dyeTrialSchema.shape.kind.meta()!.label
+            }}<select v-model="kind" class="field-input text-ink">
+              <option value="film">rice film</option>
+              <option value="wafer">wafer paper</option>
+            </select></label
+          >
+          <label class="text-[0.84rem] text-ink-soft"
+            >Foreseen<span class="mt-1 block size-14 rounded-lg border border-line" :style="{ background: foreseen }"
+          /></label>
+          <label class="text-[0.84rem] text-ink-soft"
+            >The bare strip<input v-model="bare" type="color" class="mt-1 block size-14"
+          /></label>
+          <label class="text-[0.84rem] text-ink-soft"
+            >The dyed strip<input v-model="swatch" type="color" class="mt-1 block size-14"
+          /></label>
         </div>
         <div v-if="photo" class="grid gap-1">
-          <p role="status" class="text-[0.92rem]">{{ next === 'bare' ? 'Touch the bare strip.' : 'Now touch the dyed strip.' }}</p>
-          <button type="button" class="block w-full cursor-crosshair overflow-hidden rounded-lg" aria-label="Photograph: touch the bare strip, then the dyed one" @click="touch"><img :src="photo.dataUrl" :alt="photo.name" class="mx-auto block max-h-72"></button>
+          <p role="status" class="text-[0.92rem]">
+            {{ next === 'bare' ? 'Touch the bare strip.' : 'Now touch the dyed strip.' }}
+          </p>
+          <button
+            type="button"
+            class="block w-full cursor-crosshair overflow-hidden rounded-lg"
+            aria-label="Photograph: touch the bare strip, then the dyed one"
+            @click="touch"
+          >
+            <img :src="photo.dataUrl" :alt="photo.name" class="mx-auto block max-h-72" />
+          </button>
         </div>
-        <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"><ImagePlus class="size-4.5" aria-hidden="true" />Take both from a photograph<input type="file" class="sr-only" accept="image/*" @change="bring"></label>
+        <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
+          ><ImagePlus class="size-4.5" aria-hidden="true" />Take both from a photograph<input
+            type="file"
+            class="sr-only"
+            accept="image/*"
+            @change="bring"
+        /></label>
         <p v-if="problem" role="alert" class="rounded-lg bg-look-soft px-3 py-1.5 text-[0.92rem]">{{ problem }}</p>
-        <p class="rounded-xl bg-paper-deep px-4 py-2.5 text-[0.94rem]" data-testid="strip-teaches">With this strip the dye counts as {{ printNumber(then.strength, 2) }} times what it began with, ± {{ printNumber(100 * then.spread, 0) }} % (now {{ printNumber(known.strength, 2) }}, ± {{ printNumber(100 * known.spread, 0) }} %).</p>
+        <p class="rounded-xl bg-paper-deep px-4 py-2.5 text-[0.94rem]" data-testid="strip-teaches">
+          With this strip the dye counts as {{ printNumber(then.strength, 2) }} times what it began with, ±
+          {{ printNumber(100 * then.spread, 0) }} % (now {{ printNumber(known.strength, 2) }}, ±
+          {{ printNumber(100 * known.spread, 0) }} %).
+        </p>
         <ul v-if="trials.length > 0" class="grid gap-1 text-[0.9rem]">
-          <li v-for="each in trials" :key="each.id" class="flex items-center gap-2"><span class="size-6 rounded border border-line" :style="{ background: each.bare }" /><span class="size-6 rounded border border-line" :style="{ background: each.swatch }" /><span :class="each.odd ? 'text-ink-soft line-through' : ''">{{ printNumber(each.dropsPer100Ml, 1) }} drops in 100 ml, {{ each.kind }}</span><button type="button" class="figure-link" :aria-pressed="each.odd" @click="mark(each.id, !each.odd)">{{ each.odd ? 'let it count' : 'odd, leave it out' }}</button><button type="button" class="figure-link" @click="forget(each.id)">forget</button></li>
+          <li v-for="each in trials" :key="each.id" class="flex items-center gap-2">
+            <span class="size-6 rounded border border-line" :style="{ background: each.bare }" /><span
+              class="size-6 rounded border border-line"
+              :style="{ background: each.swatch }"
+            /><span :class="each.odd ? 'text-ink-soft line-through' : ''"
+              >{{ printNumber(each.dropsPer100Ml, 1) }} drops in 100 ml, {{ each.kind }}</span
+            ><button type="button" class="figure-link" :aria-pressed="each.odd" @click="mark(each.id, !each.odd)">
+              {{ each.odd ? 'let it count' : 'odd, leave it out' }}</button
+            ><button type="button" class="figure-link" @click="forget(each.id)">forget</button>
+          </li>
         </ul>
-        <div class="flex justify-end gap-3"><button type="button" class="button" @click="emit('close')">Close</button><button type="button" class="button button-go" :disabled="workshop.dyeTrials.length >= MOST_TRIALS" @click="keep">Keep this strip</button></div>
+        <div class="flex justify-end gap-3">
+          <button type="button" class="button" @click="emit('close')">Close</button
+          ><button
+            type="button"
+            class="button button-go"
+            :disabled="workshop.dyeTrials.length >= MOST_TRIALS"
+            @click="keep"
+          >
+            Keep this strip
+          </button>
+        </div>
       </DialogPanel>
     </div>
   </Dialog>

@@ -8,7 +8,9 @@ import DyeShelf from './DyeShelf.vue'
 import { useLook } from './looking'
 import PaperDishes from './PaperDishes.vue'
 
-vi.mock('~/composables/planned', async () => ({ usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo }))
+vi.mock('~/composables/planned', async () => ({
+  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
+}))
 
 enableAutoUnmount(afterEach)
 
@@ -35,14 +37,17 @@ describe('dishes for paper', () => {
   })
   it('look another way on their tier', async () => {
     const mounted = shown()
-    const colours = (): readonly string[] => mounted.findAll('[data-testid="dish"]').map((dish) => dish.attributes('style')!)
+    const colours = (): readonly string[] =>
+      mounted.findAll('[data-testid="dish"]').map((dish) => dish.attributes('style')!)
     const before = colours()
     useLook().value = 'covering'
     await mounted.vm.$nextTick()
     expect(colours().filter((style, at) => style === before[at])).toEqual([])
   })
   it('that are nearly equal can be mixed as one', async () => {
-    studio.edit('nearly', (draft) => { draft.commission.options[0]!.paperwork.find(({ id }) => id === 'buds')!.colour = '#e98d68' })
+    studio.edit('nearly', (draft) => {
+      draft.commission.options[0]!.paperwork.find(({ id }) => id === 'buds')!.colour = '#e98d68'
+    })
     const mounted = shown()
     const before = plan.value.dishes.dishes.length
     await button(mounted, 'mix them as one').trigger('click')
@@ -64,10 +69,13 @@ describe('how each is coloured', () => {
     expect(row(mounted, 'moths').find('[data-testid="fault-wet-thin-paper"]').exists()).toBe(false)
   })
   it('follows what the client does not want', async () => {
-    studio.edit('no alcohol', (draft) => { draft.commission.brief.limits.noAlcohol = true })
+    studio.edit('no alcohol', (draft) => {
+      draft.commission.brief.limits.noAlcohol = true
+    })
     const mounted = mount(ColouringSection)
     expect(plan.value.cautions.find(({ code }) => code === 'colour-stops')!.say).toContain('Butterfly: No alcohol')
-    for (let turn = 0; turn < 20 && mounted.find('[data-testid^="fault-"] button').exists(); turn += 1) await mounted.get('[data-testid^="fault-"] button').trigger('click')
+    for (let turn = 0; turn < 20 && mounted.find('[data-testid^="fault-"] button').exists(); turn += 1)
+      await mounted.get('[data-testid^="fault-"] button').trigger('click')
     expect(plan.value.dishes.faults).toEqual([])
   })
   it('leaves a decoration bare, and its dish is gone', async () => {
@@ -90,9 +98,20 @@ describe('a colour', () => {
     expect(mounted.emitted('update:modelValue')).toHaveLength(1)
   })
   it('is touched on a picture only when there is one', () => {
-    const shown = (): boolean => mount(ColourChoice, { props: { label: 'Colour', modelValue: '#d9572b' } }).find('[aria-label="Colour: from a picture"]').exists()
+    const shown = (): boolean =>
+      mount(ColourChoice, { props: { label: 'Colour', modelValue: '#d9572b' } })
+        .find('[aria-label="Colour: from a picture"]')
+        .exists()
     expect(shown()).toBe(false)
-    studio.edit('picture', (draft) => { draft.commission.brief.photos.push({ id: 'a', name: 'sketch', dataUrl: 'data:image/png;base64,AAAA', widthPx: 10, heightPx: 10 }) })
+    studio.edit('picture', (draft) => {
+      draft.commission.brief.photos.push({
+        id: 'a',
+        name: 'sketch',
+        dataUrl: 'data:image/png;base64,AAAA',
+        widthPx: 10,
+        heightPx: 10,
+      })
+    })
     expect(commission.value.brief.photos).toHaveLength(1)
     expect(shown()).toBe(true)
   })
@@ -104,7 +123,9 @@ describe('dyes on the shelf', () => {
     const red = mounted.findAll('li').find((each) => each.text().includes('red'))!
     expect(red.text()).toMatch(/takes 5\.\d ml/)
     expect(red.text()).not.toContain('more than is on hand')
-    studio.edit('less', (draft) => { draft.workshop.dyes[0]!.onHandMl = 2 })
+    studio.edit('less', (draft) => {
+      draft.workshop.dyes[0]!.onHandMl = 2
+    })
     await mounted.vm.$nextTick()
     expect(workshop.value.dyes[0]!.onHandMl).toBe(2)
     expect(red.text()).toContain('more than is on hand')

@@ -12,7 +12,8 @@ beforeEach(() => {
 })
 
 /** Mounting by itself wraps props in deep proxies, which a schema does not survive and no page does. */
-const field = () => mount(QuantityField, { props: { schema: markRaw(sweepSchema.shape.seenHeightMm), modelValue: 118 } })
+const field = () =>
+  mount(QuantityField, { props: { schema: markRaw(sweepSchema.shape.seenHeightMm), modelValue: 118 } })
 const value = (mounted: ReturnType<typeof field>) => (mounted.get('input').element as HTMLInputElement).value
 
 describe('a field for a quantity', () => {

@@ -5,7 +5,13 @@ import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 import { arrowStep, fieldRules, readTyped } from './fieldRules'
 
-const props = defineProps<{ schema: z.ZodNumber, modelValue: number, label?: string, hideHelp?: boolean, inline?: boolean }>()
+const props = defineProps<{
+  schema: z.ZodNumber
+  modelValue: number
+  label?: string
+  hideHelp?: boolean
+  inline?: boolean
+}>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 
 const preferences = usePreferences()
@@ -47,7 +53,9 @@ function giveUp(): void {
 
 <template>
   <div class="min-w-0" :class="inline ? 'grid grid-cols-[1fr_5.2rem] items-baseline gap-x-2' : ''">
-    <label :for="id" class="block text-ink-soft" :class="inline ? 'text-[0.88rem]' : 'text-[0.8rem]'">{{ label ?? rules.label }}</label>
+    <label :for="id" class="block text-ink-soft" :class="inline ? 'text-[0.88rem]' : 'text-[0.8rem]'">{{
+      label ?? rules.label
+    }}</label>
     <input
       :id="id"
       v-model="text"
@@ -62,8 +70,10 @@ function giveUp(): void {
       @keydown.esc="giveUp"
       @keydown.up.prevent="nudge(1, $event.shiftKey)"
       @keydown.down.prevent="nudge(-1, $event.shiftKey)"
-    >
-    <p v-if="problem" :id="`${id}-problem`" class="col-span-2 mt-1 text-[0.8rem] font-medium text-stop" role="alert">{{ problem }}</p>
+    />
+    <p v-if="problem" :id="`${id}-problem`" class="col-span-2 mt-1 text-[0.8rem] font-medium text-stop" role="alert">
+      {{ problem }}
+    </p>
     <p v-else-if="rules.help && !hideHelp" class="mt-0.5 text-[0.75rem] text-ink-soft">{{ rules.help }}</p>
   </div>
 </template>

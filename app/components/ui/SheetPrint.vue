@@ -6,7 +6,7 @@ import type { PrintPaper } from '#core/format/pdf'
 import { saveSheetsAsPdf, saveSheetsAsSvg } from '~/files/sheets'
 
 /** Saves pictures at true size. `mark` tells the buttons of several on one page apart. */
-const props = defineProps<{ sheets: readonly Picture[], title: string, name: string, ending: string, mark?: string }>()
+const props = defineProps<{ sheets: readonly Picture[]; title: string; name: string; ending: string; mark?: string }>()
 
 const paper = ref<PrintPaper>('A4')
 const writing = ref(false)
@@ -26,10 +26,31 @@ async function savePdf(): Promise<void> {
 
 <template>
   <div>
-    <label class="mb-2 block text-[0.8rem] text-ink-soft">Paper<select v-model="paper" class="field-input text-ink"><option value="A4">A4, joined where larger</option><option value="A3">A3, joined where larger</option><option value="letter">Letter, joined where larger</option></select></label>
+    <label class="mb-2 block text-[0.8rem] text-ink-soft"
+      >Paper<select v-model="paper" class="field-input text-ink">
+        <option value="A4">A4, joined where larger</option>
+        <option value="A3">A3, joined where larger</option>
+        <option value="letter">Letter, joined where larger</option>
+      </select></label
+    >
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="button button-go" :disabled="writing" :data-testid="`${mark ?? 'save'}-pdf`" @click="savePdf"><Download class="size-4.5" aria-hidden="true" />{{ writing ? 'Writing…' : 'PDF' }}</button>
-      <button type="button" class="button" :data-testid="`${mark ?? 'save'}-svg`" @click="saveSheetsAsSvg(sheets, title, name, ending)"><Download class="size-4.5" aria-hidden="true" />SVG</button>
+      <button
+        type="button"
+        class="button button-go"
+        :disabled="writing"
+        :data-testid="`${mark ?? 'save'}-pdf`"
+        @click="savePdf"
+      >
+        <Download class="size-4.5" aria-hidden="true" />{{ writing ? 'Writing…' : 'PDF' }}
+      </button>
+      <button
+        type="button"
+        class="button"
+        :data-testid="`${mark ?? 'save'}-svg`"
+        @click="saveSheetsAsSvg(sheets, title, name, ending)"
+      >
+        <Download class="size-4.5" aria-hidden="true" />SVG
+      </button>
     </div>
     <p v-if="problem" role="alert" class="mt-2 text-stop">{{ problem }}</p>
   </div>

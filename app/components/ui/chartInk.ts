@@ -2,7 +2,13 @@ import { computed, ref, watchEffect } from 'vue'
 import { usePreferences } from '~/stores/preferences'
 
 /** Colours and face of charts, as the room's light has them. */
-export type ChartInk = { readonly line: string, readonly damp: string, readonly text: string, readonly grid: string, readonly paper: string }
+export type ChartInk = {
+  readonly line: string
+  readonly damp: string
+  readonly text: string
+  readonly grid: string
+  readonly paper: string
+}
 
 export const CHART_FONT = { family: '"Figtree Variable", sans-serif', size: 12.5 }
 
@@ -14,7 +20,13 @@ export function useChartInk() {
     void preferences.theme
     const style = getComputedStyle(document.documentElement)
     const colour = (name: string): string => style.getPropertyValue(name).trim()
-    ink.value = { line: colour('--go'), damp: colour('--look'), text: colour('--ink-soft'), grid: colour('--line'), paper: colour('--paper') }
+    ink.value = {
+      line: colour('--go'),
+      damp: colour('--look'),
+      text: colour('--ink-soft'),
+      grid: colour('--line'),
+      paper: colour('--paper'),
+    }
   })
   return computed(() => ink.value)
 }

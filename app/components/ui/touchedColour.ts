@@ -3,11 +3,17 @@ const AROUND = 5
 /** What a screen's light is to its numbers, nearly. */
 const GAMMA = 2.2
 
-/** The mean colour round where a picture was touched, in linear light: paper is never even. @param event a click on what holds the picture */
+/**
+ * The mean colour round where a picture was touched, in linear light: paper is never even. @param event a click on
+ * what holds the picture
+ */
 export function touchedColour(event: MouseEvent): string {
   const image = (event.currentTarget as HTMLElement).querySelector('img')!
   const place = image.getBoundingClientRect()
-  const [x, y] = [(event.clientX - place.left) / place.width * image.naturalWidth, (event.clientY - place.top) / place.height * image.naturalHeight]
+  const [x, y] = [
+    ((event.clientX - place.left) / place.width) * image.naturalWidth,
+    ((event.clientY - place.top) / place.height) * image.naturalHeight,
+  ]
   const canvas = document.createElement('canvas')
   const side = 2 * AROUND + 1
   Object.assign(canvas, { width: side, height: side })

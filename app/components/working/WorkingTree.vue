@@ -3,13 +3,15 @@ import { computed } from 'vue'
 import { printWorkingValue, workingSentence, type Working } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 
-const props = defineProps<{ working: Working, depth: number }>()
+const props = defineProps<{ working: Working; depth: number }>()
 
 const preferences = usePreferences()
 const source = computed(() => props.working.source)
-const inputs = computed(() => source.value.from === 'derived' ? Object.values(source.value.inputs) : [])
+const inputs = computed(() => (source.value.from === 'derived' ? Object.values(source.value.inputs) : []))
 const sentence = computed(() => workingSentence(props.working, preferences.units))
-const mark = computed(() => ({ typed: 'bg-go', starting: 'bg-look', found: 'bg-ink-soft', derived: 'bg-ink-soft' })[source.value.from])
+const mark = computed(
+  () => ({ typed: 'bg-go', starting: 'bg-look', found: 'bg-ink-soft', derived: 'bg-ink-soft' })[source.value.from],
+)
 </script>
 
 <template>

@@ -4,7 +4,8 @@ import type { Working } from '../../quantity'
 type ShapeSchema = z.ZodType<{ readonly kind: string }>
 
 /**
- * A kind of tier seen from above. Angles are degrees round its own middle, 0 at the front, positive to the viewer's right.
+ * A kind of tier seen from above. Angles are degrees round its own middle, 0 at the front, positive to the viewer's
+ * right.
  * Every kind is star-shaped: a ray from the middle crosses the edge once.
  */
 export type ShapeDefinition<Schema extends ShapeSchema, Shape = z.infer<Schema>> = {
@@ -22,11 +23,16 @@ export type ShapeDefinition<Schema extends ShapeSchema, Shape = z.infer<Schema>>
   /** Angles at which the edge changes its course, so that a line drawn through points misses no corner. */
   readonly cornersDeg: (shape: Shape) => readonly number[]
   /** How the perimeter comes about, for its working. */
-  readonly perimeterWords: { readonly rule: string, readonly formula: string, readonly inputs: (shape: Shape) => Readonly<Record<string, Working>> }
+  readonly perimeterWords: {
+    readonly rule: string
+    readonly formula: string
+    readonly inputs: (shape: Shape) => Readonly<Record<string, Working>>
+  }
 }
 
 /** Declares a kind of shape. */
-export const defineShape = <Schema extends ShapeSchema>(definition: ShapeDefinition<Schema>): ShapeDefinition<Schema> => definition
+export const defineShape = <Schema extends ShapeSchema>(definition: ShapeDefinition<Schema>): ShapeDefinition<Schema> =>
+  definition
 
 export const RADIANS = Math.PI / 180
 
@@ -37,6 +43,9 @@ export function fromNearest(angleDeg: number, directions: number): number {
   return Math.min(turned, spacing - turned) * RADIANS
 }
 
-/** How far a ray runs until it leaves a circle whose middle lies a distance away at an angle (radians) from the ray; the farther crossing. */
+/**
+ * How far a ray runs until it leaves a circle whose middle lies a distance away at an angle (radians) from the ray;
+ * the farther crossing.
+ */
 export const throughCircle = (distanceMm: number, angle: number, radiusMm: number): number =>
   distanceMm * Math.cos(angle) + Math.sqrt(Math.max(0, radiusMm ** 2 - (distanceMm * Math.sin(angle)) ** 2))

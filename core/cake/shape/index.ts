@@ -12,7 +12,14 @@ export { chordMm, lobeOf, lobesMeet, type Scalloped } from './scalloped'
 /** Every kind of shape. To add one: write its file, list it here. */
 export const SHAPES = [round, square, rectangle, polygon, oval, scalloped] as const
 
-export const shapeSchema = z.discriminatedUnion('kind', [round.schema, square.schema, rectangle.schema, polygon.schema, oval.schema, scalloped.schema])
+export const shapeSchema = z.discriminatedUnion('kind', [
+  round.schema,
+  square.schema,
+  rectangle.schema,
+  polygon.schema,
+  oval.schema,
+  scalloped.schema,
+])
 
 export type Shape = z.infer<typeof shapeSchema>
 export type ShapeKind = Shape['kind']
@@ -32,7 +39,8 @@ export const roundShape = (acrossMm: number): Shape => round.starting(acrossMm)
 /** The same shape, wider by a margin all round, mm. */
 export const widened = (shape: Shape, marginMm: number): Shape => insetShape(shape, -marginMm)
 
-export const insetShape = (shape: Shape, insetMm: number): Shape => insetMm === 0 ? shape : definitionOf(shape.kind).inset(shape, insetMm)
+export const insetShape = (shape: Shape, insetMm: number): Shape =>
+  insetMm === 0 ? shape : definitionOf(shape.kind).inset(shape, insetMm)
 export const perimeterMm = (shape: Shape): number => definitionOf(shape.kind).perimeterMm(shape)
 export const areaMm2 = (shape: Shape): number => definitionOf(shape.kind).areaMm2(shape)
 export const reachMm = (shape: Shape, angleDeg: number): number => definitionOf(shape.kind).reachMm(shape, angleDeg)
@@ -45,8 +53,10 @@ export function perimeterOf(shape: Shape): Working {
 
 /** Angles that draw a shape truly: evenly spread, and every corner. Degrees from 0, rising, below 360. */
 export function outlineAngles(shape: Shape, steps: number): readonly number[] {
-  const even = Array.from({ length: steps }, (_, step) => step * 360 / steps)
-  const corners = definitionOf(shape.kind).cornersDeg(shape).map((angle) => ((angle % 360) + 360) % 360)
+  const even = Array.from({ length: steps }, (_, step) => (step * 360) / steps)
+  const corners = definitionOf(shape.kind)
+    .cornersDeg(shape)
+    .map((angle) => ((angle % 360) + 360) % 360)
   return [...new Set([...even, ...corners])].sort((one, other) => one - other)
 }
 
@@ -58,7 +68,7 @@ export function facingDeg(shape: Shape, angleDeg: number): number {
 }
 
 /** Half the size of the shape sideways and front to back, mm, when turned by an angle. */
-export function extentMm(shape: Shape, turnDeg = 0): { readonly sideways: number, readonly frontBack: number } {
+export function extentMm(shape: Shape, turnDeg = 0): { readonly sideways: number; readonly frontBack: number } {
   let [sideways, frontBack] = [0, 0]
   for (const angle of outlineAngles(shape, 360)) {
     const reach = reachMm(shape, angle)
@@ -69,4 +79,5 @@ export function extentMm(shape: Shape, turnDeg = 0): { readonly sideways: number
 }
 
 /** The smallest distance from middle to edge, mm. */
-export const leastReachMm = (shape: Shape): number => outlineAngles(shape, 360).reduce((least, angle) => Math.min(least, reachMm(shape, angle)), Infinity)
+export const leastReachMm = (shape: Shape): number =>
+  outlineAngles(shape, 360).reduce((least, angle) => Math.min(least, reachMm(shape, angle)), Infinity)

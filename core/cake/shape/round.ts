@@ -14,8 +14,12 @@ export const round = defineShape<typeof schema>({
   starting: (acrossMm) => ({ kind: 'round', acrossMm }),
   inset: (shape, insetMm) => ({ ...shape, acrossMm: shape.acrossMm - 2 * insetMm }),
   perimeterMm: ({ acrossMm }) => Math.PI * acrossMm,
-  areaMm2: ({ acrossMm }) => Math.PI * acrossMm ** 2 / 4,
+  areaMm2: ({ acrossMm }) => (Math.PI * acrossMm ** 2) / 4,
   reachMm: ({ acrossMm }) => acrossMm / 2,
   cornersDeg: () => [],
-  perimeterWords: { rule: 'round a circle', formula: 'π × {across}', inputs: ({ acrossMm }) => ({ across: typed('across', acrossMm, 'length', 'Tiers') }) },
+  perimeterWords: {
+    rule: 'round a circle',
+    formula: 'π × {across}',
+    inputs: ({ acrossMm }) => ({ across: typed('across', acrossMm, 'length', 'Tiers') }),
+  },
 })

@@ -1,16 +1,33 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaMm2, chordMm, definitionOf, extentMm, facingDeg, insetShape, leastReachMm, lobesMeet, outlineAngles, perimeterMm, perimeterOf, reachMm, SHAPES, shapeSchema, type Scalloped, type Shape } from '.'
+import {
+  areaMm2,
+  chordMm,
+  definitionOf,
+  extentMm,
+  facingDeg,
+  insetShape,
+  leastReachMm,
+  lobesMeet,
+  outlineAngles,
+  perimeterMm,
+  perimeterOf,
+  reachMm,
+  SHAPES,
+  shapeSchema,
+  type Scalloped,
+  type Shape,
+} from '.'
 import { anyShape } from '../../../tests/any/anyTier'
 import { workingSentence } from '../../quantity'
 
 /** Length and area by walking finely round the edge: an independent check of the formulas. */
-function walked(shape: Shape): { readonly lengthMm: number, readonly areaMm2: number } {
-  const angles = outlineAngles(shape, 7200).map((angle) => angle * Math.PI / 180)
+function walked(shape: Shape): { readonly lengthMm: number; readonly areaMm2: number } {
+  const angles = outlineAngles(shape, 7200).map((angle) => (angle * Math.PI) / 180)
   let [lengthMm, doubled] = [0, 0]
   angles.forEach((angle, at) => {
     const next = at + 1 < angles.length ? angles[at + 1]! : angles[0]! + 2 * Math.PI
-    const [here, there] = [reachMm(shape, angle * 180 / Math.PI), reachMm(shape, next * 180 / Math.PI)]
+    const [here, there] = [reachMm(shape, (angle * 180) / Math.PI), reachMm(shape, (next * 180) / Math.PI)]
     lengthMm += Math.hypot(there * Math.cos(next - angle) - here, there * Math.sin(next - angle))
     doubled += here * there * Math.sin(next - angle)
   })
@@ -18,25 +35,39 @@ function walked(shape: Shape): { readonly lengthMm: number, readonly areaMm2: nu
 }
 
 describe('shapes seen from above', () => {
-  it('have the perimeter and area that a fine walk round them finds, within a thousandth', () => fc.assert(fc.property(anyShape, (shape) => {
-    const fine = walked(shape)
-    expect(Math.abs(perimeterMm(shape) / fine.lengthMm - 1)).toBeLessThan(1e-3)
-    expect(Math.abs(areaMm2(shape) / fine.areaMm2 - 1)).toBeLessThan(1e-3)
-  }), { numRuns: 150 }))
-  it('are never rounder than a circle: area is at most perimeter² ÷ 4π', () => fc.assert(fc.property(anyShape, (shape) => areaMm2(shape) <= perimeterMm(shape) ** 2 / (4 * Math.PI) * (1 + 1e-9))))
-  it('shrink when drawn in, and more so the further', () => fc.assert(fc.property(anyShape, fc.double({ min: 0.5, max: 20, noNaN: true }), (shape, inset) => {
-    const [once, twice] = [insetShape(shape, inset), insetShape(shape, inset * 1.5)]
-    expect(perimeterMm(once)).toBeLessThan(perimeterMm(shape))
-    expect(areaMm2(twice)).toBeLessThan(areaMm2(once))
-    expect(insetShape(shape, 0)).toEqual(shape)
-  })))
-  it('turned a quarter swap their extents', () => fc.assert(fc.property(anyShape, (shape) => {
-    const [straight, quarter] = [extentMm(shape), extentMm(shape, 90)]
-    expect(quarter.sideways).toBeCloseTo(straight.frontBack, 0)
-    expect(straight.sideways).toBeGreaterThanOrEqual(leastReachMm(shape) - 1e-9)
-  })))
+  it('have the perimeter and area that a fine walk round them finds, within a thousandth', () =>
+    fc.assert(
+      fc.property(anyShape, (shape) => {
+        const fine = walked(shape)
+        expect(Math.abs(perimeterMm(shape) / fine.lengthMm - 1)).toBeLessThan(1e-3)
+        expect(Math.abs(areaMm2(shape) / fine.areaMm2 - 1)).toBeLessThan(1e-3)
+      }),
+      { numRuns: 150 },
+    ))
+  it('are never rounder than a circle: area is at most perimeter² ÷ 4π', () =>
+    fc.assert(
+      fc.property(anyShape, (shape) => areaMm2(shape) <= (perimeterMm(shape) ** 2 / (4 * Math.PI)) * (1 + 1e-9)),
+    ))
+  it('shrink when drawn in, and more so the further', () =>
+    fc.assert(
+      fc.property(anyShape, fc.double({ min: 0.5, max: 20, noNaN: true }), (shape, inset) => {
+        const [once, twice] = [insetShape(shape, inset), insetShape(shape, inset * 1.5)]
+        expect(perimeterMm(once)).toBeLessThan(perimeterMm(shape))
+        expect(areaMm2(twice)).toBeLessThan(areaMm2(once))
+        expect(insetShape(shape, 0)).toEqual(shape)
+      }),
+    ))
+  it('turned a quarter swap their extents', () =>
+    fc.assert(
+      fc.property(anyShape, (shape) => {
+        const [straight, quarter] = [extentMm(shape), extentMm(shape, 90)]
+        expect(quarter.sideways).toBeCloseTo(straight.frontBack, 0)
+        expect(straight.sideways).toBeGreaterThanOrEqual(leastReachMm(shape) - 1e-9)
+      }),
+    ))
   it('give a working for the perimeter that reads as arithmetic', () => {
-    for (const { starting } of SHAPES) expect(workingSentence(perimeterOf(starting(200) as Shape), 'metric')).toMatch(/^perimeter \d+ mm = .*\d/)
+    for (const { starting } of SHAPES)
+      expect(workingSentence(perimeterOf(starting(200) as Shape), 'metric')).toMatch(/^perimeter \d+ mm = .*\d/)
   })
   it('begin about as wide as asked and pass their own schema', () => {
     for (const { kind, starting } of SHAPES) {
@@ -66,8 +97,14 @@ describe('shapes seen from above', () => {
 })
 
 describe('scallops', () => {
-  const of = (lobes: number, wider: number): Scalloped => ({ kind: 'scalloped', lobes, marksMm: 200, cutterMm: chordMm({ lobes, marksMm: 200 }) * wider })
-  it('of half circles are n × π × half the chord round', () => expect(perimeterMm(of(12, 1))).toBeCloseTo(12 * Math.PI * 100 * Math.sin(Math.PI / 12), 6))
+  const of = (lobes: number, wider: number): Scalloped => ({
+    kind: 'scalloped',
+    lobes,
+    marksMm: 200,
+    cutterMm: chordMm({ lobes, marksMm: 200 }) * wider,
+  })
+  it('of half circles are n × π × half the chord round', () =>
+    expect(perimeterMm(of(12, 1))).toBeCloseTo(12 * Math.PI * 100 * Math.sin(Math.PI / 12), 6))
   it('flatten towards the circle through their marks, and never below it', () => {
     const round = Math.PI * 200
     const flatter = [1, 1.05, 1.3, 2, 3.5, 99].map((wider) => perimeterMm(of(12, wider)))
@@ -79,6 +116,12 @@ describe('scallops', () => {
     expect(lobesMeet(of(12, 1))).toBe(true)
     expect(lobesMeet(of(12, 0.9))).toBe(false)
   })
-  it('have their valleys on the mark circle', () => fc.assert(fc.property(fc.integer({ min: 5, max: 24 }), fc.double({ min: 1, max: 5, noNaN: true }), (lobes, wider) =>
-    Math.abs(reachMm(of(lobes, wider), 180 / lobes) - 100) < 0.05)))
+  it('have their valleys on the mark circle', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 24 }),
+        fc.double({ min: 1, max: 5, noNaN: true }),
+        (lobes, wider) => Math.abs(reachMm(of(lobes, wider), 180 / lobes) - 100) < 0.05,
+      ),
+    ))
 })

@@ -5,7 +5,13 @@ import { fields } from '../fields'
 const BOUQUET_PLACES = ['ledge', 'shoulder', 'side', 'top', 'garland'] as const
 export type BouquetPlace = (typeof BOUQUET_PLACES)[number]
 
-const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = { ledge: 'on a ledge', shoulder: 'over a shoulder', side: 'on a side', top: 'a dome on a top', garland: 'a garland across tiers' }
+const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = {
+  ledge: 'on a ledge',
+  shoulder: 'over a shoulder',
+  side: 'on a side',
+  top: 'a dome on a top',
+  garland: 'a garland across tiers',
+}
 
 /** The room that a bouquet fills, and how. */
 export const bouquetSchema = z.strictObject({
@@ -15,13 +21,25 @@ export const bouquetSchema = z.strictObject({
   tier: fields.tier,
   middleDeg: z.number().min(-180).max(180).meta({ label: 'Middle at', kind: 'angle', help: 'From the front' }),
   spanDeg: z.number().min(10).max(360).meta({ label: 'Reaches round', kind: 'angle', help: '360° is a wreath' }),
-  upMm: z.number().min(0).max(600).meta({ label: 'Begins at', kind: 'length', help: 'On a side or garland: above the tier’s foot' }),
+  upMm: z
+    .number()
+    .min(0)
+    .max(600)
+    .meta({ label: 'Begins at', kind: 'length', help: 'On a side or garland: above the tier’s foot' }),
   toMm: z.number().min(0).max(900).meta({ label: 'Ends at', kind: 'length', help: 'A garland: above the board' }),
   reach: z.number().min(0).max(1).meta({ label: 'Towards the rim', kind: 'share', help: 'A dome: 0 is the middle' }),
   outMm: z.number().min(15).max(160).meta({ label: 'Deep', kind: 'length', help: 'How far it comes forward' }),
   highMm: z.number().min(15).max(220).meta({ label: 'High', kind: 'length' }),
-  full: z.number().min(0.15).max(0.9).meta({ label: 'Full', kind: 'share', help: 'Airy to crowded: how much of its face is covered' }),
-  movement: z.number().min(-1).max(1).meta({ label: 'Movement', kind: 'ratio', help: 'Below 0 to the left, above to the right' }),
+  full: z
+    .number()
+    .min(0.15)
+    .max(0.9)
+    .meta({ label: 'Full', kind: 'share', help: 'Airy to crowded: how much of its face is covered' }),
+  movement: z
+    .number()
+    .min(-1)
+    .max(1)
+    .meta({ label: 'Movement', kind: 'ratio', help: 'Below 0 to the left, above to the right' }),
   seed: fields.seed,
 })
 
@@ -31,7 +49,13 @@ export type Bouquet = z.infer<typeof bouquetSchema>
 export const BOUQUET_ROLES = ['focal', 'secondary', 'leaf', 'bud', 'filler'] as const
 export type BouquetRole = (typeof BOUQUET_ROLES)[number]
 
-export const BOUQUET_ROLE_LABELS: Readonly<Record<BouquetRole, string>> = { focal: 'focal', secondary: 'secondary', leaf: 'leaves', bud: 'buds', filler: 'filler' }
+export const BOUQUET_ROLE_LABELS: Readonly<Record<BouquetRole, string>> = {
+  focal: 'focal',
+  secondary: 'secondary',
+  leaf: 'leaves',
+  bud: 'buds',
+  filler: 'filler',
+}
 
 /** A decoration's part in a bouquet: of all its elements, how many parts are these. */
 export const gatheredSchema = z.strictObject({
@@ -40,9 +64,20 @@ export const gatheredSchema = z.strictObject({
   parts: z.number().min(0).max(40).meta({ label: 'Parts', kind: 'count', help: 'Of the recipe' }),
 })
 
-export type Gathered = z.infer<typeof gatheredSchema>
-
 /** Where a bouquet begins: on the lowest ledge at the front left, or as a dome when there is one tier. */
 export const startingBouquet = (id: string, tiers: number, seed: number): Bouquet => ({
-  id, name: 'Bouquet', place: tiers > 1 ? 'ledge' : 'top', tier: 0, middleDeg: -28, spanDeg: 80, upMm: 40, toMm: 200, reach: 0.2, outMm: 52, highMm: 70, full: 0.55, movement: 0.3, seed,
+  id,
+  name: 'Bouquet',
+  place: tiers > 1 ? 'ledge' : 'top',
+  tier: 0,
+  middleDeg: -28,
+  spanDeg: 80,
+  upMm: 40,
+  toMm: 200,
+  reach: 0.2,
+  outMm: 52,
+  highMm: 70,
+  full: 0.55,
+  movement: 0.3,
+  seed,
 })

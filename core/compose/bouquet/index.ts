@@ -1,4 +1,13 @@
-export { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, startingBouquet, type Bouquet, type BouquetPlace, type BouquetRole, type Gathered } from './define'
+export {
+  BOUQUET_ROLE_LABELS,
+  BOUQUET_ROLES,
+  bouquetSchema,
+  gatheredSchema,
+  startingBouquet,
+  type Bouquet,
+  type BouquetPlace,
+  type BouquetRole,
+} from './define'
 export { bouquetHandles, pullBouquet } from './handles'
 export { packBouquet, type Packed } from './pack'
-export { recipeCounts, type GatheredForm, type Member } from './recipe'
+export { recipeCounts, type Member } from './recipe'

@@ -5,19 +5,24 @@ import { sweepPath } from '../sweep'
 import type { Bouquet } from './define'
 
 /** A point of the line along which a bouquet is bound: where it is, out of the cake, and on along the line. */
-export type LinePoint = { readonly at: Point3, readonly out: Point3, readonly along: Point3, readonly tier: number }
+export type LinePoint = { readonly at: Point3; readonly out: Point3; readonly along: Point3; readonly tier: number }
 
 /** The line, its length, and whether it comes back to where it began. */
-export type Line = { readonly points: readonly LinePoint[], readonly lengthMm: number, readonly closed: boolean }
+export type Line = { readonly points: readonly LinePoint[]; readonly lengthMm: number; readonly closed: boolean }
 
 const STEPS = 64
 const WHOLE_DEG = 359
 
-/** Between the wall of what stands on a tier and its rim, in the middle of the ledge; half way out where nothing stands on it. */
+/**
+ * Between the wall of what stands on a tier and its rim, in the middle of the ledge; half way out where nothing stands
+ * on it.
+ */
 function ledgePoint(stack: readonly StandingTier[], tier: StandingTier, angleDeg: number): Point3 {
   const rim = wallPoint(tier, angleDeg, tier.topMm).point
   const above = stack[tier.index + 1]
-  const wall: Point3 = above ? wallPoint(above, angleDeg, above.footMm).point : [tier.middle.x, tier.middle.y, tier.topMm]
+  const wall: Point3 = above
+    ? wallPoint(above, angleDeg, above.footMm).point
+    : [tier.middle.x, tier.middle.y, tier.topMm]
   return [(rim[0] + wall[0]) / 2, (rim[1] + wall[1]) / 2, tier.topMm]
 }
 
@@ -25,17 +30,40 @@ function ledgePoint(stack: readonly StandingTier[], tier: StandingTier, angleDeg
 export function lineOf(bouquet: Bouquet, stack: readonly StandingTier[]): Line {
   const tier = tierOf(stack, bouquet.tier)
   if (bouquet.place === 'top') {
-    const foot = add([tier.middle.x, tier.middle.y, tier.topMm], scale(outward(bouquet.middleDeg), bouquet.reach * leastReach(tier)))
-    return { points: [{ at: foot, out: outward(bouquet.middleDeg), along: outward(bouquet.middleDeg + 90), tier: tier.index }], lengthMm: 0, closed: false }
+    const foot = add(
+      [tier.middle.x, tier.middle.y, tier.topMm],
+      scale(outward(bouquet.middleDeg), bouquet.reach * leastReach(tier)),
+    )
+    return {
+      points: [{ at: foot, out: outward(bouquet.middleDeg), along: outward(bouquet.middleDeg + 90), tier: tier.index }],
+      lengthMm: 0,
+      closed: false,
+    }
   }
-  const angles = Array.from({ length: STEPS + 1 }, (_, step) => bouquet.middleDeg + (step / STEPS - 0.5) * bouquet.spanDeg)
-  const places = bouquet.place === 'garland'
-    ? sweepPath(stack, { fromAngleDeg: angles[0]!, toAngleDeg: angles.at(-1)!, fromHeightMm: tier.footMm + bouquet.upMm, toHeightMm: bouquet.toMm }).points.filter((_, at) => at % 5 === 0).map(({ point, facingDeg, tier: on }) => ({ at: point, out: outward(facingDeg), tier: on }))
-    : angles.map((angleDeg) => {
-        if (bouquet.place === 'ledge') return { at: ledgePoint(stack, tier, angleDeg), out: outward(angleDeg), tier: tier.index }
-        const { point, facingDeg } = wallPoint(tier, angleDeg, bouquet.place === 'shoulder' ? tier.topMm : Math.min(tier.topMm, tier.footMm + bouquet.upMm))
-        return { at: point, out: outward(facingDeg), tier: tier.index }
-      })
+  const angles = Array.from(
+    { length: STEPS + 1 },
+    (_, step) => bouquet.middleDeg + (step / STEPS - 0.5) * bouquet.spanDeg,
+  )
+  const places =
+    bouquet.place === 'garland'
+      ? sweepPath(stack, {
+          fromAngleDeg: angles[0]!,
+          toAngleDeg: angles.at(-1)!,
+          fromHeightMm: tier.footMm + bouquet.upMm,
+          toHeightMm: bouquet.toMm,
+        })
+          .points.filter((_, at) => at % 5 === 0)
+          .map(({ point, facingDeg, tier: on }) => ({ at: point, out: outward(facingDeg), tier: on }))
+      : angles.map((angleDeg) => {
+          if (bouquet.place === 'ledge')
+            return { at: ledgePoint(stack, tier, angleDeg), out: outward(angleDeg), tier: tier.index }
+          const { point, facingDeg } = wallPoint(
+            tier,
+            angleDeg,
+            bouquet.place === 'shoulder' ? tier.topMm : Math.min(tier.topMm, tier.footMm + bouquet.upMm),
+          )
+          return { at: point, out: outward(facingDeg), tier: tier.index }
+        })
   let lengthMm = 0
   const points = places.map((place, at): LinePoint => {
     const [before, after] = [places[Math.max(0, at - 1)]!.at, places[Math.min(places.length - 1, at + 1)]!.at]

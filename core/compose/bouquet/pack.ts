@@ -9,10 +9,17 @@ import { awayFromHeart, directionOf, faceOf, heartAlong, turnsOf, type Aim } fro
 import { angleRound, clearOfCake } from './solid'
 
 /** A ball that an element fills, for keeping others out. */
-type Ball = { readonly at: Point3, readonly radiusMm: number }
+type Ball = { readonly at: Point3; readonly radiusMm: number }
 
-/** A bouquet packed: what each member's elements are and how many, how many of each were wanted, the face that was covered. */
-export type Packed = { readonly layouts: ReadonlyMap<string, Layout>, readonly wanted: ReadonlyMap<string, number>, readonly face: Working }
+/**
+ * A bouquet packed: what each member's elements are and how many, how many of each were wanted, the face that was
+ * covered.
+ */
+export type Packed = {
+  readonly layouts: ReadonlyMap<string, Layout>
+  readonly wanted: ReadonlyMap<string, number>
+  readonly face: Working
+}
 
 /** Petals and leaves give: balls may press into each other by this share of their radii together. */
 const GIVES = 0.14
@@ -28,7 +35,10 @@ const BLOOM_AHEAD = 0.3
 const SPRAY_BALLS = [0.5, 0.76, 0.97] as const
 /** Leaves reach out beyond the blooms by this share of their length, buds and filler a little. */
 const BEYOND: Readonly<Record<string, number>> = { leaf: 0.42, bud: 0.2, filler: 0.25 }
-/** How far along the line from the heart focal blooms stand: the first near it, more of them further, as a share of the line. */
+/**
+ * How far along the line from the heart focal blooms stand: the first near it, more of them further, as a share of the
+ * line.
+ */
 const FOCAL_NEAR = 0.12
 const FOCAL_MORE = 0.4
 const TRIES = 44
@@ -39,46 +49,105 @@ const SIZE_STEPS = 10
 /** Sprays come in two sizes only: each is many leaves, and every size is cut apart. */
 const SPRAY_SIZES = { large: 1, small: 0.8, from: 0.86 } as const
 
-type Standing = { readonly pose: NonNullable<PlacedElement['pose']>, readonly balls: readonly Ball[], readonly rim: readonly Point3[], readonly away: number, readonly tier: number }
+type Standing = {
+  readonly pose: NonNullable<PlacedElement['pose']>
+  readonly balls: readonly Ball[]
+  readonly rim: readonly Point3[]
+  readonly away: number
+  readonly tier: number
+}
 
 /** A size as it is cut: blooms in tenths, sprays large or small. */
-const sizeStep = ({ form }: Member, size: number): number => form.kind === 'bloom' ? Math.round(size * SIZE_STEPS) / SIZE_STEPS : size >= SPRAY_SIZES.from ? SPRAY_SIZES.large : SPRAY_SIZES.small
+const sizeStep = ({ form }: Member, size: number): number =>
+  form.kind === 'bloom'
+    ? Math.round(size * SIZE_STEPS) / SIZE_STEPS
+    : size >= SPRAY_SIZES.from
+      ? SPRAY_SIZES.large
+      : SPRAY_SIZES.small
 
 /** An aim for the next element: near the heart for what is focal, spread by a share of the line each for the rest. */
 function aimFor({ role }: Member, bouquet: Bouquet, line: Line, share: number, stream: () => number): Aim {
   const [from, to] = turnsOf(bouquet)
-  if (bouquet.place === 'top') return { along: (share + between(stream, -0.2, 0.2) + 1) % 1, roundDeg: role === 'focal' ? between(stream, 26, 90) : Math.asin(between(stream, Math.sin(from * Math.PI / 180), 1)) * 180 / Math.PI, lean: 0 }
+  if (bouquet.place === 'top')
+    return {
+      along: (share + between(stream, -0.2, 0.2) + 1) % 1,
+      roundDeg:
+        role === 'focal'
+          ? between(stream, 26, 90)
+          : (Math.asin(between(stream, Math.sin((from * Math.PI) / 180), 1)) * 180) / Math.PI,
+      lean: 0,
+    }
   const heart = heartAlong(bouquet)
   const focal = role === 'focal'
-  const raw = focal && !line.closed ? heart + between(stream, -1, 1) * (FOCAL_NEAR + FOCAL_MORE * share) * (1 - 0.4 * Math.abs(bouquet.movement)) : focal ? share + between(stream, -0.08, 0.08) : between(stream, 0, 1)
+  const raw =
+    focal && !line.closed
+      ? heart + between(stream, -1, 1) * (FOCAL_NEAR + FOCAL_MORE * share) * (1 - 0.4 * Math.abs(bouquet.movement))
+      : focal
+        ? share + between(stream, -0.08, 0.08)
+        : between(stream, 0, 1)
   const along = line.closed ? (raw + 1) % 1 : Math.min(1, Math.max(0, raw))
-  const towardsEnd = line.closed ? bouquet.movement : along < heart ? -awayFromHeart(along, heart, false) : awayFromHeart(along, heart, false)
+  const towardsEnd = line.closed
+    ? bouquet.movement
+    : along < heart
+      ? -awayFromHeart(along, heart, false)
+      : awayFromHeart(along, heart, false)
   const leaves = role === 'leaf' ? 1.5 : 0.7
-  return { along, roundDeg: focal ? between(stream, Math.max(from, 5), Math.min(to, 62)) : between(stream, from, to), lean: leaves * towardsEnd + between(stream, -0.3, 0.3) }
+  return {
+    along,
+    roundDeg: focal ? between(stream, Math.max(from, 5), Math.min(to, 62)) : between(stream, from, to),
+    lean: leaves * towardsEnd + between(stream, -0.3, 0.3),
+  }
 }
 
 /** An element where an aim puts it: its pose, the balls it fills, points of its rim. */
-function standing({ role, seen, form }: Member, size: number, bouquet: Bouquet, line: Line, aim: Aim, depth: number): Standing {
+function standing(
+  { role, seen, form }: Member,
+  size: number,
+  bouquet: Bouquet,
+  line: Line,
+  aim: Aim,
+  depth: number,
+): Standing {
   const { from, towards, reachMm, away, tier, face } = directionOf(bouquet, line, aim)
   if (form.kind === 'bloom') {
     const radius = seen.widthMm * size * BLOOM_RADIUS
     const at = add(from, scale(towards, Math.max(radius * 0.5, (reachMm - radius * 0.6) * depth)))
     const right = unit(cross(towards, Math.abs(towards[2]) > 0.9 ? [1, 0, 0] : [0, 0, 1]))
     const up = cross(right, towards)
-    const rim = Array.from({ length: 6 }, (_, step) => add(at, add(scale(right, RIM * radius * Math.cos(step * Math.PI / 3)), scale(up, RIM * radius * Math.sin(step * Math.PI / 3)))))
-    return { pose: { at: add(at, scale(towards, -BLOOM_AHEAD * radius)), axis: towards, face }, balls: [{ at, radiusMm: radius }], rim: [at, ...rim], away, tier }
+    const rim = Array.from({ length: 6 }, (_, step) =>
+      add(
+        at,
+        add(
+          scale(right, RIM * radius * Math.cos((step * Math.PI) / 3)),
+          scale(up, RIM * radius * Math.sin((step * Math.PI) / 3)),
+        ),
+      ),
+    )
+    return {
+      pose: { at: add(at, scale(towards, -BLOOM_AHEAD * radius)), axis: towards, face },
+      balls: [{ at, radiusMm: radius }],
+      rim: [at, ...rim],
+      away,
+      tier,
+    }
   }
   const long = seen.heightMm * size
   const start = Math.max(1, reachMm * depth + (BEYOND[role] ?? 0.2) * long - long)
   const foot = add(from, scale(towards, start))
-  const balls = SPRAY_BALLS.map((share): Ball => ({ at: add(foot, scale(towards, share * long)), radiusMm: Math.max(1.5, seen.widthMm * size * form.girth / 2) }))
+  const balls = SPRAY_BALLS.map((share): Ball => ({
+    at: add(foot, scale(towards, share * long)),
+    radiusMm: Math.max(1.5, (seen.widthMm * size * form.girth) / 2),
+  }))
   return { pose: { at: foot, axis: towards, face }, balls, rim: balls.map(({ at }) => at), away, tier }
 }
 
 /** The room that is left between an element and what stands, mm; below 0 it presses in further than paper gives. */
 function roomLeft({ balls }: Pick<Standing, 'balls'>, placed: readonly Ball[]): number {
   let least = Infinity
-  for (const { at: [x, y, z], radiusMm } of balls) {
+  for (const {
+    at: [x, y, z],
+    radiusMm,
+  } of balls) {
     for (const { at, radiusMm: other } of placed) {
       const [dx, dy, dz] = [at[0] - x, at[1] - y, at[2] - z]
       const room = Math.sqrt(dx * dx + dy * dy + dz * dz) - (radiusMm + other) * (1 - GIVES)
@@ -91,11 +160,17 @@ function roomLeft({ balls }: Pick<Standing, 'balls'>, placed: readonly Ball[]): 
 }
 
 /**
- * Fills a bouquet: the count of each from its face and recipe, then one after the other, large first, each where of many tries it leaves the most room and stands in nothing.
+ * Fills a bouquet: the count of each from its face and recipe, then one after the other, large first, each where of
+ * many tries it leaves the most room and stands in nothing.
  * The same seed gives the same bouquet.
  * @param mostTopMm how high anything may reach above the board; null when it does not matter
  */
-export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack: readonly StandingTier[], mostTopMm: number | null): Packed {
+export function packBouquet(
+  bouquet: Bouquet,
+  members: readonly Member[],
+  stack: readonly StandingTier[],
+  mostTopMm: number | null,
+): Packed {
   const line = lineOf(bouquet, stack)
   const face = faceOf(bouquet, line)
   const distance = clearOfCake(stack)
@@ -103,7 +178,12 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
   const layouts = new Map<string, Layout>()
   const counts = recipeCounts(bouquet, face, members)
   const isFree = ({ rim, balls: own }: Standing, role: Member['role']): boolean =>
-    rim.every((point) => distance(point) >= -TOUCHES_MM) && own.every(({ at, radiusMm }) => distance(at) >= (role === 'focal' || role === 'secondary' ? radiusMm * 0.3 : 0) && (mostTopMm === null || at[2] + radiusMm <= mostTopMm))
+    rim.every((point) => distance(point) >= -TOUCHES_MM) &&
+    own.every(
+      ({ at, radiusMm }) =>
+        distance(at) >= (role === 'focal' || role === 'secondary' ? radiusMm * 0.3 : 0) &&
+        (mostTopMm === null || at[2] + radiusMm <= mostTopMm),
+    )
   counts.forEach((wanted, order) => {
     const elements: PlacedElement[] = []
     for (let each = 0; each < Math.min(MOST, wanted.count.value); each += 1) {
@@ -117,23 +197,40 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
   })
   return { layouts, wanted: new Map(counts.map(({ member: { id }, count }) => [id, count.value])), face }
 
-  function placeFor({ member, count }: Wanted, each: number, order: number): { readonly element: (index: number) => PlacedElement, readonly balls: readonly Ball[] } | null {
+  function placeFor(
+    { member, count }: Wanted,
+    each: number,
+    order: number,
+  ): { readonly element: (index: number) => PlacedElement; readonly balls: readonly Ball[] } | null {
     const seed = seedFor(bouquet.seed, 1000 * (order + 1) + each)
     const stream = seededStream(seed)
-    let best: { readonly stands: Standing, readonly size: number, readonly score: number } | null = null
+    let best: { readonly stands: Standing; readonly size: number; readonly score: number } | null = null
     for (let attempt = 0; attempt < TRIES; attempt += 1) {
       const aim = aimFor(member, bouquet, line, (each + 0.5) / count.value, stream)
       const nearHeart = 1 - (1 - SMALLEST) * directionOf(bouquet, line, aim).away
       const size = sizeStep(member, (line.closed ? 1 : nearHeart) * between(stream, 0.9, 1.04))
-      const stands = standing(member, size, bouquet, line, aim, member.form.kind === 'bloom' ? between(stream, 0.82, 1) : between(stream, 0.85, 1.05))
+      const stands = standing(
+        member,
+        size,
+        bouquet,
+        line,
+        aim,
+        member.form.kind === 'bloom' ? between(stream, 0.82, 1) : between(stream, 0.85, 1.05),
+      )
       const room = roomLeft(stands, balls)
       if (room < 0 || !isFree(stands, member.role)) continue
       // Blooms sit together and crowd to the heart; what fills goes where there is most room.
-      const score = member.role === 'focal' ? -Math.min(room, 60) - 40 * stands.away : Math.min(room, 30) - (member.role === 'secondary' ? 18 : 6) * stands.away + between(stream, 0, 5)
+      const score =
+        member.role === 'focal'
+          ? -Math.min(room, 60) - 40 * stands.away
+          : Math.min(room, 30) - (member.role === 'secondary' ? 18 : 6) * stands.away + between(stream, 0, 5)
       if (!best || score > best.score) best = { stands, size, score }
     }
     if (!best) return null
-    const { stands: { pose, balls: own, away, tier }, size } = best
+    const {
+      stands: { pose, balls: own, away, tier },
+      size,
+    } = best
     const on = stack[tier]!
     const [middle] = own
     const mirrored = between(stream, 0, 1) < 0.5
@@ -141,8 +238,20 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
     return {
       balls: own,
       element: (index) => ({
-        index, tier, on: bouquet.place === 'top' && tier === stack.length - 1 ? 'top' : 'side', angleDeg: angleRound(on, middle!.at), spanDeg: 0, heightMm: middle!.at[2] - middle!.radiusMm, outMm: Math.hypot(middle!.at[0] - on.middle.x, middle!.at[1] - on.middle.y),
-        size, rollDeg, row: 0, away, mirrored, pose, seed,
+        index,
+        tier,
+        on: bouquet.place === 'top' && tier === stack.length - 1 ? 'top' : 'side',
+        angleDeg: angleRound(on, middle!.at),
+        spanDeg: 0,
+        heightMm: middle!.at[2] - middle!.radiusMm,
+        outMm: Math.hypot(middle!.at[0] - on.middle.x, middle!.at[1] - on.middle.y),
+        size,
+        rollDeg,
+        row: 0,
+        away,
+        mirrored,
+        pose,
+        seed,
       }),
     }
   }
@@ -151,5 +260,12 @@ export function packBouquet(bouquet: Bouquet, members: readonly Member[], stack:
 /** How many stand, with why fewer than wanted found a place. */
 function countOf({ member, count }: Wanted, placed: number): Working {
   if (placed === count.value) return count
-  return derive(member.name, 'count', 'a face covered', 'of {wanted}, those that find a place', { wanted: count, full: found('no place left for', count.value - placed, 'count', 'each tried in many places') }, () => placed)
+  return derive(
+    member.name,
+    'count',
+    'a face covered',
+    'of {wanted}, those that find a place',
+    { wanted: count, full: found('no place left for', count.value - placed, 'count', 'each tried in many places') },
+    () => placed,
+  )
 }

@@ -13,7 +13,7 @@ function outsideEdge(x: number, y: number, edge: readonly Point[]): number {
     const squared = dx * dx + dy * dy
     const share = squared > 0 ? Math.min(1, Math.max(0, ((x - from.x) * dx + (y - from.y) * dy) / squared)) : 0
     least = Math.min(least, Math.hypot(x - from.x - share * dx, y - from.y - share * dy))
-    if ((from.y > y) !== (to.y > y) && x < from.x + (y - from.y) / (to.y - from.y) * dx) inside = !inside
+    if (from.y > y !== to.y > y && x < from.x + ((y - from.y) / (to.y - from.y)) * dx) inside = !inside
     from = to
   }
   return inside ? -least : least
@@ -37,7 +37,14 @@ export function clearOfCake(stack: readonly StandingTier[]): (point: Point3) => 
     const own = { footMm: tier.footMm, topMm: tier.topMm, sideways }
     if (!tier.spacer) return [own]
     const { acrossMm, footMm } = tier.spacer
-    return [own, { footMm, topMm: tier.footMm, sideways: ([x, y]: Point3) => Math.hypot(x - tier.middle.x, y - tier.middle.y) - acrossMm / 2 }]
+    return [
+      own,
+      {
+        footMm,
+        topMm: tier.footMm,
+        sideways: ([x, y]: Point3) => Math.hypot(x - tier.middle.x, y - tier.middle.y) - acrossMm / 2,
+      },
+    ]
   })
   return (point) => {
     let least = point[2]
@@ -52,4 +59,5 @@ export function clearOfCake(stack: readonly StandingTier[]): (point: Point3) => 
 }
 
 /** The angle of a point round a tier's middle, degrees from the front, to the right above 0. */
-export const angleRound = ({ middle }: StandingTier, [x, y]: Point3): number => Math.atan2(x - middle.x, middle.y - y) / RADIANS
+export const angleRound = ({ middle }: StandingTier, [x, y]: Point3): number =>
+  Math.atan2(x - middle.x, middle.y - y) / RADIANS

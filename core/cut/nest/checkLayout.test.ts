@@ -2,14 +2,35 @@ import { describe, expect, it } from 'vitest'
 import { faultSentence, faultsOf } from './checkLayout'
 import type { NestJob, NestPlacement } from './job'
 
-const square = (size: number): [number, number][] => [[0, 0], [size, 0], [size, size], [0, size]]
+const square = (size: number): [number, number][] => [
+  [0, 0],
+  [size, 0],
+  [size, size],
+  [0, size],
+]
 const job: NestJob = {
-  name: 'two', unit: 'mm', gap: 2, margin: 5,
-  sheets: [{ id: 'sheet', shape: 'rect', width: 100, height: 60, count: 1 }, { id: 'disc', shape: 'disc', diameter: 50, count: 1 }],
+  name: 'two',
+  unit: 'mm',
+  gap: 2,
+  margin: 5,
+  sheets: [
+    { id: 'sheet', shape: 'rect', width: 100, height: 60, count: 1 },
+    { id: 'disc', shape: 'disc', diameter: 50, count: 1 },
+  ],
   parts: [{ id: 'square', outline: square(20), quantity: 2, rotations: [0, 90], mirror: false }],
 }
-const at = (x: number, y: number, more: Partial<NestPlacement> = {}): NestPlacement => ({ part: 'square', sheetIndex: 0, sheetId: 'sheet', x, y, rotationDeg: 0, mirrored: false, ...more })
-const codes = (...placements: NestPlacement[]): readonly string[] => faultsOf(job, { placements }).map(({ code }) => code)
+const at = (x: number, y: number, more: Partial<NestPlacement> = {}): NestPlacement => ({
+  part: 'square',
+  sheetIndex: 0,
+  sheetId: 'sheet',
+  x,
+  y,
+  rotationDeg: 0,
+  mirrored: false,
+  ...more,
+})
+const codes = (...placements: NestPlacement[]): readonly string[] =>
+  faultsOf(job, { placements }).map(({ code }) => code)
 
 describe('a layout', () => {
   it('is good when all is placed within the margin, the gap kept', () => {
@@ -45,17 +66,72 @@ describe('a layout', () => {
   })
 
   it('is seen to overlap where crossed bars have no corner inside one another', () => {
-    const bars = { ...job, parts: [{ ...job.parts[0]!, outline: [[0, 0], [40, 0], [40, 6], [0, 6]] as [number, number][] }] }
-    expect(faultsOf(bars, { placements: [at(10, 20), at(33, 5, { rotationDeg: 90 })] }).map(({ code }) => code)).toEqual(['overlap'])
+    const bars = {
+      ...job,
+      parts: [
+        {
+          ...job.parts[0]!,
+          outline: [
+            [0, 0],
+            [40, 0],
+            [40, 6],
+            [0, 6],
+          ] as [number, number][],
+        },
+      ],
+    }
+    expect(
+      faultsOf(bars, { placements: [at(10, 20), at(33, 5, { rotationDeg: 90 })] }).map(({ code }) => code),
+    ).toEqual(['overlap'])
   })
 
   it('lets a piece lie in the hole of another, and on a remnant only where it is', () => {
     const ring: NestJob = {
-      ...job, gap: 1, margin: 1,
-      sheets: [{ id: 'sheet', shape: 'remnant', outline: [[0, 0], [100, 0], [100, 60], [0, 60]], holes: [[[70, 10], [90, 10], [90, 50], [70, 50]]], count: 1 }],
-      parts: [{ id: 'square', outline: square(40), holes: [[[10, 10], [30, 10], [30, 30], [10, 30]]], quantity: 1, rotations: [0], mirror: false }, { id: 'small', outline: square(8), quantity: 1, rotations: [0], mirror: false }],
+      ...job,
+      gap: 1,
+      margin: 1,
+      sheets: [
+        {
+          id: 'sheet',
+          shape: 'remnant',
+          outline: [
+            [0, 0],
+            [100, 0],
+            [100, 60],
+            [0, 60],
+          ],
+          holes: [
+            [
+              [70, 10],
+              [90, 10],
+              [90, 50],
+              [70, 50],
+            ],
+          ],
+          count: 1,
+        },
+      ],
+      parts: [
+        {
+          id: 'square',
+          outline: square(40),
+          holes: [
+            [
+              [10, 10],
+              [30, 10],
+              [30, 30],
+              [10, 30],
+            ],
+          ],
+          quantity: 1,
+          rotations: [0],
+          mirror: false,
+        },
+        { id: 'small', outline: square(8), quantity: 1, rotations: [0], mirror: false },
+      ],
     }
-    const inside = (x: number, y: number): readonly string[] => faultsOf(ring, { placements: [at(5, 5), at(x, y, { part: 'small' })] }).map(({ code }) => code)
+    const inside = (x: number, y: number): readonly string[] =>
+      faultsOf(ring, { placements: [at(5, 5), at(x, y, { part: 'small' })] }).map(({ code }) => code)
     expect(inside(20, 20)).toEqual([])
     expect(inside(16, 16)).toEqual([])
     expect(inside(14, 20)).toContain('overlap')

@@ -1,16 +1,19 @@
-/** Whether a layout can be cut, judged from the outlines as they were given, edge by edge. Shares nothing with the search. */
+/**
+ * Whether a layout can be cut, judged from the outlines as they were given, edge by edge. Shares nothing with the
+ * search.
+ */
 import type { NestJob, NestLayout, NestPart, NestPlacement, NestSheet } from './job'
 
 export type LayoutFault =
-  | { readonly code: 'unknown-part', readonly placement: number }
-  | { readonly code: 'unknown-sheet', readonly placement: number }
-  | { readonly code: 'quantity', readonly part: string, readonly wanted: number, readonly placed: number }
-  | { readonly code: 'turn', readonly placement: number, readonly rotationDeg: number }
-  | { readonly code: 'mirror', readonly placement: number }
-  | { readonly code: 'outside', readonly placement: number, readonly byMm: number }
-  | { readonly code: 'too-close', readonly placement: number, readonly other: number, readonly apartMm: number }
-  | { readonly code: 'overlap', readonly placement: number, readonly other: number }
-  | { readonly code: 'stock', readonly sheet: string, readonly used: number, readonly have: number }
+  | { readonly code: 'unknown-part'; readonly placement: number }
+  | { readonly code: 'unknown-sheet'; readonly placement: number }
+  | { readonly code: 'quantity'; readonly part: string; readonly wanted: number; readonly placed: number }
+  | { readonly code: 'turn'; readonly placement: number; readonly rotationDeg: number }
+  | { readonly code: 'mirror'; readonly placement: number }
+  | { readonly code: 'outside'; readonly placement: number; readonly byMm: number }
+  | { readonly code: 'too-close'; readonly placement: number; readonly other: number; readonly apartMm: number }
+  | { readonly code: 'overlap'; readonly placement: number; readonly other: number }
+  | { readonly code: 'stock'; readonly sheet: string; readonly used: number; readonly have: number }
 
 /** Lengths are right to this, mm. */
 const TOLERANCE_MM = 0.001
@@ -19,29 +22,51 @@ const TOLERANCE_DEG = 1e-9
 type Corner = readonly [number, number]
 type Ring = readonly Corner[]
 /** A piece where it lies: its rings, and the box round them. */
-type Laid = { readonly rings: readonly Ring[], readonly left: number, readonly right: number, readonly low: number, readonly high: number }
+type Laid = {
+  readonly rings: readonly Ring[]
+  readonly left: number
+  readonly right: number
+  readonly low: number
+  readonly high: number
+}
 
 /** @returns everything that is wrong with a layout; empty when it is complete and can be cut */
 export function faultsOf(job: NestJob, { placements }: NestLayout): readonly LayoutFault[] {
   const faults: LayoutFault[] = []
   const parts = new Map(job.parts.map((part) => [part.id, part]))
   const sheets = new Map(job.sheets.map((sheet) => [sheet.id, sheet]))
-  const laid = placements.map((placement, at): { readonly sheetIndex: number, readonly at: number, readonly laid: Laid } | null => {
-    const [part, sheet] = [parts.get(placement.part), sheets.get(placement.sheetId)]
-    if (!part) { faults.push({ code: 'unknown-part', placement: at }); return null }
-    if (!sheet) { faults.push({ code: 'unknown-sheet', placement: at }); return null }
-    if (part.rotations !== 'free' && !part.rotations.some((degrees) => isSameTurn(degrees, placement.rotationDeg))) faults.push({ code: 'turn', placement: at, rotationDeg: placement.rotationDeg })
-    if (placement.mirrored && !part.mirror) faults.push({ code: 'mirror', placement: at })
-    const lies = layDown(part, placement)
-    const byMm = outsideMm(lies, sheet, job.margin)
-    if (!(byMm <= TOLERANCE_MM)) faults.push({ code: 'outside', placement: at, byMm })
-    return { sheetIndex: placement.sheetIndex, at, laid: lies }
-  })
+  const laid = placements.map(
+    (placement, at): { readonly sheetIndex: number; readonly at: number; readonly laid: Laid } | null => {
+      const [part, sheet] = [parts.get(placement.part), sheets.get(placement.sheetId)]
+      if (!part) {
+        faults.push({ code: 'unknown-part', placement: at })
+        return null
+      }
+      if (!sheet) {
+        faults.push({ code: 'unknown-sheet', placement: at })
+        return null
+      }
+      if (part.rotations !== 'free' && !part.rotations.some((degrees) => isSameTurn(degrees, placement.rotationDeg)))
+        faults.push({ code: 'turn', placement: at, rotationDeg: placement.rotationDeg })
+      if (placement.mirrored && !part.mirror) faults.push({ code: 'mirror', placement: at })
+      const lies = layDown(part, placement)
+      const byMm = outsideMm(lies, sheet, job.margin)
+      if (!(byMm <= TOLERANCE_MM)) faults.push({ code: 'outside', placement: at, byMm })
+      return { sheetIndex: placement.sheetIndex, at, laid: lies }
+    },
+  )
   for (const part of job.parts) {
     const placed = placements.filter((placement) => placement.part === part.id).length
     if (placed !== part.quantity) faults.push({ code: 'quantity', part: part.id, wanted: part.quantity, placed })
   }
-  return [...faults, ...stockFaults(job, placements), ...closeFaults(laid.filter((each) => each !== null), job.gap)]
+  return [
+    ...faults,
+    ...stockFaults(job, placements),
+    ...closeFaults(
+      laid.filter((each) => each !== null),
+      job.gap,
+    ),
+  ]
 }
 
 const isSameTurn = (one: number, other: number): boolean => {
@@ -51,33 +76,42 @@ const isSameTurn = (one: number, other: number): boolean => {
 
 /** In the stated order: mirrored, turned about its origin, moved. */
 function layDown(part: NestPart, { mirrored, rotationDeg, x, y }: NestPlacement): Laid {
-  const angle = rotationDeg * Math.PI / 180
+  const angle = (rotationDeg * Math.PI) / 180
   const quarter = rotationDeg % 90 === 0
-  const [cos, sin] = quarter ? [Math.round(Math.cos(angle)), Math.round(Math.sin(angle))] : [Math.cos(angle), Math.sin(angle)]
-  const rings = [part.outline, ...part.holes ?? []].map((ring) => ring.map(([ownX, ownY]): Corner => {
-    const overX = mirrored ? -ownX : ownX
-    return [x + overX * cos - ownY * sin, y + overX * sin + ownY * cos]
-  }))
+  const [cos, sin] = quarter
+    ? [Math.round(Math.cos(angle)), Math.round(Math.sin(angle))]
+    : [Math.cos(angle), Math.sin(angle)]
+  const rings = [part.outline, ...(part.holes ?? [])].map((ring) =>
+    ring.map(([ownX, ownY]): Corner => {
+      const overX = mirrored ? -ownX : ownX
+      return [x + overX * cos - ownY * sin, y + overX * sin + ownY * cos]
+    }),
+  )
   const rim = rings[0]!
   return {
     rings,
-    left: Math.min(...rim.map(([cornerX]) => cornerX)), right: Math.max(...rim.map(([cornerX]) => cornerX)),
-    low: Math.min(...rim.map(([, cornerY]) => cornerY)), high: Math.max(...rim.map(([, cornerY]) => cornerY)),
+    left: Math.min(...rim.map(([cornerX]) => cornerX)),
+    right: Math.max(...rim.map(([cornerX]) => cornerX)),
+    low: Math.min(...rim.map(([, cornerY]) => cornerY)),
+    high: Math.max(...rim.map(([, cornerY]) => cornerY)),
   }
 }
 
 /** How far a piece comes over the margin of its sheet, mm; not a number when its place is not. */
 function outsideMm({ rings, left, right, low, high }: Laid, sheet: NestSheet, marginMm: number): number {
   if (!Number.isFinite(left + right + low + high)) return NaN
-  if (sheet.shape === 'rect') return Math.max(marginMm - left, right + marginMm - sheet.width, marginMm - low, high + marginMm - sheet.height)
+  if (sheet.shape === 'rect')
+    return Math.max(marginMm - left, right + marginMm - sheet.width, marginMm - low, high + marginMm - sheet.height)
   if (sheet.shape === 'disc') {
     const radius = sheet.diameter / 2
     return Math.max(...rings[0]!.map(([x, y]) => Math.hypot(x - radius, y - radius))) - (radius - marginMm)
   }
-  const edges = [sheet.outline, ...sheet.holes ?? []]
+  const edges = [sheet.outline, ...(sheet.holes ?? [])]
   const apart = edgesApartMm(edgesOf(rings), edgesOf(edges))
   const sticksOut = rings[0]!.some((corner) => !isWithin(corner, edges) && distanceTo(corner, edges) > TOLERANCE_MM)
-  const coversHole = (sheet.holes ?? []).some((hole) => isWithin(hole[0]!, rings) && distanceTo(hole[0]!, rings) > TOLERANCE_MM)
+  const coversHole = (sheet.holes ?? []).some(
+    (hole) => isWithin(hole[0]!, rings) && distanceTo(hole[0]!, rings) > TOLERANCE_MM,
+  )
   return sticksOut || coversHole ? Infinity : marginMm - apart
 }
 
@@ -95,22 +129,27 @@ function stockFaults(job: NestJob, placements: readonly NestPlacement[]): readon
   return faults
 }
 
-type Piece = { readonly sheetIndex: number, readonly at: number, readonly laid: Laid }
+type Piece = { readonly sheetIndex: number; readonly at: number; readonly laid: Laid }
 
 function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFault[] {
   const faults: LayoutFault[] = []
   const sheets = new Map<number, Piece[]>()
-  for (const piece of pieces) sheets.set(piece.sheetIndex, [...sheets.get(piece.sheetIndex) ?? [], piece])
+  for (const piece of pieces) sheets.set(piece.sheetIndex, [...(sheets.get(piece.sheetIndex) ?? []), piece])
   for (const onSheet of sheets.values()) {
     const ordered = [...onSheet].sort((one, other) => one.laid.left - other.laid.left)
     ordered.forEach((one, index) => {
-      for (let next = index + 1; next < ordered.length && ordered[next]!.laid.left < one.laid.right + gapMm; next += 1) {
+      for (
+        let next = index + 1;
+        next < ordered.length && ordered[next]!.laid.left < one.laid.right + gapMm;
+        next += 1
+      ) {
         const other = ordered[next]!
         if (other.laid.low >= one.laid.high + gapMm || other.laid.high + gapMm <= one.laid.low) continue
         if (overlaps(one.laid, other.laid)) faults.push({ code: 'overlap', placement: one.at, other: other.at })
         else {
           const apart = edgesApartMm(edgesNear(one.laid, other.laid, gapMm), edgesNear(other.laid, one.laid, gapMm))
-          if (apart < gapMm - TOLERANCE_MM) faults.push({ code: 'too-close', placement: one.at, other: other.at, apartMm: apart })
+          if (apart < gapMm - TOLERANCE_MM)
+            faults.push({ code: 'too-close', placement: one.at, other: other.at, apartMm: apart })
         }
       }
     })
@@ -120,13 +159,23 @@ function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFa
 
 type Edge = readonly [Corner, Corner]
 
-const edgesOf = (rings: readonly Ring[]): readonly Edge[] => rings.flatMap((ring) => ring.map((from, at): Edge => [from, ring[(at + 1) % ring.length]!]))
+const edgesOf = (rings: readonly Ring[]): readonly Edge[] =>
+  rings.flatMap((ring) => ring.map((from, at): Edge => [from, ring[(at + 1) % ring.length]!]))
 
 /** Edges of a piece that reach into the box round another, grown by the gap: no others can matter. */
-const edgesNear = (piece: Laid, { left, right, low, high }: Laid, gapMm: number): readonly Edge[] => edgesOf(piece.rings).filter(([[fromX, fromY], [toX, toY]]) =>
-  Math.max(fromX, toX) >= left - gapMm && Math.min(fromX, toX) <= right + gapMm && Math.max(fromY, toY) >= low - gapMm && Math.min(fromY, toY) <= high + gapMm)
+const edgesNear = (piece: Laid, { left, right, low, high }: Laid, gapMm: number): readonly Edge[] =>
+  edgesOf(piece.rings).filter(
+    ([[fromX, fromY], [toX, toY]]) =>
+      Math.max(fromX, toX) >= left - gapMm &&
+      Math.min(fromX, toX) <= right + gapMm &&
+      Math.max(fromY, toY) >= low - gapMm &&
+      Math.min(fromY, toY) <= high + gapMm,
+  )
 
-/** Whether some place is inside both, deeper than the tolerance: corners, middles of edges between crossings, and a place well inside each are looked at. */
+/**
+ * Whether some place is inside both, deeper than the tolerance: corners, middles of edges between crossings, and a
+ * place well inside each are looked at.
+ */
 const overlaps = (one: Laid, other: Laid): boolean => reachesInto(one, other) || reachesInto(other, one)
 
 function reachesInto(piece: Laid, into: Laid): boolean {
@@ -134,12 +183,20 @@ function reachesInto(piece: Laid, into: Laid): boolean {
   if (isDeep(placeInside(piece.rings))) return true
   const against = edgesNear(into, piece, 0)
   return edgesNear(piece, into, 0).some(([from, to]) => {
-    const cuts = [0, ...against.flatMap((edge) => crossingAlong(from, to, edge)), 1].sort((first, second) => first - second)
-    return cuts.some((share, index) => isDeep(along(from, to, share)) || (index > 0 && isDeep(along(from, to, (share + cuts[index - 1]!) / 2))))
+    const cuts = [0, ...against.flatMap((edge) => crossingAlong(from, to, edge)), 1].sort(
+      (first, second) => first - second,
+    )
+    return cuts.some(
+      (share, index) =>
+        isDeep(along(from, to, share)) || (index > 0 && isDeep(along(from, to, (share + cuts[index - 1]!) / 2))),
+    )
   })
 }
 
-const along = ([fromX, fromY]: Corner, [toX, toY]: Corner, share: number): Corner => [fromX + share * (toX - fromX), fromY + share * (toY - fromY)]
+const along = ([fromX, fromY]: Corner, [toX, toY]: Corner, share: number): Corner => [
+  fromX + share * (toX - fromX),
+  fromY + share * (toY - fromY),
+]
 
 /** Where along an edge it crosses another, as a share of the way; nothing when it does not. */
 function crossingAlong(from: Corner, to: Corner, [one, two]: Edge): readonly number[] {
@@ -154,16 +211,25 @@ function crossingAlong(from: Corner, to: Corner, [one, two]: Edge): readonly num
 
 /** A place inside rings: the middle of the widest stretch on a level between two corners. */
 function placeInside(rings: readonly Ring[]): Corner {
-  const levels = rings.flat().map(([, y]) => y).sort((one, other) => one - other)
+  const levels = rings
+    .flat()
+    .map(([, y]) => y)
+    .sort((one, other) => one - other)
   let [widest, place]: [number, Corner] = [-1, rings[0]![0]!]
   for (const share of [0.5, 0.35, 0.65]) {
     const at = Math.floor(share * (levels.length - 1))
     const next = levels.findIndex((level) => level > levels[at]! + 1e-9)
     const level = next < 0 ? levels[at]! : (levels[at]! + levels[next]!) / 2
-    const crossings = rings.flatMap((ring) => ring.flatMap((one, index) => {
-      const two = ring[(index + 1) % ring.length]!
-      return (one[1] > level) === (two[1] > level) ? [] : [one[0] + (level - one[1]) / (two[1] - one[1]) * (two[0] - one[0])]
-    })).sort((one, other) => one - other)
+    const crossings = rings
+      .flatMap((ring) =>
+        ring.flatMap((one, index) => {
+          const two = ring[(index + 1) % ring.length]!
+          return one[1] > level === two[1] > level
+            ? []
+            : [one[0] + ((level - one[1]) / (two[1] - one[1])) * (two[0] - one[0])]
+        }),
+      )
+      .sort((one, other) => one - other)
     for (let index = 0; index + 1 < crossings.length; index += 2) {
       const wide = crossings[index + 1]! - crossings[index]!
       if (wide > widest) [widest, place] = [wide, [(crossings[index]! + crossings[index + 1]!) / 2, level]]
@@ -178,14 +244,18 @@ function isWithin([x, y]: Corner, rings: readonly Ring[]): boolean {
   for (const ring of rings) {
     ring.forEach(([oneX, oneY], at) => {
       const [twoX, twoY] = ring[(at + 1) % ring.length]!
-      if ((oneY > y) !== (twoY > y) && x < oneX + (y - oneY) / (twoY - oneY) * (twoX - oneX)) inside = !inside
+      if (oneY > y !== twoY > y && x < oneX + ((y - oneY) / (twoY - oneY)) * (twoX - oneX)) inside = !inside
     })
   }
   return inside
 }
 
 const distanceTo = (point: Corner, rings: readonly Ring[]): number =>
-  Math.min(...rings.map((ring) => ring.reduce((least, one, at) => Math.min(least, toEdgeMm(point, one, ring[(at + 1) % ring.length]!)), Infinity)))
+  Math.min(
+    ...rings.map((ring) =>
+      ring.reduce((least, one, at) => Math.min(least, toEdgeMm(point, one, ring[(at + 1) % ring.length]!)), Infinity),
+    ),
+  )
 
 function toEdgeMm([x, y]: Corner, [oneX, oneY]: Corner, [twoX, twoY]: Corner): number {
   const [alongX, alongY] = [twoX - oneX, twoY - oneY]
@@ -200,8 +270,26 @@ function edgesApartMm(one: readonly Edge[], other: readonly Edge[]): number {
   for (const [from, to] of one) {
     for (const edge of other) {
       const [start, end] = edge
-      if (Math.max(Math.min(from[0], to[0]) - Math.max(start[0], end[0]), Math.min(start[0], end[0]) - Math.max(from[0], to[0]), Math.min(from[1], to[1]) - Math.max(start[1], end[1]), Math.min(start[1], end[1]) - Math.max(from[1], to[1])) >= least) continue
-      least = Math.min(least, crossingAlong(from, to, edge).length > 0 ? 0 : Math.min(toEdgeMm(from, start, end), toEdgeMm(to, start, end), toEdgeMm(start, from, to), toEdgeMm(end, from, to)))
+      if (
+        Math.max(
+          Math.min(from[0], to[0]) - Math.max(start[0], end[0]),
+          Math.min(start[0], end[0]) - Math.max(from[0], to[0]),
+          Math.min(from[1], to[1]) - Math.max(start[1], end[1]),
+          Math.min(start[1], end[1]) - Math.max(from[1], to[1]),
+        ) >= least
+      )
+        continue
+      least = Math.min(
+        least,
+        crossingAlong(from, to, edge).length > 0
+          ? 0
+          : Math.min(
+              toEdgeMm(from, start, end),
+              toEdgeMm(to, start, end),
+              toEdgeMm(start, from, to),
+              toEdgeMm(end, from, to),
+            ),
+      )
     }
   }
   return least
@@ -210,14 +298,23 @@ function edgesApartMm(one: readonly Edge[], other: readonly Edge[]): number {
 /** A fault as a sentence for whoever reads the log. */
 export function faultSentence(fault: LayoutFault): string {
   switch (fault.code) {
-    case 'unknown-part': return `Placement ${fault.placement} is of no part of the job.`
-    case 'unknown-sheet': return `Placement ${fault.placement} lies on no sheet of the job, or on two.`
-    case 'quantity': return `“${fault.part}”: ${fault.placed} are placed, ${fault.wanted} are wanted.`
-    case 'turn': return `Placement ${fault.placement} is turned by ${fault.rotationDeg}°, which is not allowed.`
-    case 'mirror': return `Placement ${fault.placement} is turned over, which is not allowed.`
-    case 'outside': return `Placement ${fault.placement} is ${fault.byMm.toFixed(3)} mm over its sheet’s margin.`
-    case 'too-close': return `Placements ${fault.placement} and ${fault.other} are only ${fault.apartMm.toFixed(3)} mm apart.`
-    case 'overlap': return `Placements ${fault.placement} and ${fault.other} overlap.`
-    case 'stock': return `${fault.used} sheets “${fault.sheet}” are used, ${fault.have} are in stock.`
+    case 'unknown-part':
+      return `Placement ${fault.placement} is of no part of the job.`
+    case 'unknown-sheet':
+      return `Placement ${fault.placement} lies on no sheet of the job, or on two.`
+    case 'quantity':
+      return `“${fault.part}”: ${fault.placed} are placed, ${fault.wanted} are wanted.`
+    case 'turn':
+      return `Placement ${fault.placement} is turned by ${fault.rotationDeg}°, which is not allowed.`
+    case 'mirror':
+      return `Placement ${fault.placement} is turned over, which is not allowed.`
+    case 'outside':
+      return `Placement ${fault.placement} is ${fault.byMm.toFixed(3)} mm over its sheet’s margin.`
+    case 'too-close':
+      return `Placements ${fault.placement} and ${fault.other} are only ${fault.apartMm.toFixed(3)} mm apart.`
+    case 'overlap':
+      return `Placements ${fault.placement} and ${fault.other} overlap.`
+    case 'stock':
+      return `${fault.used} sheets “${fault.sheet}” are used, ${fault.have} are in stock.`
   }
 }

@@ -1,6 +1,8 @@
 /**
- * A convex polygon, or a disc when it has no corners. Corners counter-clockwise in mm; edge `at` runs from corner `at` to the next,
- * with its outward unit normal and how far out it lies along that. `middle` and `radius` are of a circle round it, `inner` the radius of one inside it about the same middle.
+ * A convex polygon, or a disc when it has no corners. Corners counter-clockwise in mm; edge `at` runs from corner
+ * `at` to the next,
+ * with its outward unit normal and how far out it lies along that. `middle` and `radius` are of a circle round it,
+ * `inner` the radius of one inside it about the same middle.
  * Typed arrays and numbers in place: millions of these are compared in a run.
  */
 export type Convex = {
@@ -19,9 +21,15 @@ export type Convex = {
 export function convexOf(corners: readonly (readonly [number, number])[]): Convex {
   const count = corners.length
   const made: Convex = {
-    x: new Float64Array(count), y: new Float64Array(count), normalX: new Float64Array(count), normalY: new Float64Array(count), offset: new Float64Array(count),
-    middleX: corners.reduce((sum, [x]) => sum + x, 0) / count, middleY: corners.reduce((sum, [, y]) => sum + y, 0) / count,
-    radius: 0, inner: 0,
+    x: new Float64Array(count),
+    y: new Float64Array(count),
+    normalX: new Float64Array(count),
+    normalY: new Float64Array(count),
+    offset: new Float64Array(count),
+    middleX: corners.reduce((sum, [x]) => sum + x, 0) / count,
+    middleY: corners.reduce((sum, [, y]) => sum + y, 0) / count,
+    radius: 0,
+    inner: 0,
   }
   corners.forEach(([x, y], at) => {
     const [nextX, nextY] = corners[(at + 1) % count]!
@@ -35,21 +43,44 @@ export function convexOf(corners: readonly (readonly [number, number])[]): Conve
   return {
     ...made,
     radius: corners.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - made.middleX, y - made.middleY)), 0),
-    inner: made.offset.reduce((least, out, at) => Math.min(least, out - made.normalX[at]! * made.middleX - made.normalY[at]! * made.middleY), Infinity),
+    inner: made.offset.reduce(
+      (least, out, at) => Math.min(least, out - made.normalX[at]! * made.middleX - made.normalY[at]! * made.middleY),
+      Infinity,
+    ),
   }
 }
 
-export const discOf = (x: number, y: number, radius: number): Convex =>
-  ({ x: NONE, y: NONE, normalX: NONE, normalY: NONE, offset: NONE, middleX: x, middleY: y, radius, inner: radius })
+export const discOf = (x: number, y: number, radius: number): Convex => ({
+  x: NONE,
+  y: NONE,
+  normalX: NONE,
+  normalY: NONE,
+  offset: NONE,
+  middleX: x,
+  middleY: y,
+  radius,
+  inner: radius,
+})
 
 const NONE = new Float64Array(0)
 
 export const isDisc = ({ x }: Convex): boolean => x.length === 0
 
 /** Room for a turned copy. */
-export const emptyCopy = ({ x, middleX, middleY, radius, inner }: Convex): Convex => x.length === 0
-  ? discOf(middleX, middleY, radius)
-  : { x: new Float64Array(x.length), y: new Float64Array(x.length), normalX: new Float64Array(x.length), normalY: new Float64Array(x.length), offset: new Float64Array(x.length), middleX, middleY, radius, inner }
+export const emptyCopy = ({ x, middleX, middleY, radius, inner }: Convex): Convex =>
+  x.length === 0
+    ? discOf(middleX, middleY, radius)
+    : {
+        x: new Float64Array(x.length),
+        y: new Float64Array(x.length),
+        normalX: new Float64Array(x.length),
+        normalY: new Float64Array(x.length),
+        offset: new Float64Array(x.length),
+        middleX,
+        middleY,
+        radius,
+        inner,
+      }
 
 /** Writes a convex turned about its part's middle into a copy. Offsets stay: they are measured from that middle. */
 export function turnInto(from: Convex, cos: number, sin: number, into: Convex): void {
@@ -65,23 +96,37 @@ export function turnInto(from: Convex, cos: number, sin: number, into: Convex): 
   into.middleY = from.middleX * sin + from.middleY * cos
 }
 
-/** How two convexes overlap: how deep, along which direction the second must move out, and where they touch, from the first's middle. */
-export type Contact = { depth: number, axisX: number, axisY: number, atX: number, atY: number }
+/**
+ * How two convexes overlap: how deep, along which direction the second must move out, and where they touch, from the
+ * first's middle.
+ */
+export type Contact = { depth: number; axisX: number; axisY: number; atX: number; atY: number }
 
 export const noContact = (): Contact => ({ depth: 0, axisX: 0, axisY: 0, atX: 0, atY: 0 })
 
 /**
- * Depth by which two convexes overlap, or come closer than a clearance; 0 when they are apart. The shortest way out among the normals of both (separating axes).
+ * Depth by which two convexes overlap, or come closer than a clearance; 0 when they are apart. The shortest way out
+ * among the normals of both (separating axes).
  *
  * @param moveX where the second part's middle is, from the first's, mm
  * @param contact filled when the depth is above 0
  */
-export function depthBetween(one: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+export function depthBetween(
+  one: Convex,
+  other: Convex,
+  moveX: number,
+  moveY: number,
+  clearance: number,
+  contact: Contact,
+): number {
   const betweenX = moveX + other.middleX - one.middleX
   const betweenY = moveY + other.middleY - one.middleY
   const reach = one.radius + other.radius + clearance
   if (betweenX * betweenX + betweenY * betweenY >= reach * reach) return 0
-  if (isDisc(one)) return isDisc(other) ? discDepth(one, betweenX, betweenY, reach, contact) : discInPolygon(one, other, moveX, moveY, clearance, contact)
+  if (isDisc(one))
+    return isDisc(other)
+      ? discDepth(one, betweenX, betweenY, reach, contact)
+      : discInPolygon(one, other, moveX, moveY, clearance, contact)
   if (isDisc(other)) return polygonOnDisc(one, other, moveX, moveY, clearance, contact)
   return polygonDepth(one, other, moveX, moveY, clearance, contact)
 }
@@ -98,14 +143,24 @@ function discDepth(one: Convex, betweenX: number, betweenY: number, reach: numbe
   return depth
 }
 
-function polygonOnDisc(one: Convex, disc: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+function polygonOnDisc(
+  one: Convex,
+  disc: Convex,
+  moveX: number,
+  moveY: number,
+  clearance: number,
+  contact: Contact,
+): number {
   const { x, y, normalX, normalY, offset } = one
   const count = x.length
   const [centreX, centreY] = [moveX + disc.middleX, moveY + disc.middleY]
   let [most, edge] = [-Infinity, 0]
   for (let at = 0; at < count; at += 1) {
     const out = normalX[at]! * centreX + normalY[at]! * centreY - offset[at]!
-    if (out > most) { most = out; edge = at }
+    if (out > most) {
+      most = out
+      edge = at
+    }
   }
   let [axisX, axisY, out] = [normalX[edge]!, normalY[edge]!, most]
   if (most > 0) {
@@ -130,7 +185,14 @@ function polygonOnDisc(one: Convex, disc: Convex, moveX: number, moveY: number, 
   return depth
 }
 
-function discInPolygon(disc: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+function discInPolygon(
+  disc: Convex,
+  other: Convex,
+  moveX: number,
+  moveY: number,
+  clearance: number,
+  contact: Contact,
+): number {
   const depth = polygonOnDisc(other, disc, -moveX, -moveY, clearance, contact)
   if (depth <= 0) return 0
   contact.axisX = -contact.axisX
@@ -141,39 +203,73 @@ function discInPolygon(disc: Convex, other: Convex, moveX: number, moveY: number
 }
 
 /**
- * The least depth among the normals of both. A normal cannot be the least when the other's middle alone lies deeper along it than the best so far;
- * the most promising normal of each comes first, so that most others, and most pairs that are apart, cost one multiplication a corner.
+ * The least depth among the normals of both. A normal cannot be the least when the other's middle alone lies deeper
+ * along it than the best so far;
+ * the most promising normal of each comes first, so that most others, and most pairs that are apart, cost one
+ * multiplication a corner.
  */
-function polygonDepth(one: Convex, other: Convex, moveX: number, moveY: number, clearance: number, contact: Contact): number {
+function polygonDepth(
+  one: Convex,
+  other: Convex,
+  moveX: number,
+  moveY: number,
+  clearance: number,
+  contact: Contact,
+): number {
   const [toX, toY] = [moveX + other.middleX, moveY + other.middleY]
   const [backX, backY] = [one.middleX - moveX, one.middleY - moveY]
   const first = facing(one, toX, toY)
   let corner = lowest(other, one.normalX[first]!, one.normalY[first]!)
-  let best = one.offset[first]! + clearance - one.normalX[first]! * (other.x[corner]! + moveX) - one.normalY[first]! * (other.y[corner]! + moveY)
+  let best =
+    one.offset[first]! +
+    clearance -
+    one.normalX[first]! * (other.x[corner]! + moveX) -
+    one.normalY[first]! * (other.y[corner]! + moveY)
   if (best <= 0) return 0
   let [edge, ofOther, touching] = [first, false, corner]
 
   const second = facing(other, backX, backY)
   corner = lowest(one, other.normalX[second]!, other.normalY[second]!)
-  const depth = other.offset[second]! + clearance - other.normalX[second]! * (one.x[corner]! - moveX) - other.normalY[second]! * (one.y[corner]! - moveY)
+  const depth =
+    other.offset[second]! +
+    clearance -
+    other.normalX[second]! * (one.x[corner]! - moveX) -
+    other.normalY[second]! * (one.y[corner]! - moveY)
   if (depth <= 0) return 0
-  if (depth < best) { best = depth; edge = second; ofOther = true; touching = corner }
+  if (depth < best) {
+    best = depth
+    edge = second
+    ofOther = true
+    touching = corner
+  }
 
   for (let at = 0; at < one.x.length; at += 1) {
     const [normalX, normalY] = [one.normalX[at]!, one.normalY[at]!]
     if (at === first || one.offset[at]! + clearance - normalX * toX - normalY * toY + other.inner >= best) continue
     corner = lowest(other, normalX, normalY)
-    const along = one.offset[at]! + clearance - normalX * (other.x[corner]! + moveX) - normalY * (other.y[corner]! + moveY)
+    const along =
+      one.offset[at]! + clearance - normalX * (other.x[corner]! + moveX) - normalY * (other.y[corner]! + moveY)
     if (along <= 0) return 0
-    if (along < best) { best = along; edge = at; ofOther = false; touching = corner }
+    if (along < best) {
+      best = along
+      edge = at
+      ofOther = false
+      touching = corner
+    }
   }
   for (let at = 0; at < other.x.length; at += 1) {
     const [normalX, normalY] = [other.normalX[at]!, other.normalY[at]!]
     if (at === second || other.offset[at]! + clearance - normalX * backX - normalY * backY + one.inner >= best) continue
     corner = lowest(one, normalX, normalY)
-    const along = other.offset[at]! + clearance - normalX * (one.x[corner]! - moveX) - normalY * (one.y[corner]! - moveY)
+    const along =
+      other.offset[at]! + clearance - normalX * (one.x[corner]! - moveX) - normalY * (one.y[corner]! - moveY)
     if (along <= 0) return 0
-    if (along < best) { best = along; edge = at; ofOther = true; touching = corner }
+    if (along < best) {
+      best = along
+      edge = at
+      ofOther = true
+      touching = corner
+    }
   }
 
   contact.depth = best
@@ -189,7 +285,10 @@ function facing({ normalX, normalY, offset }: Convex, x: number, y: number): num
   let [most, at] = [-Infinity, 0]
   for (let each = 0; each < offset.length; each += 1) {
     const out = normalX[each]! * x + normalY[each]! * y - offset[each]!
-    if (out > most) { most = out; at = each }
+    if (out > most) {
+      most = out
+      at = each
+    }
   }
   return at
 }
@@ -199,7 +298,10 @@ function lowest({ x, y }: Convex, normalX: number, normalY: number): number {
   let [low, at] = [Infinity, 0]
   for (let each = 0; each < x.length; each += 1) {
     const out = normalX * x[each]! + normalY * y[each]!
-    if (out < low) { low = out; at = each }
+    if (out < low) {
+      low = out
+      at = each
+    }
   }
   return at
 }

@@ -17,7 +17,10 @@ export function convexParts(rings: readonly (readonly Point[])[]): readonly (rea
   if (holes.length === 0 && isConvex(outline!)) return [outline!]
   const points = rings.flat()
   const starts = holes.map((_, at) => rings.slice(0, at + 1).reduce((sum, ring) => sum + ring.length, 0))
-  const indexes = earcut(points.flatMap(({ x, y }) => [x, y]), starts)
+  const indexes = earcut(
+    points.flatMap(({ x, y }) => [x, y]),
+    starts,
+  )
   let polygons: (readonly number[])[] = []
   for (let at = 0; at < indexes.length; at += 3) {
     const triangle = [indexes[at]!, indexes[at + 1]!, indexes[at + 2]!]
@@ -32,14 +35,17 @@ export function convexParts(rings: readonly (readonly Point[])[]): readonly (rea
   return polygons.map((polygon) => polygon.map((index) => points[index]!))
 }
 
-const isConvex = (ring: readonly Point[]): boolean => ring.every((one, at) => turnOf(one, ring[(at + 1) % ring.length]!, ring[(at + 2) % ring.length]!) >= -DENT_MM2)
+const isConvex = (ring: readonly Point[]): boolean =>
+  ring.every((one, at) => turnOf(one, ring[(at + 1) % ring.length]!, ring[(at + 2) % ring.length]!) >= -DENT_MM2)
 
-type Joint = { readonly one: number, readonly other: number, readonly polygon: readonly number[] }
+type Joint = { readonly one: number; readonly other: number; readonly polygon: readonly number[] }
 
 function bestJoint(polygons: readonly (readonly number[])[], points: readonly Point[]): Joint | null {
   const edges = new Map<string, number>()
-  polygons.forEach((polygon, at) => polygon.forEach((from, corner) => edges.set(`${from} ${polygon[(corner + 1) % polygon.length]!}`, at)))
-  let best: Joint & { length: number } | null = null
+  polygons.forEach((polygon, at) =>
+    polygon.forEach((from, corner) => edges.set(`${from} ${polygon[(corner + 1) % polygon.length]!}`, at)),
+  )
+  let best: (Joint & { length: number }) | null = null
   for (const [one, polygon] of polygons.entries()) {
     for (const [corner, from] of polygon.entries()) {
       const to = polygon[(corner + 1) % polygon.length]!

@@ -1,4 +1,7 @@
-/** Rows of equal pieces, every other one turned by half a round where it may: how most of a sheet of one shape is best filled. */
+/**
+ * Rows of equal pieces, every other one turned by half a round where it may: how most of a sheet of one shape is best
+ * filled.
+ */
 import { between } from '../../quantity'
 import type { Lying } from './crowd'
 import { spanOf, turnedCopy, turnTo, type Turned } from './turned'
@@ -7,13 +10,14 @@ import type { Shape } from './shape'
 import { clearAfter } from './slide'
 
 /**
- * A lattice whose rows run along x (or along y, for the same turned by a quarter). In a row, pieces follow at `pitchMm`; between two of them lies one turned by half a round, `partner` from the first.
+ * A lattice whose rows run along x (or along y, for the same turned by a quarter). In a row, pieces follow at
+ * `pitchMm`; between two of them lies one turned by half a round, `partner` from the first.
  * The next row is `riseMm` higher and `shiftMm` along.
  */
 export type Lattice = {
   readonly shape: Shape
   readonly turn: number
-  readonly partner: { readonly x: number, readonly y: number } | null
+  readonly partner: { readonly x: number; readonly y: number } | null
   readonly pitchMm: number
   readonly riseMm: number
   readonly shiftMm: number
@@ -27,17 +31,58 @@ const HALF_ROUND = Math.PI
 const isSameTurn = (one: number, other: number): boolean => Math.abs(Math.cos(one - other) - 1) < 1e-9
 
 /** The lattice of a turn, with its partner so much higher and the next row so much along; as dense as those allow. */
-function latticeOf(shape: Shape, turn: number, one: Turned, partnerUp: number | null, shiftShare: number, other: Turned): Lattice {
+function latticeOf(
+  shape: Shape,
+  turn: number,
+  one: Turned,
+  partnerUp: number | null,
+  shiftShare: number,
+  other: Turned,
+): Lattice {
   turnTo(one, turn)
   const self = clearAfter(one, one, 0, 0, 1, 0, 0)
   if (partnerUp === null) {
     const pitchMm = pitchOf([[one, one, 0, 0]], shape.radius, self)
-    return { shape, turn, partner: null, rowMm: heightOf(one), pitchMm, shiftMm: shiftShare * pitchMm, riseMm: riseOf([[one, 0, 0]], shape.radius, pitchMm, shiftShare * pitchMm) }
+    return {
+      shape,
+      turn,
+      partner: null,
+      rowMm: heightOf(one),
+      pitchMm,
+      shiftMm: shiftShare * pitchMm,
+      riseMm: riseOf([[one, 0, 0]], shape.radius, pitchMm, shiftShare * pitchMm),
+    }
   }
   turnTo(other, turn + HALF_ROUND)
   const partnerX = clearAfter(one, other, 0, partnerUp, 1, 0, 0)
-  const pitchMm = pitchOf([[one, one, 0, 0], [other, one, -partnerX, -partnerUp], [one, other, partnerX, partnerUp]], shape.radius, Math.max(self, partnerX))
-  return { shape, turn, partner: { x: partnerX, y: partnerUp }, rowMm: Math.max(spanOf(one).high, partnerUp + spanOf(other).high) - Math.min(spanOf(one).low, partnerUp + spanOf(other).low), pitchMm, shiftMm: shiftShare * pitchMm, riseMm: riseOf([[one, 0, 0], [other, partnerX, partnerUp]], shape.radius, pitchMm, shiftShare * pitchMm) }
+  const pitchMm = pitchOf(
+    [
+      [one, one, 0, 0],
+      [other, one, -partnerX, -partnerUp],
+      [one, other, partnerX, partnerUp],
+    ],
+    shape.radius,
+    Math.max(self, partnerX),
+  )
+  return {
+    shape,
+    turn,
+    partner: { x: partnerX, y: partnerUp },
+    rowMm:
+      Math.max(spanOf(one).high, partnerUp + spanOf(other).high) -
+      Math.min(spanOf(one).low, partnerUp + spanOf(other).low),
+    pitchMm,
+    shiftMm: shiftShare * pitchMm,
+    riseMm: riseOf(
+      [
+        [one, 0, 0],
+        [other, partnerX, partnerUp],
+      ],
+      shape.radius,
+      pitchMm,
+      shiftShare * pitchMm,
+    ),
+  }
 }
 
 /** The least pitch from `from` at which pieces of a row clear one another, however many pitches apart they are. */
@@ -46,7 +91,11 @@ function pitchOf(pairs: readonly (readonly [Turned, Turned, number, number])[], 
   for (let apart = 1; apart <= MOST_PITCHES_APART && (apart - 1) * pitch < 3 * radius; apart += 1) {
     for (const [one, other, x, y] of pairs) {
       const clear = clearAfter(one, other, x, y, 1, 0, apart * pitch)
-      if (clear > apart * pitch + 1e-9) { pitch = clear / apart; apart = 0; break }
+      if (clear > apart * pitch + 1e-9) {
+        pitch = clear / apart
+        apart = 0
+        break
+      }
     }
   }
   return pitch
@@ -55,9 +104,18 @@ function pitchOf(pairs: readonly (readonly [Turned, Turned, number, number])[], 
 const MOST_PITCHES_APART = 12
 
 /** How high the next row must be to clear this one, and every row farther up to clear it too. */
-function riseOf(row: readonly (readonly [Turned, number, number])[], radius: number, pitchMm: number, shiftMm: number): number {
+function riseOf(
+  row: readonly (readonly [Turned, number, number])[],
+  radius: number,
+  pitchMm: number,
+  shiftMm: number,
+): number {
   let rise = 0
-  for (let apartRows = 1; apartRows === 1 || (rise > 0 && apartRows * rise < 2 * radius && apartRows <= MOST_ROWS_APART); apartRows += 1) {
+  for (
+    let apartRows = 1;
+    apartRows === 1 || (rise > 0 && apartRows * rise < 2 * radius && apartRows <= MOST_ROWS_APART);
+    apartRows += 1
+  ) {
     for (const [below, belowX, belowY] of row) {
       for (const [above, aboveX, aboveY] of row) {
         const start = aboveX - belowX + apartRows * shiftMm
@@ -74,34 +132,51 @@ function riseOf(row: readonly (readonly [Turned, number, number])[], radius: num
 const MOST_ROWS_APART = 8
 
 /** How many pieces rows in a box take, about; between whole counts, the denser lattice is worth more. */
-function worthIn({ shape, pitchMm, riseMm, rowMm, partner }: Lattice, one: Turned, widthMm: number, heightMm: number): number {
+function worthIn(
+  { shape, pitchMm, riseMm, rowMm, partner }: Lattice,
+  one: Turned,
+  widthMm: number,
+  heightMm: number,
+): number {
   const { left, right } = spanOf(one)
   if (right - left > widthMm || rowMm > heightMm || riseMm <= 0) return 0
   const rows = Math.floor((heightMm - rowMm) / riseMm) + 1
   const alone = Math.floor((widthMm - (right - left)) / pitchMm) + 1
   const withPartner = partner ? Math.floor((widthMm - (right - left) - partner.x) / pitchMm) + 1 : 0
-  const dense = (partner ? 2 : 1) * shape.areaMm2 / (pitchMm * riseMm)
+  const dense = ((partner ? 2 : 1) * shape.areaMm2) / (pitchMm * riseMm)
   return rows * (alone + Math.max(0, withPartner)) * (1 + 0.2 * dense)
 }
 
 /**
- * Good lattices of a shape for a room, the best first: turns, heights of the partner and shifts are tried at random, and the best are varied a little.
+ * Good lattices of a shape for a room, the best first: turns, heights of the partner and shifts are tried at random,
+ * and the best are varied a little.
  * @param tries lattices to look at
  */
 export function findLattices(shape: Shape, room: Room, stream: () => number, tries: number): readonly Lattice[] {
   const one = turnedCopy(shape.faces[0]!, 0)
   const other = turnedCopy(shape.faces[0]!, HALF_ROUND)
   const { turns, isRound, radius } = shape
-  const canPair = !isRound && (turns === null || turns.some((turn) => turns.some((each) => isSameTurn(each, turn + HALF_ROUND))))
+  const canPair =
+    !isRound && (turns === null || turns.some((turn) => turns.some((each) => isSameTurn(each, turn + HALF_ROUND))))
   const [widthMm, heightMm] = [room.right - room.left, room.high - room.low]
-  const found: { readonly lattice: Lattice, readonly worth: number }[] = []
-  const anyTurn = (): number => isRound ? 0 : turns ? turns[Math.floor(stream() * turns.length)]! : stream() * 2 * Math.PI
+  const found: { readonly lattice: Lattice; readonly worth: number }[] = []
+  const anyTurn = (): number =>
+    isRound ? 0 : turns ? turns[Math.floor(stream() * turns.length)]! : stream() * 2 * Math.PI
   for (let attempt = 0; attempt < tries; attempt += 1) {
-    const near = attempt > tries * 0.4 && found.length > 0 ? found[Math.floor(stream() ** 2 * Math.min(6, found.length))]!.lattice : null
+    const near =
+      attempt > tries * 0.4 && found.length > 0
+        ? found[Math.floor(stream() ** 2 * Math.min(6, found.length))]!.lattice
+        : null
     const wide = 0.3 * (1 - attempt / tries) ** 2 + 0.002
-    const turn = near ? turns ? near.turn : near.turn + between(stream, -wide, wide) : anyTurn()
+    const turn = near ? (turns ? near.turn : near.turn + between(stream, -wide, wide)) : anyTurn()
     const hasPartner = canPair && (turns === null || turns.some((each) => isSameTurn(each, turn + HALF_ROUND)))
-    const partnerUp = !hasPartner ? null : near?.partner ? near.partner.y + between(stream, -wide, wide) * radius : stream() < 0.25 ? 0 : between(stream, -1, 1) * radius
+    const partnerUp = !hasPartner
+      ? null
+      : near?.partner
+        ? near.partner.y + between(stream, -wide, wide) * radius
+        : stream() < 0.25
+          ? 0
+          : between(stream, -1, 1) * radius
     const shift = near ? near.shiftMm / near.pitchMm + between(stream, -wide, wide) : isRound ? 0.5 : stream()
     const lattice = latticeOf(shape, turn, one, partnerUp, shift - Math.floor(shift), other)
     const worth = worthIn(lattice, one, widthMm, heightMm)
@@ -119,7 +194,8 @@ export function findLattices(shape: Shape, room: Room, stream: () => number, tri
 }
 
 /** Rows about as high and as far apart are the same rows, better or worse. */
-const isAlike = (one: Lattice, other: Lattice): boolean => Math.abs(one.rowMm - other.rowMm) < ALIKE_MM && Math.abs(one.riseMm - other.riseMm) < ALIKE_MM
+const isAlike = (one: Lattice, other: Lattice): boolean =>
+  Math.abs(one.rowMm - other.rowMm) < ALIKE_MM && Math.abs(one.riseMm - other.riseMm) < ALIKE_MM
 
 const ALIKE_MM = 1.5
 const MOST_LATTICES = 8
@@ -127,29 +203,44 @@ const MOST_LATTICES = 8
 const EDGE_MM2 = 1e-12
 const PHASES = 6
 
-/** Pieces of a lattice that lie in a room, row after row from below (or from the left), at most so many; the starts of rows are chosen so that most fit. */
-export function fillLattice({ shape, turn, partner, pitchMm, riseMm, shiftMm }: Lattice, room: Room, most: number): readonly Lying[] {
+/**
+ * Pieces of a lattice that lie in a room, row after row from below (or from the left), at most so many; the starts of
+ * rows are chosen so that most fit.
+ */
+export function fillLattice(
+  { shape, turn, partner, pitchMm, riseMm, shiftMm }: Lattice,
+  room: Room,
+  most: number,
+): readonly Lying[] {
   const one = turnedCopy(shape.faces[0]!, turn)
   const other = turnedCopy(shape.faces[0]!, turn + HALF_ROUND)
-  const members = [{ piece: one, x: 0, y: 0, turn }, ...partner ? [{ piece: other, x: partner.x, y: partner.y, turn: turn + HALF_ROUND }] : []]
-  const spans = members.map(({ piece, x, y }) => { const span = spanOf(piece); return { left: span.left + x, right: span.right + x, low: span.low + y, high: span.high + y } })
+  const members = [
+    { piece: one, x: 0, y: 0, turn },
+    ...(partner ? [{ piece: other, x: partner.x, y: partner.y, turn: turn + HALF_ROUND }] : []),
+  ]
+  const spans = members.map(({ piece, x, y }) => {
+    const span = spanOf(piece)
+    return { left: span.left + x, right: span.right + x, low: span.low + y, high: span.high + y }
+  })
   const lowest = Math.min(...spans.map(({ low }) => low))
   const rowHigh = Math.max(...spans.map(({ high }) => high)) - lowest
   const rows = Math.floor((room.high - room.low - rowHigh) / riseMm + 1e-9) + 1
-  const isFree = (piece: Turned, x: number, y: number): boolean => room.press(piece, x, y) <= EDGE_MM2 && room.pressOfObstacles(piece, shape.radius, x, y, 0) === 0
+  const isFree = (piece: Turned, x: number, y: number): boolean =>
+    room.press(piece, x, y) <= EDGE_MM2 && room.pressOfObstacles(piece, shape.radius, x, y, 0) === 0
   let best: readonly Lying[] = []
   const lifts = room.kind === 'disc' || room.hasObstacles ? PHASES : 1
   for (let lift = 0; lift < lifts; lift += 1) {
     for (let phase = 0; phase < PHASES; phase += 1) {
       const pieces: Lying[] = []
       for (let row = 0; row < rows && pieces.length < most; row += 1) {
-        const y = room.low - lowest + row * riseMm + lift / lifts * riseMm
-        const offset = row * shiftMm + phase / PHASES * pitchMm
+        const y = room.low - lowest + row * riseMm + (lift / lifts) * riseMm
+        const offset = row * shiftMm + (phase / PHASES) * pitchMm
         const line: Lying[] = []
         for (const [at, member] of members.entries()) {
           const start = room.left - spans[at]!.left
-          const base = ((offset - start) % pitchMm + pitchMm) % pitchMm
-          const count = Math.floor((room.right - room.left - (spans[at]!.right - spans[at]!.left) - base) / pitchMm + 1e-9) + 1
+          const base = (((offset - start) % pitchMm) + pitchMm) % pitchMm
+          const count =
+            Math.floor((room.right - room.left - (spans[at]!.right - spans[at]!.left) - base) / pitchMm + 1e-9) + 1
           for (let step = 0; step < count; step += 1) {
             const [x, up] = [start + base + step * pitchMm + member.x, y + member.y]
             if (isFree(member.piece, x, up)) line.push({ shape, x, y: up, turn: member.turn, face: 0 })

@@ -3,7 +3,10 @@ export type Slope = (at: Float64Array, gradient: Float64Array) => number
 
 const KEPT = 6
 const ARMIJO = 1e-4
-/** A walk with many evaluations ends when so many more have not taken a tenth off the energy: it has come to rest far from zero. */
+/**
+ * A walk with many evaluations ends when so many more have not taken a tenth off the energy: it has come to rest far
+ * from zero.
+ */
 const LOOK_BACK = 12
 const FELL_TO = 0.9
 
@@ -38,7 +41,8 @@ export function minimise(slope: Slope, at: Float64Array, evaluations: number, lo
     const latest = steps.length - 1
     const scale = latest >= 0 ? dot(steps[latest]!, turns[latest]!) / dot(turns[latest]!, turns[latest]!) : 0.25
     for (let index = 0; index < size; index += 1) direction[index]! *= scale
-    for (let back = 0; back < steps.length; back += 1) addScaled(direction, steps[back]!, shares[back]! - inverse[back]! * dot(turns[back]!, direction))
+    for (let back = 0; back < steps.length; back += 1)
+      addScaled(direction, steps[back]!, shares[back]! - inverse[back]! * dot(turns[back]!, direction))
     let fall = dot(direction, gradient)
     if (!(fall > 0)) {
       direction.set(gradient)
@@ -58,7 +62,8 @@ export function minimise(slope: Slope, at: Float64Array, evaluations: number, lo
       share /= 2
     }
     if (!(nextEnergy < energy)) break
-    const [step, turn] = steps.length === KEPT ? [steps.shift()!, turns.shift()!] : [new Float64Array(size), new Float64Array(size)]
+    const [step, turn] =
+      steps.length === KEPT ? [steps.shift()!, turns.shift()!] : [new Float64Array(size), new Float64Array(size)]
     if (inverse.length === KEPT) inverse.shift()
     for (let index = 0; index < size; index += 1) {
       step[index] = next[index]! - at[index]!

@@ -16,35 +16,61 @@ const run = (nesting: Nesting, steps: number, until: () => boolean = () => false
   return nesting
 }
 
-const circle = (radius: number): [number, number][] => Array.from({ length: 96 }, (_, at) => [radius * Math.cos(at * Math.PI / 48), radius * Math.sin(at * Math.PI / 48)])
-const box = (width: number, height: number): [number, number][] => [[0, 0], [width, 0], [width, height], [0, height]]
-const rect = (width: number, height: number, count: number | null = null): NestSheet => ({ id: 'sheet', shape: 'rect', width, height, count })
-const jobOf = (sheets: NestSheet[], parts: NestJob['parts'], more: Partial<NestJob> = {}): NestJob => ({ name: 'test', unit: 'mm', gap: 0, margin: 0, sheets, parts, ...more })
+const circle = (radius: number): [number, number][] =>
+  Array.from({ length: 96 }, (_, at) => [
+    radius * Math.cos((at * Math.PI) / 48),
+    radius * Math.sin((at * Math.PI) / 48),
+  ])
+const box = (width: number, height: number): [number, number][] => [
+  [0, 0],
+  [width, 0],
+  [width, height],
+  [0, height],
+]
+const rect = (width: number, height: number, count: number | null = null): NestSheet => ({
+  id: 'sheet',
+  shape: 'rect',
+  width,
+  height,
+  count,
+})
+const jobOf = (sheets: NestSheet[], parts: NestJob['parts'], more: Partial<NestJob> = {}): NestJob => ({
+  name: 'test',
+  unit: 'mm',
+  gap: 0,
+  margin: 0,
+  sheets,
+  parts,
+  ...more,
+})
 
 describe('nesting jobs made by chance', () => {
-  it.each(Array.from({ length: 20 }, (_, batch) => [batch * 25, batch * 25 + 24]))('numbers %i to %i give layouts that can be cut, first and later', (from, to) => {
-    let laidOut = 0
-    for (let seed = from; seed <= to; seed += 1) {
-      const read = readNestJob(chanceJob(seed))
-      if (!read.ok) {
-        expect(read.error.code).toMatch(/^(too-large|crosses-itself)$/)
-        continue
+  it.each(Array.from({ length: 20 }, (_, batch) => [batch * 25, batch * 25 + 24]))(
+    'numbers %i to %i give layouts that can be cut, first and later',
+    (from, to) => {
+      let laidOut = 0
+      for (let seed = from; seed <= to; seed += 1) {
+        const read = readNestJob(chanceJob(seed))
+        if (!read.ok) {
+          expect(read.error.code).toMatch(/^(too-large|crosses-itself)$/)
+          continue
+        }
+        const result = startNesting(read.value, seed)
+        if (!result.ok) {
+          expect(result.error.code).toBe('too-few-sheets')
+          continue
+        }
+        const nesting = result.value
+        const first = nesting.measure()
+        expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, first layout`).toEqual([])
+        run(nesting, 14)
+        expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, later`).toEqual([])
+        expect(nesting.measure().sheets).toBeLessThanOrEqual(first.sheets)
+        laidOut += 1
       }
-      const result = startNesting(read.value, seed)
-      if (!result.ok) {
-        expect(result.error.code).toBe('too-few-sheets')
-        continue
-      }
-      const nesting = result.value
-      const first = nesting.measure()
-      expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, first layout`).toEqual([])
-      run(nesting, 14)
-      expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, later`).toEqual([])
-      expect(nesting.measure().sheets).toBeLessThanOrEqual(first.sheets)
-      laidOut += 1
-    }
-    expect(laidOut).toBeGreaterThan(20)
-  })
+      expect(laidOut).toBeGreaterThan(20)
+    },
+  )
 })
 
 describe('a search', () => {
@@ -61,12 +87,22 @@ describe('a search', () => {
   })
 
   it('says what found no place when there are too few sheets', () => {
-    expect(startNesting(jobOf([rect(100, 100, 1)], [{ id: 'panel', outline: box(60, 60), quantity: 3, rotations: [0], mirror: false }]), 1)).toMatchObject({ ok: false, error: { code: 'too-few-sheets', part: 'panel', left: 2 } })
+    expect(
+      startNesting(
+        jobOf([rect(100, 100, 1)], [{ id: 'panel', outline: box(60, 60), quantity: 3, rotations: [0], mirror: false }]),
+        1,
+      ),
+    ).toMatchObject({ ok: false, error: { code: 'too-few-sheets', part: 'panel', left: 2 } })
   })
 
   it('lays a piece that fits only just, square and from corner to corner', () => {
-    for (const [outline, sheet] of [[box(200, 287), rect(210, 297)], [box(330, 8), rect(210, 297)]] as const) {
-      const tight = jobOf([sheet], [{ id: 'panel', outline, quantity: 1, rotations: 'free', mirror: false }], { margin: 5 })
+    for (const [outline, sheet] of [
+      [box(200, 287), rect(210, 297)],
+      [box(330, 8), rect(210, 297)],
+    ] as const) {
+      const tight = jobOf([sheet], [{ id: 'panel', outline, quantity: 1, rotations: 'free', mirror: false }], {
+        margin: 5,
+      })
       expect(faultsOf(tight, started(tight).layout())).toEqual([])
     }
   })
@@ -81,7 +117,10 @@ describe('equal circles at 0.995 of the largest radius known', () => {
     ['20 in a square', 20, 22.2764, rect(200, 200)],
     ['30 in a square', 30, 18.3342, rect(200, 200)],
   ] as [string, number, number, NestSheet][])('%s lie on one sheet', (_, quantity, radius, sheet) => {
-    const job = jobOf([sheet], [{ id: 'circle', outline: circle(0.995 * radius), quantity, rotations: 'free', mirror: false }])
+    const job = jobOf(
+      [sheet],
+      [{ id: 'circle', outline: circle(0.995 * radius), quantity, rotations: 'free', mirror: false }],
+    )
     const nesting = started(job)
     run(nesting, 3000, () => nesting.measure().sheets === 1)
     expect(nesting.measure().sheets).toBe(1)
@@ -91,8 +130,21 @@ describe('equal circles at 0.995 of the largest radius known', () => {
 
 describe('rectangles', () => {
   it('that fill rows exactly take the fewest sheets', () => {
-    const rows = [[120, 77], [98, 50, 47], [60, 60, 75], [150, 46], [110, 85], [40, 60, 93]]
-    const parts = rows.flat().map((length, at) => ({ id: `strip ${at}`, outline: box(length, 20), quantity: 4, rotations: [0], mirror: false }))
+    const rows = [
+      [120, 77],
+      [98, 50, 47],
+      [60, 60, 75],
+      [150, 46],
+      [110, 85],
+      [40, 60, 93],
+    ]
+    const parts = rows.flat().map((length, at) => ({
+      id: `strip ${at}`,
+      outline: box(length, 20),
+      quantity: 4,
+      rotations: [0],
+      mirror: false,
+    }))
     const job = jobOf([rect(210, 261)], parts, { gap: 1, margin: 5 })
     const nesting = run(started(job), 12)
     expect(faultsOf(job, nesting.layout())).toEqual([])
@@ -100,7 +152,20 @@ describe('rectangles', () => {
   })
 
   it('cut from a whole sheet go back onto one', () => {
-    const parts = [[60, 100], [40, 60], [40, 40], [100, 50], [50, 50], [50, 50]].map(([width, height], at) => ({ id: `box ${at}`, outline: box(width!, height!), quantity: 1, rotations: [0, 90], mirror: false }))
+    const parts = [
+      [60, 100],
+      [40, 60],
+      [40, 40],
+      [100, 50],
+      [50, 50],
+      [50, 50],
+    ].map(([width, height], at) => ({
+      id: `box ${at}`,
+      outline: box(width!, height!),
+      quantity: 1,
+      rotations: [0, 90],
+      mirror: false,
+    }))
     const job = jobOf([rect(100, 200)], parts)
     const nesting = run(started(job), 300)
     expect(faultsOf(job, nesting.layout())).toEqual([])

@@ -14,13 +14,16 @@ import { stocksOf } from './stock'
 export type Nesting = {
   /** The best layout so far. */
   readonly layout: () => NestLayout
-  /** Whole sheets, and paper they take: all but the emptiest, and the used part of that. Remnants take none: they are there. */
+  /**
+   * Whole sheets, and paper they take: all but the emptiest, and the used part of that. Remnants take none: they are
+   * there.
+   */
   readonly measure: () => NestMeasure
   /** Tries one thing to improve it; a few tens of milliseconds at most. @returns whether it helped */
   readonly step: () => boolean
 }
 
-export type NestMeasure = { readonly sheets: number, readonly paperMm2: number, readonly piecesMm2: number }
+export type NestMeasure = { readonly sheets: number; readonly paperMm2: number; readonly piecesMm2: number }
 
 /**
  * Starts a search. The same job, seed and number of steps give the same layout.
@@ -28,9 +31,16 @@ export type NestMeasure = { readonly sheets: number, readonly paperMm2: number, 
 export function startNesting(job: NestJob, seed: number): Result<Nesting, JobProblem> {
   const shapes = shapesOf(job)
   const stocks = stocksOf(job)
-  const all = shapes.map((shape) => ({ shape, count: job.parts[shape.part]!.quantity })).sort((one, other) => other.shape.areaMm2 - one.shape.areaMm2)
+  const all = shapes
+    .map((shape) => ({ shape, count: job.parts[shape.part]!.quantity }))
+    .sort((one, other) => other.shape.areaMm2 - one.shape.areaMm2)
   const first = firstLayout(all, stocks, coarse(shapes), job.gap)
-  if (first.left.length > 0) return refuse({ code: 'too-few-sheets', part: job.parts[first.left[0]!.shape.part]!.id, left: first.left.reduce((sum, { count }) => sum + count, 0) })
+  if (first.left.length > 0)
+    return refuse({
+      code: 'too-few-sheets',
+      part: job.parts[first.left[0]!.shape.part]!.id,
+      left: first.left.reduce((sum, { count }) => sum + count, 0),
+    })
   const stream = seededStream(seedFor(seed, 0))
   const openings = openingsFor(all, stocks, job.gap, stream)
   const moves = movesFor(areBoxes(all, stocks) ? job.gap : null, stream)
@@ -40,7 +50,9 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 
   const keep = (next: readonly LaidSheet[]): boolean => {
     const measure = measureOf(next)
-    const isBetter = measure.sheets < best.measure.sheets || (measure.sheets === best.measure.sheets && measure.paperMm2 < best.measure.paperMm2 - 0.01)
+    const isBetter =
+      measure.sheets < best.measure.sheets ||
+      (measure.sheets === best.measure.sheets && measure.paperMm2 < best.measure.paperMm2 - 0.01)
     if (isBetter) best = { sheets: next, measure }
     return isBetter
   }
@@ -70,18 +82,31 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 function measureOf(sheets: readonly LaidSheet[]): NestMeasure {
   const whole = sheets.filter(({ stock }) => !stock.isRemnant)
   const spare = whole.reduce((most, sheet) => Math.max(most, (1 - usedShare(sheet)) * sheet.stock.paperMm2), 0)
-  return { sheets: whole.length, paperMm2: whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0) - spare, piecesMm2: sheets.reduce((sum, { pieces }) => sum + areaOf(pieces), 0) }
+  return {
+    sheets: whole.length,
+    paperMm2: whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0) - spare,
+    piecesMm2: sheets.reduce((sum, { pieces }) => sum + areaOf(pieces), 0),
+  }
 }
 
 /** Placements by the job's own origins. */
 function layoutOf(sheets: readonly LaidSheet[], job: NestJob): NestLayout {
-  return { placements: sheets.flatMap(({ stock, pieces }, sheetIndex) => pieces.map((piece) => ({ part: job.parts[piece.shape.part]!.id, sheetIndex, sheetId: stock.sheet.id, ...placed(piece) }))) }
+  return {
+    placements: sheets.flatMap(({ stock, pieces }, sheetIndex) =>
+      pieces.map((piece) => ({
+        part: job.parts[piece.shape.part]!.id,
+        sheetIndex,
+        sheetId: stock.sheet.id,
+        ...placed(piece),
+      })),
+    ),
+  }
 }
 
-function placed({ shape, x, y, turn, face }: Lying): { x: number, y: number, rotationDeg: number, mirrored: boolean } {
+function placed({ shape, x, y, turn, face }: Lying): { x: number; y: number; rotationDeg: number; mirrored: boolean } {
   const { middle, mirrored } = shape.faces[face]!
   const [cos, sin] = cosSin(turn)
-  const degrees = turn * 180 / Math.PI
+  const degrees = (turn * 180) / Math.PI
   const rotationDeg = Math.abs(degrees - Math.round(degrees)) < 1e-9 ? Math.round(degrees) : degrees
   return { x: x - (middle.x * cos - middle.y * sin), y: y - (middle.x * sin + middle.y * cos), rotationDeg, mirrored }
 }

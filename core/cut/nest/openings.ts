@@ -1,4 +1,7 @@
-/** Whole layouts to begin from, each made in another way: rows and skylines of rectangles, bands of lattices. Which is best is seen when they are made. */
+/**
+ * Whole layouts to begin from, each made in another way: rows and skylines of rectangles, bands of lattices. Which is
+ * best is seen when they are made.
+ */
 import { layBands, roomForRows, type Lattices, type RowsRun } from './bands'
 import { areBoxes, layBoxes, layRows } from './boxes'
 import { coarse, fine, sheetAfterSheet, stampsOf, type LaidSheet, type Remaining } from './firstLayout'
@@ -22,8 +25,8 @@ const FEWEST_MIXES = 6
 
 export function openingsFor(all: Remaining, stocks: readonly Stock[], gapMm: number, stream: () => number): Opening[] {
   return [
-    ...areBoxes(all, stocks) ? stocks.flatMap((stock) => boxOpenings(all, stock, gapMm, stream)) : [],
-    ...all.length > MOST_SHAPES_IN_BANDS ? [fineOpening(all, stocks, gapMm)] : [],
+    ...(areBoxes(all, stocks) ? stocks.flatMap((stock) => boxOpenings(all, stock, gapMm, stream)) : []),
+    ...(all.length > MOST_SHAPES_IN_BANDS ? [fineOpening(all, stocks, gapMm)] : []),
     ...stocks.flatMap((stock) => bandOpenings(all, stock, gapMm, stream, mixesFor(all, stocks))),
   ]
 }
@@ -49,23 +52,57 @@ function mixesFor(all: Remaining, stocks: readonly Stock[]): number {
   return Math.max(FEWEST_MIXES, Math.floor(MOST_MIXES / stocks.length / convexes))
 }
 
-function bandOpenings(all: Remaining, stock: Stock, gapMm: number, stream: () => number, mixCount: number): readonly Opening[] {
+function bandOpenings(
+  all: Remaining,
+  stock: Stock,
+  gapMm: number,
+  stream: () => number,
+  mixCount: number,
+): readonly Opening[] {
   const inRows = all.filter(({ count }) => count >= FEWEST_IN_ROWS)
   if (inRows.length === 0 || inRows.length > MOST_SHAPES_IN_BANDS) return []
   const found = new Map<Shape, Record<RowsRun, readonly Lattice[]>>()
-  const runs: readonly RowsRun[] = stock.room.kind === 'rect' && !stock.room.hasObstacles ? ['across', 'up'] : ['across']
+  const runs: readonly RowsRun[] =
+    stock.room.kind === 'rect' && !stock.room.hasObstacles ? ['across', 'up'] : ['across']
   const searches = inRows.flatMap(({ shape }) => {
     const kept: Record<RowsRun, readonly Lattice[]> = { across: [], up: [] }
     found.set(shape, kept)
-    return runs.flatMap((run) => run === 'up' && !mayTurnByQuarter(shape) ? [] : Array.from({ length: LATTICE_ROUNDS }, (): Opening => () => {
-      kept[run] = [...findLattices(shape, roomForRows(stock.room, run), stream, triesFor(shape)).slice(0, 4), ...kept[run]]
-      return null
-    }))
+    return runs.flatMap((run) =>
+      run === 'up' && !mayTurnByQuarter(shape)
+        ? []
+        : Array.from({ length: LATTICE_ROUNDS }, (): Opening => () => {
+            kept[run] = [
+              ...findLattices(shape, roomForRows(stock.room, run), stream, triesFor(shape)).slice(0, 4),
+              ...kept[run],
+            ]
+            return null
+          }),
+    )
   })
   const fineness = coarse(all.map(({ shape }) => shape))
-  const settings = { stamps: stampsOf(all.map(({ shape }) => shape), fineness), fineness, gapMm }
-  const mixes = Array.from({ length: mixCount }, (_, at) => () => new Map(inRows.map(({ shape }) => [shape, at === 0 ? 1 : Math.exp((at % 2 === 0 ? 3 : 0.4) * stream())])))
-  return [...searches, ...mixes.flatMap((mix) => runs.map((run): Opening => () => layBands(all, mix(), run, stock, found as Lattices, settings)))]
+  const settings = {
+    stamps: stampsOf(
+      all.map(({ shape }) => shape),
+      fineness,
+    ),
+    fineness,
+    gapMm,
+  }
+  const mixes = Array.from(
+    { length: mixCount },
+    (_, at) => () =>
+      new Map(inRows.map(({ shape }) => [shape, at === 0 ? 1 : Math.exp((at % 2 === 0 ? 3 : 0.4) * stream())])),
+  )
+  return [
+    ...searches,
+    ...mixes.flatMap((mix) =>
+      runs.map(
+        (run): Opening =>
+          () =>
+            layBands(all, mix(), run, stock, found as Lattices, settings),
+      ),
+    ),
+  ]
 }
 
 const mayTurnByQuarter = ({ turns, isRound }: Shape): boolean => isRound || turns === null

@@ -2,7 +2,8 @@ import type { Point } from '../../geometry'
 import { crossingOf, turnOf } from './ring'
 
 /**
- * An outline with fewer corners that holds all of the first: dents are filled, and short edges are replaced by the corner at which their neighbours meet, whatever adds least, as long as all together add no more than an area.
+ * An outline with fewer corners that holds all of the first: dents are filled, and short edges are replaced by the
+ * corner at which their neighbours meet, whatever adds least, as long as all together add no more than an area.
  *
  * @param ring simple, counter-clockwise
  * @param mostMm2 area that may be added
@@ -20,14 +21,21 @@ export function outward(ring: readonly Point[], mostMm2: number, fewest: number)
   return crossingOf(corners) ? ring : corners
 }
 
-/** A corner that can go: the area that its going adds, mm²; and the corner that stands for it and the next one, if one does. */
-type Saving = { readonly at: number, readonly cost: number, readonly corner: Point | null }
+/**
+ * A corner that can go: the area that its going adds, mm²; and the corner that stands for it and the next one, if one
+ * does.
+ */
+type Saving = { readonly at: number; readonly cost: number; readonly corner: Point | null }
 
 /** Of what could go, so much goes in one pass: the rest is looked at again, because its neighbours have changed. */
 const PASS_SHARE = 0.2
 
 /** Takes out the cheapest corners that are not neighbours of one another. */
-function onePass(corners: readonly Point[], mostMm2: number, fewest: number): { readonly corners: readonly Point[], readonly added: number } {
+function onePass(
+  corners: readonly Point[],
+  mostMm2: number,
+  fewest: number,
+): { readonly corners: readonly Point[]; readonly added: number } {
   const count = corners.length
   const savings = corners.flatMap((_, at) => savingAt(corners, at)).sort((one, other) => one.cost - other.cost)
   const touched = new Uint8Array(count)
@@ -43,12 +51,17 @@ function onePass(corners: readonly Point[], mostMm2: number, fewest: number): { 
     gone.add(at)
     added += cost
   }
-  return { added, corners: corners.flatMap((each, at) => gone.has(at) ? [] : [moved.get(at) ?? each]) }
+  return { added, corners: corners.flatMap((each, at) => (gone.has(at) ? [] : [moved.get(at) ?? each])) }
 }
 
 function savingAt(corners: readonly Point[], at: number): readonly Saving[] {
   const count = corners.length
-  const [before, one, two, after] = [-1, 0, 1, 2].map((step) => corners[(at + step + count) % count]!) as [Point, Point, Point, Point]
+  const [before, one, two, after] = [-1, 0, 1, 2].map((step) => corners[(at + step + count) % count]!) as [
+    Point,
+    Point,
+    Point,
+    Point,
+  ]
   const turn = turnOf(before, one, two)
   if (turn <= 0) return [{ at, cost: -turn / 2, corner: null }]
   if (turnOf(one, two, after) <= 0) return []

@@ -1,4 +1,7 @@
-/** A sheet as a grid of small cells, for finding a free place for a piece at once. Cells are blocked when anything touches them, so that what is free is surely free. */
+/**
+ * A sheet as a grid of small cells, for finding a free place for a piece at once. Cells are blocked when anything
+ * touches them, so that what is free is surely free.
+ */
 import { isDisc, type Convex } from './convex'
 import type { Lying } from './crowd'
 import { cosSin, turnedCopy, type Turned } from './turned'
@@ -7,10 +10,18 @@ import type { Shape } from './shape'
 
 const BITS = 32
 
-type Mask = { readonly rows: number, readonly words: number, readonly bits: Uint32Array, readonly columns: number }
+type Mask = { readonly rows: number; readonly words: number; readonly bits: Uint32Array; readonly columns: number }
 
 /** A shape at one turn, as cells from the lower left of its grown outline. */
-export type Stamp = { readonly shape: Shape, readonly face: number, readonly turn: number, readonly piece: Turned, readonly mask: Mask, readonly leftMm: number, readonly lowMm: number }
+export type Stamp = {
+  readonly shape: Shape
+  readonly face: number
+  readonly turn: number
+  readonly piece: Turned
+  readonly mask: Mask
+  readonly leftMm: number
+  readonly lowMm: number
+}
 
 export type Raster = {
   readonly room: Room
@@ -25,7 +36,10 @@ export type Raster = {
   readonly scanned: Map<Stamp, number>
 }
 
-/** An empty grid over a room. It reaches beyond the room by `overMm`, because only true outlines must stay within; grown ones may stick out. */
+/**
+ * An empty grid over a room. It reaches beyond the room by `overMm`, because only true outlines must stay within;
+ * grown ones may stick out.
+ */
 export function rasterOf(room: Room, cellMm: number, overMm: number): Raster {
   const [left, low] = [room.left - overMm, room.low - overMm]
   const columns = Math.ceil((room.right + overMm - left) / cellMm - 1e-9)
@@ -44,12 +58,16 @@ function spanWithin(convex: Convex, from: number, to: number): readonly [number,
   }
   const { x, y } = convex
   let [least, most] = [Infinity, -Infinity]
-  const reach = (at: number): void => { if (at < least) least = at; if (at > most) most = at }
+  const reach = (at: number): void => {
+    if (at < least) least = at
+    if (at > most) most = at
+  }
   for (let at = 0; at < x.length; at += 1) {
     const next = at + 1 === x.length ? 0 : at + 1
     const [oneX, oneY, otherX, otherY] = [x[at]!, y[at]!, x[next]!, y[next]!]
     if (oneY >= from && oneY <= to) reach(oneX)
-    for (const level of [from, to]) if ((oneY < level) !== (otherY < level)) reach(oneX + (level - oneY) / (otherY - oneY) * (otherX - oneX))
+    for (const level of [from, to])
+      if (oneY < level !== otherY < level) reach(oneX + ((level - oneY) / (otherY - oneY)) * (otherX - oneX))
   }
   return least <= most ? [least, most] : null
 }
@@ -60,9 +78,20 @@ export function stampOf(shape: Shape, face: number, turn: number, cellMm: number
   const piece = turnedCopy(shape.faces[face]!, turn)
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity]
   for (const convex of piece.convexes) {
-    const [xs, ys] = isDisc(convex) ? [[convex.middleX - convex.radius, convex.middleX + convex.radius], [convex.middleY - convex.radius, convex.middleY + convex.radius]] : [convex.x, convex.y]
-    for (const at of xs) { left = Math.min(left, at); right = Math.max(right, at) }
-    for (const at of ys) { low = Math.min(low, at); high = Math.max(high, at) }
+    const [xs, ys] = isDisc(convex)
+      ? [
+          [convex.middleX - convex.radius, convex.middleX + convex.radius],
+          [convex.middleY - convex.radius, convex.middleY + convex.radius],
+        ]
+      : [convex.x, convex.y]
+    for (const at of xs) {
+      left = Math.min(left, at)
+      right = Math.max(right, at)
+    }
+    for (const at of ys) {
+      low = Math.min(low, at)
+      high = Math.max(high, at)
+    }
   }
   const columns = Math.max(1, Math.ceil((right - left) / cellMm - TOUCH_MM))
   const rows = Math.max(1, Math.ceil((high - low) / cellMm - TOUCH_MM))
@@ -96,11 +125,14 @@ function isBlocked({ bits, words }: Raster, { mask }: Stamp, column: number, row
 }
 
 /** A free place, and how high the piece reaches there. */
-export type FreePlace = Lying & { readonly top: number, readonly column: number, readonly row: number }
+export type FreePlace = Lying & { readonly top: number; readonly column: number; readonly row: number }
 
 const EDGE_MM2 = 1e-14
 
-/** The lowest free place of a stamp, leftmost of those. Searching goes on where it stopped the last time: pieces only ever block more. */
+/**
+ * The lowest free place of a stamp, leftmost of those. Searching goes on where it stopped the last time: pieces only
+ * ever block more.
+ */
 export function lowestPlace(raster: Raster, stamp: Stamp): FreePlace | null {
   const { room, cellMm, left, low, rows, columns, scanned } = raster
   const { mask, piece, shape, face, turn } = stamp
@@ -139,11 +171,17 @@ export function blockLying(raster: Raster, pieces: readonly Lying[]): void {
   for (const { shape, face, turn, x, y } of pieces) {
     for (const convex of turnedCopy(shape.faces[face]!, turn).convexes) {
       const [under, over] = reachOf(convex)
-      const [first, last] = [Math.max(0, Math.floor((y + under - low) / cellMm)), Math.min(rows - 1, Math.floor((y + over - low) / cellMm))]
+      const [first, last] = [
+        Math.max(0, Math.floor((y + under - low) / cellMm)),
+        Math.min(rows - 1, Math.floor((y + over - low) / cellMm)),
+      ]
       for (let row = first; row <= last; row += 1) {
         const span = spanWithin(convex, low + row * cellMm - y, low + (row + 1) * cellMm - y)
         if (!span) continue
-        const [from, to] = [Math.max(0, Math.floor((span[0] + x - left) / cellMm)), Math.min(columns - 1, Math.floor((span[1] + x - left) / cellMm))]
+        const [from, to] = [
+          Math.max(0, Math.floor((span[0] + x - left) / cellMm)),
+          Math.min(columns - 1, Math.floor((span[1] + x - left) / cellMm)),
+        ]
         for (let column = from; column <= to; column += 1) bits[row * words + (column >>> 5)]! |= 1 << (column & 31)
       }
     }
@@ -152,21 +190,35 @@ export function blockLying(raster: Raster, pieces: readonly Lying[]): void {
 
 function reachOf(convex: Convex): readonly [number, number] {
   if (isDisc(convex)) return [convex.middleY - convex.radius, convex.middleY + convex.radius]
-  return [convex.y.reduce((least, at) => Math.min(least, at), Infinity), convex.y.reduce((most, at) => Math.max(most, at), -Infinity)]
+  return [
+    convex.y.reduce((least, at) => Math.min(least, at), Infinity),
+    convex.y.reduce((most, at) => Math.max(most, at), -Infinity),
+  ]
 }
 
-/** Turns worth trying for a shape: with each long edge of its hull on the table, and an even round; or those that are allowed. */
+/**
+ * Turns worth trying for a shape: with each long edge of its hull on the table, and an even round; or those that are
+ * allowed.
+ */
 export function usefulTurns({ turns, isRound, faces, box }: Shape, most: number): readonly number[] {
   if (isRound) return [0]
   if (turns) return turns.length <= most ? turns : turns.filter((_, at) => at % Math.ceil(turns.length / most) === 0)
   if (box) return [0, Math.PI / 2]
   const { hullX, hullY } = faces[0]!
-  const edges = [...hullX].map((x, at) => {
-    const next = (at + 1) % hullX.length
-    return { angle: -Math.atan2(hullY[next]! - hullY[at]!, hullX[next]! - x), length: Math.hypot(hullX[next]! - x, hullY[next]! - hullY[at]!) }
-  }).sort((one, other) => other.length - one.length)
+  const edges = [...hullX]
+    .map((x, at) => {
+      const next = (at + 1) % hullX.length
+      return {
+        angle: -Math.atan2(hullY[next]! - hullY[at]!, hullX[next]! - x),
+        length: Math.hypot(hullX[next]! - x, hullY[next]! - hullY[at]!),
+      }
+    })
+    .sort((one, other) => other.length - one.length)
   const flat = edges.slice(0, Math.max(1, Math.floor(most / 4))).flatMap(({ angle }) => [angle, angle + Math.PI])
-  const round = Array.from({ length: most - flat.length }, (_, at) => flat[0]! + Math.PI / 2 + at * 2 * Math.PI / (most - flat.length))
+  const round = Array.from(
+    { length: most - flat.length },
+    (_, at) => flat[0]! + Math.PI / 2 + (at * 2 * Math.PI) / (most - flat.length),
+  )
   return [...flat, ...round].map((turn) => snapped(turn))
 }
 

@@ -17,18 +17,35 @@ export type Room = {
   readonly high: number
   /** Squared distances by which a piece sticks out. */
   readonly press: (piece: Turned, x: number, y: number) => number
-  /** The same, with forces written into the gradient of x, y and turn from `index` on. `arm` 0 means that it may not turn. */
+  /**
+   * The same, with forces written into the gradient of x, y and turn from `index` on. `arm` 0 means that it may not
+   * turn.
+   */
   readonly push: (piece: Turned, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
   /** A random place at which a turned piece lies within the extent of the room. */
-  readonly anyPlace: (piece: Turned, stream: () => number) => { readonly x: number, readonly y: number }
+  readonly anyPlace: (piece: Turned, stream: () => number) => { readonly x: number; readonly y: number }
   readonly hasObstacles: boolean
   readonly pressOfObstacles: (piece: Turned, radius: number, x: number, y: number, most: number) => number
-  readonly pushOfObstacles: (piece: Turned, radius: number, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
+  readonly pushOfObstacles: (
+    piece: Turned,
+    radius: number,
+    at: Float64Array,
+    index: number,
+    arm: number,
+    gradient: Float64Array,
+  ) => number
 }
 
 /** A rectangle; what must be kept free inside it is given as convexes in its coordinates. */
-export function rectangleRoom(left: number, low: number, right: number, high: number, obstacles: readonly Convex[] = []): Room {
-  const isClear = ({ hullRadius }: Turned, x: number, y: number): boolean => x - hullRadius >= left && x + hullRadius <= right && y - hullRadius >= low && y + hullRadius <= high
+export function rectangleRoom(
+  left: number,
+  low: number,
+  right: number,
+  high: number,
+  obstacles: readonly Convex[] = [],
+): Room {
+  const isClear = ({ hullRadius }: Turned, x: number, y: number): boolean =>
+    x - hullRadius >= left && x + hullRadius <= right && y - hullRadius >= low && y + hullRadius <= high
   const press = (piece: Turned, x: number, y: number): number => {
     if (isClear(piece, x, y)) return 0
     const { hullX, hullY } = hullOf(piece)
@@ -40,7 +57,13 @@ export function rectangleRoom(left: number, low: number, right: number, high: nu
       if (cornerY < lowest) lowest = cornerY
       if (cornerY > highest) highest = cornerY
     }
-    return EDGE_WEIGHT * (Math.max(0, left - x - least) ** 2 + Math.max(0, x + most - right) ** 2 + Math.max(0, low - y - lowest) ** 2 + Math.max(0, y + highest - high) ** 2)
+    return (
+      EDGE_WEIGHT *
+      (Math.max(0, left - x - least) ** 2 +
+        Math.max(0, x + most - right) ** 2 +
+        Math.max(0, low - y - lowest) ** 2 +
+        Math.max(0, y + highest - high) ** 2)
+    )
   }
   const push: Room['push'] = (piece, at, index, arm, gradient) => {
     const [x, y] = [at[index]!, at[index + 1]!]
@@ -61,26 +84,42 @@ export function rectangleRoom(left: number, low: number, right: number, high: nu
     if (overX > 0 || underX > 0) {
       sum += EDGE_WEIGHT * (overX ** 2 + underX ** 2)
       gradient[index]! += 2 * EDGE_WEIGHT * (overX - underX)
-      if (arm > 0) gradient[index + 2]! += 2 * EDGE_WEIGHT * (-overX * hullY[most]! + underX * hullY[least]!) / arm
+      if (arm > 0) gradient[index + 2]! += (2 * EDGE_WEIGHT * (-overX * hullY[most]! + underX * hullY[least]!)) / arm
     }
     if (overY > 0 || underY > 0) {
       sum += EDGE_WEIGHT * (overY ** 2 + underY ** 2)
       gradient[index + 1]! += 2 * EDGE_WEIGHT * (overY - underY)
-      if (arm > 0) gradient[index + 2]! += 2 * EDGE_WEIGHT * (overY * hullX[highest]! - underY * hullX[lowest]!) / arm
+      if (arm > 0) gradient[index + 2]! += (2 * EDGE_WEIGHT * (overY * hullX[highest]! - underY * hullX[lowest]!)) / arm
     }
     return sum
   }
-  return { kind: 'rect', left, low, right, high, press, push, anyPlace: placeIn(left, low, right, high), ...obstaclesIn(obstacles) }
+  return {
+    kind: 'rect',
+    left,
+    low,
+    right,
+    high,
+    press,
+    push,
+    anyPlace: placeIn(left, low, right, high),
+    ...obstaclesIn(obstacles),
+  }
 }
 
-const placeIn = (left: number, low: number, right: number, high: number): Room['anyPlace'] => (piece, stream) => {
-  const span = spanOf(piece)
-  return { x: between(stream, left - span.left, Math.max(left - span.left, right - span.right)), y: between(stream, low - span.low, Math.max(low - span.low, high - span.high)) }
-}
+const placeIn =
+  (left: number, low: number, right: number, high: number): Room['anyPlace'] =>
+  (piece, stream) => {
+    const span = spanOf(piece)
+    return {
+      x: between(stream, left - span.left, Math.max(left - span.left, right - span.right)),
+      y: between(stream, low - span.low, Math.max(low - span.low, high - span.high)),
+    }
+  }
 
 /** A disc, tested by radius. */
 export function discRoom(middleX: number, middleY: number, radius: number): Room {
-  const isClear = ({ hullRadius }: Turned, fromX: number, fromY: number): boolean => Math.hypot(fromX, fromY) + hullRadius <= radius
+  const isClear = ({ hullRadius }: Turned, fromX: number, fromY: number): boolean =>
+    Math.hypot(fromX, fromY) + hullRadius <= radius
   const press = (piece: Turned, x: number, y: number): number => {
     let sum = 0
     const [fromX, fromY] = [x - middleX, y - middleY]
@@ -104,17 +143,29 @@ export function discRoom(middleX: number, middleY: number, radius: number): Room
       const away = Math.sqrt(away2)
       const out = away - radius
       sum += EDGE_WEIGHT * out * out
-      const [forceX, forceY] = [2 * EDGE_WEIGHT * out * cornerX / away, 2 * EDGE_WEIGHT * out * cornerY / away]
+      const [forceX, forceY] = [(2 * EDGE_WEIGHT * out * cornerX) / away, (2 * EDGE_WEIGHT * out * cornerY) / away]
       gradient[index]! += forceX
       gradient[index + 1]! += forceY
       if (arm > 0) gradient[index + 2]! += (hullX[corner]! * forceY - hullY[corner]! * forceX) / arm
     }
     return sum
   }
-  return { kind: 'disc', left: middleX - radius, low: middleY - radius, right: middleX + radius, high: middleY + radius, press, push, anyPlace: placeIn(middleX - radius, middleY - radius, middleX + radius, middleY + radius), ...obstaclesIn([]) }
+  return {
+    kind: 'disc',
+    left: middleX - radius,
+    low: middleY - radius,
+    right: middleX + radius,
+    high: middleY + radius,
+    press,
+    push,
+    anyPlace: placeIn(middleX - radius, middleY - radius, middleX + radius, middleY + radius),
+    ...obstaclesIn([]),
+  }
 }
 
-function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'hasObstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
+function obstaclesIn(
+  obstacles: readonly Convex[],
+): Pick<Room, 'hasObstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
   const contact = noContact()
   const isFar = (obstacle: Convex, radius: number, x: number, y: number): boolean => {
     const reach = obstacle.radius + radius + OBSTACLE_CLEARANCE_MM
@@ -126,7 +177,8 @@ function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'hasObstacles' | 
       let sum = 0
       for (const obstacle of obstacles) {
         if (isFar(obstacle, radius, x, y)) continue
-        for (const convex of convexes) sum += EDGE_WEIGHT * depthBetween(convex, obstacle, -x, -y, OBSTACLE_CLEARANCE_MM, contact) ** 2
+        for (const convex of convexes)
+          sum += EDGE_WEIGHT * depthBetween(convex, obstacle, -x, -y, OBSTACLE_CLEARANCE_MM, contact) ** 2
         if (sum > most) break
       }
       return sum
@@ -160,9 +212,13 @@ export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
     for (let at = 1; at < corners.length; at += 1) if (corners[at]! > corners[most]!) most = at
     return [Math.max(0, (along === 'x' ? x : y) + corners[most]! - limit), most]
   }
-  const [right, high] = along === 'x' ? [Math.min(room.right, limit), room.high] : [room.right, Math.min(room.high, limit)]
+  const [right, high] =
+    along === 'x' ? [Math.min(room.right, limit), room.high] : [room.right, Math.min(room.high, limit)]
   return {
-    ...room, right, high, anyPlace: placeIn(room.left, room.low, right, high),
+    ...room,
+    right,
+    high,
+    anyPlace: placeIn(room.left, room.low, right, high),
     press: (piece, x, y) => room.press(piece, x, y) + EDGE_WEIGHT * over(piece, x, y)[0] ** 2,
     push: (piece, at, index, arm, gradient) => {
       const sum = room.push(piece, at, index, arm, gradient)
@@ -170,17 +226,21 @@ export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
       if (out === 0) return sum
       const force = 2 * EDGE_WEIGHT * out
       gradient[index + (along === 'x' ? 0 : 1)]! += force
-      if (arm > 0) gradient[index + 2]! += force * (along === 'x' ? -piece.hullY[corner]! : piece.hullX[corner]!) / arm
+      if (arm > 0)
+        gradient[index + 2]! += (force * (along === 'x' ? -piece.hullY[corner]! : piece.hullX[corner]!)) / arm
       return sum + EDGE_WEIGHT * out * out
     },
   }
 }
 
 /** Where a room stands when several stand side by side: too far apart for a piece to reach from one into the next. */
-export type Standing = { readonly room: Room, readonly moveX: number, readonly moveY: number }
+export type Standing = { readonly room: Room; readonly moveX: number; readonly moveY: number }
 
 /** Rooms in a row, `apartMm` between them, as one room; a piece belongs to the one that its middle is nearest to. */
-export function roomsInRow(rooms: readonly Room[], apartMm: number): { readonly room: Room, readonly standing: readonly Standing[] } {
+export function roomsInRow(
+  rooms: readonly Room[],
+  apartMm: number,
+): { readonly room: Room; readonly standing: readonly Standing[] } {
   const standing: Standing[] = []
   const until: number[] = []
   let at = 0
@@ -189,16 +249,31 @@ export function roomsInRow(rooms: readonly Room[], apartMm: number): { readonly 
     at += room.right - room.left + apartMm
     until.push(at - apartMm / 2)
   }
-  const nearest = (x: number): Standing => standing[Math.min(until.length - 1, until.findIndex((end) => x < end) < 0 ? until.length - 1 : until.findIndex((end) => x < end))]!
+  const nearest = (x: number): Standing =>
+    standing[
+      Math.min(
+        until.length - 1,
+        until.findIndex((end) => x < end) < 0 ? until.length - 1 : until.findIndex((end) => x < end),
+      )
+    ]!
   const own = new Float64Array(3)
-  const withOwn = <Outcome>(point: Float64Array, index: number, { moveX, moveY }: Standing, then: () => Outcome): Outcome => {
+  const withOwn = <Outcome>(
+    point: Float64Array,
+    index: number,
+    { moveX, moveY }: Standing,
+    then: () => Outcome,
+  ): Outcome => {
     own[0] = point[index]! - moveX
     own[1] = point[index + 1]! - moveY
     own[2] = point[index + 2]!
     return then()
   }
   const slope = new Float64Array(3)
-  const pushOwn = (push: (own: Float64Array, slope: Float64Array) => number, gradient: Float64Array, index: number): number => {
+  const pushOwn = (
+    push: (own: Float64Array, slope: Float64Array) => number,
+    gradient: Float64Array,
+    index: number,
+  ): number => {
     slope.fill(0)
     const sum = push(own, slope)
     for (let each = 0; each < 3; each += 1) gradient[index + each]! += slope[each]!
@@ -210,7 +285,12 @@ export function roomsInRow(rooms: readonly Room[], apartMm: number): { readonly 
   return {
     standing,
     room: {
-      kind: 'rect', left: 0, low: 0, right: at - apartMm, high, hasObstacles: rooms.some(({ hasObstacles }) => hasObstacles),
+      kind: 'rect',
+      left: 0,
+      low: 0,
+      right: at - apartMm,
+      high,
+      hasObstacles: rooms.some(({ hasObstacles }) => hasObstacles),
       anyPlace: (piece, stream) => {
         let share = stream() * total
         const chosen = areas.findIndex((area) => (share -= area) < 0)
@@ -218,15 +298,25 @@ export function roomsInRow(rooms: readonly Room[], apartMm: number): { readonly 
         const { x, y } = room.anyPlace(piece, stream)
         return { x: x + moveX, y: y + moveY }
       },
-      press: (piece, x, y) => { const { room, moveX, moveY } = nearest(x); return room.press(piece, x - moveX, y - moveY) },
+      press: (piece, x, y) => {
+        const { room, moveX, moveY } = nearest(x)
+        return room.press(piece, x - moveX, y - moveY)
+      },
       push: (piece, point, index, arm, gradient) => {
         const stands = nearest(point[index]!)
-        return withOwn(point, index, stands, () => pushOwn((mine, forces) => stands.room.push(piece, mine, 0, arm, forces), gradient, index))
+        return withOwn(point, index, stands, () =>
+          pushOwn((mine, forces) => stands.room.push(piece, mine, 0, arm, forces), gradient, index),
+        )
       },
-      pressOfObstacles: (piece, radius, x, y, most) => { const { room, moveX, moveY } = nearest(x); return room.pressOfObstacles(piece, radius, x - moveX, y - moveY, most) },
+      pressOfObstacles: (piece, radius, x, y, most) => {
+        const { room, moveX, moveY } = nearest(x)
+        return room.pressOfObstacles(piece, radius, x - moveX, y - moveY, most)
+      },
       pushOfObstacles: (piece, radius, point, index, arm, gradient) => {
         const stands = nearest(point[index]!)
-        return withOwn(point, index, stands, () => pushOwn((mine, forces) => stands.room.pushOfObstacles(piece, radius, mine, 0, arm, forces), gradient, index))
+        return withOwn(point, index, stands, () =>
+          pushOwn((mine, forces) => stands.room.pushOfObstacles(piece, radius, mine, 0, arm, forces), gradient, index),
+        )
       },
     },
   }

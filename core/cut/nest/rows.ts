@@ -1,22 +1,42 @@
 /**
  * Stock cutting in one direction: lengths onto as few bars of one capacity as can be found.
- * Bar by bar, the longest left is joined by those of the others that together fill the bar best (found exactly, by sums that can be reached).
- * Then the emptiest bar and some others are cut anew together, again and again, and kept when full bars become fuller, or hardly less full,
+ * Bar by bar, the longest left is joined by those of the others that together fill the bar best (found exactly, by
+ * sums that can be reached).
+ * Then the emptiest bar and some others are cut anew together, again and again, and kept when full bars become
+ * fuller, or hardly less full,
  * until as few bars are used as the total length allows, or the tries are spent.
  *
  * @returns indexes of the lengths on each bar
  */
-export function fillRows(lengths: readonly number[], capacity: number, stream: () => number, tries: number): readonly (readonly number[])[] {
+export function fillRows(
+  lengths: readonly number[],
+  capacity: number,
+  stream: () => number,
+  tries: number,
+): readonly (readonly number[])[] {
   const fewest = Math.ceil(lengths.reduce((sum, length) => sum + length, 0) / capacity - 1e-9)
   const filled = (bar: readonly number[]): number => bar.reduce((sum, at) => sum + lengths[at]!, 0)
-  const fullness = (bars: readonly (readonly number[])[]): number => bars.reduce((sum, bar) => sum + filled(bar) ** 2, 0)
-  let bars = cutBars(lengths.map((_, at) => at), lengths, capacity, null)
+  const fullness = (bars: readonly (readonly number[])[]): number =>
+    bars.reduce((sum, bar) => sum + filled(bar) ** 2, 0)
+  let bars = cutBars(
+    lengths.map((_, at) => at),
+    lengths,
+    capacity,
+    null,
+  )
   for (let attempt = 0; attempt < tries && bars.length > fewest; attempt += 1) {
-    const ranked = bars.map((bar, at) => ({ bar, rank: at === emptiest(bars.map(filled)) ? -1 : stream() })).sort((one, other) => one.rank - other.rank).map(({ bar }) => bar)
+    const ranked = bars
+      .map((bar, at) => ({ bar, rank: at === emptiest(bars.map(filled)) ? -1 : stream() }))
+      .sort((one, other) => one.rank - other.rank)
+      .map(({ bar }) => bar)
     const several = 2 + Math.floor(stream() * 5)
     const [again, kept] = [ranked.slice(0, several), ranked.slice(several)]
     const fresh = cutBars(again.flat(), lengths, capacity, stream)
-    if (fresh.length < again.length || (fresh.length === again.length && fullness(fresh) >= fullness(again) - SLACK_MM2 * stream() ** 4)) bars = [...kept, ...fresh]
+    if (
+      fresh.length < again.length ||
+      (fresh.length === again.length && fullness(fresh) >= fullness(again) - SLACK_MM2 * stream() ** 4)
+    )
+      bars = [...kept, ...fresh]
   }
   return bars
 }
@@ -24,11 +44,20 @@ export function fillRows(lengths: readonly number[], capacity: number, stream: (
 /** A change may make full bars this much less full, seldom so much: it leads out of dead ends. */
 const SLACK_MM2 = 400
 
-const emptiest = (fills: readonly number[]): number => fills.reduce((best, fill, at) => fill < fills[best]! ? at : best, 0)
+const emptiest = (fills: readonly number[]): number =>
+  fills.reduce((best, fill, at) => (fill < fills[best]! ? at : best), 0)
 
 /** One pass over some lengths, the longest first, or about so by chance. */
-function cutBars(indexes: readonly number[], lengths: readonly number[], capacity: number, stream: (() => number) | null): readonly (readonly number[])[] {
-  const order = indexes.map((at) => ({ at, rank: lengths[at]! * (stream ? 0.6 + 0.8 * stream() : 1) })).sort((one, other) => other.rank - one.rank).map(({ at }) => at)
+function cutBars(
+  indexes: readonly number[],
+  lengths: readonly number[],
+  capacity: number,
+  stream: (() => number) | null,
+): readonly (readonly number[])[] {
+  const order = indexes
+    .map((at) => ({ at, rank: lengths[at]! * (stream ? 0.6 + 0.8 * stream() : 1) }))
+    .sort((one, other) => other.rank - one.rank)
+    .map(({ at }) => at)
   const bars: number[][] = []
   let left = order
   while (left.length > 0) {

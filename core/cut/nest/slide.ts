@@ -1,4 +1,7 @@
-/** How far one piece must slide along a line until it is clear of another: exact for convexes, because each of their normals gives one bound. */
+/**
+ * How far one piece must slide along a line until it is clear of another: exact for convexes, because each of their
+ * normals gives one bound.
+ */
 import { isDisc, type Convex } from './convex'
 import type { Turned } from './turned'
 
@@ -7,14 +10,22 @@ type Stretch = readonly [number, number]
 
 const CLEAR_MM = 1e-4
 
-function overlapAlong(one: Convex, other: Convex, fromX: number, fromY: number, alongX: number, alongY: number): Stretch | null {
+function overlapAlong(
+  one: Convex,
+  other: Convex,
+  fromX: number,
+  fromY: number,
+  alongX: number,
+  alongY: number,
+): Stretch | null {
   if (isDisc(one) || isDisc(other)) return discOverlap(one, other, fromX, fromY, alongX, alongY)
   const bounds: [number, number] = [-Infinity, Infinity]
   const bind = (of: Convex, against: Convex, sign: 1 | -1): boolean => {
     for (let at = 0; at < of.x.length; at += 1) {
       const [normalX, normalY] = [of.normalX[at]!, of.normalY[at]!]
       let low = Infinity
-      for (let corner = 0; corner < against.x.length; corner += 1) low = Math.min(low, normalX * against.x[corner]! + normalY * against.y[corner]!)
+      for (let corner = 0; corner < against.x.length; corner += 1)
+        low = Math.min(low, normalX * against.x[corner]! + normalY * against.y[corner]!)
       const room = of.offset[at]! - low - sign * (normalX * fromX + normalY * fromY)
       const rate = sign * (normalX * alongX + normalY * alongY)
       if (rate > 1e-12) bounds[1] = Math.min(bounds[1], room / rate)
@@ -28,7 +39,14 @@ function overlapAlong(one: Convex, other: Convex, fromX: number, fromY: number, 
 }
 
 /** Discs by their circle; a disc and a polygon by the polygon's circle too, which is never too near. */
-function discOverlap(one: Convex, other: Convex, fromX: number, fromY: number, alongX: number, alongY: number): Stretch | null {
+function discOverlap(
+  one: Convex,
+  other: Convex,
+  fromX: number,
+  fromY: number,
+  alongX: number,
+  alongY: number,
+): Stretch | null {
   const [x, y] = [fromX + other.middleX - one.middleX, fromY + other.middleY - one.middleY]
   const reach = one.radius + other.radius
   const [a, b, c] = [alongX ** 2 + alongY ** 2, x * alongX + y * alongY, x ** 2 + y ** 2 - reach ** 2]
@@ -39,10 +57,19 @@ function discOverlap(one: Convex, other: Convex, fromX: number, fromY: number, a
 }
 
 /**
- * The least distance, at least `from`, along a direction at which a piece lies clear of another, mm when the direction has length 1.
+ * The least distance, at least `from`, along a direction at which a piece lies clear of another, mm when the
+ * direction has length 1.
  * @param startX where the second starts, from the first
  */
-export function clearAfter(one: Turned, other: Turned, startX: number, startY: number, alongX: number, alongY: number, from: number): number {
+export function clearAfter(
+  one: Turned,
+  other: Turned,
+  startX: number,
+  startY: number,
+  alongX: number,
+  alongY: number,
+  from: number,
+): number {
   const stretches: Stretch[] = []
   for (const convex of one.convexes) {
     for (const against of other.convexes) {

@@ -10,5 +10,7 @@ export function readOutline(text: string): Result<ImportedOutline, OutlineProble
   if (text.trim() === '') return refuse({ code: 'empty' })
   const begins = text.slice(0, 2000).trimStart()
   if (begins.startsWith('<') || begins.startsWith('\uFEFF<')) return outlineFromSvg(text.replace(/^\uFEFF/, ''))
-  return /^\s*(0|999|9)\s*\r?\n/.test(text) || /SECTION/.test(begins) ? outlineFromDxf(text) : refuse({ code: 'not-readable', what: 'it is neither SVG nor DXF' })
+  return /^\s*(0|999|9)\s*\r?\n/.test(text) || /SECTION/.test(begins)
+    ? outlineFromDxf(text)
+    : refuse({ code: 'not-readable', what: 'it is neither SVG nor DXF' })
 }

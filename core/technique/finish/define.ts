@@ -2,13 +2,14 @@ import type { Working } from '../../quantity'
 import type { Mesh } from '../mesh'
 
 /** What a finish is counted by: the cut edges of pieces, mm, and the area of the face that shows, dm². */
-export type FinishedExtent = { readonly edge: Working, readonly area: Working }
+export type FinishedExtent = { readonly edge: Working; readonly area: Working }
 
 /** A finish as it is asked for: which colour, and over how much of edge or face. */
-export type Finishing = { readonly colour: string, readonly share: number }
+export type Finishing = { readonly colour: string; readonly share: number }
 
 /**
- * Something done to dry paper after it is cut or formed. To add one, write its file and list it in `index.ts`; techniques name those they take.
+ * Something done to dry paper after it is cut or formed. To add one, write its file and list it in `index.ts`;
+ * techniques name those they take.
  */
 export type Finish<Id extends string = string> = {
   readonly id: Id
@@ -21,7 +22,7 @@ export type Finish<Id extends string = string> = {
   /** Paint, dust or mist that it takes. */
   readonly amount: (finishing: Finishing, extent: FinishedExtent) => Working
   readonly perElementMin: number
-  readonly step: { readonly name: string, readonly say: string }
+  readonly step: { readonly name: string; readonly say: string }
   readonly caution: string
   readonly consumables: readonly string[]
   /** The element as it looks with the finish on. */

@@ -15,15 +15,33 @@ export const dusting = defineFinish({
   over: 'face',
   startingColour: '#a8432e',
   startingShare: 0.5,
-  amount: ({ share }, { area }) => derive('dust', 'mass', 'dust on a face', '{area} × {dusted} × {perDm2}', {
-    area, dusted: typed('share dusted', share, 'share', 'Arrange'), perDm2: starting('dust for a dm²', 0.15, 'mass', 'guess'),
-  }, (v) => v.area * v.dusted * v.perDm2),
+  amount: ({ share }, { area }) =>
+    derive(
+      'dust',
+      'mass',
+      'dust on a face',
+      '{area} × {dusted} × {perDm2}',
+      {
+        area,
+        dusted: typed('share dusted', share, 'share', 'Arrange'),
+        perDm2: starting('dust for a dm²', 0.15, 'mass', 'guess'),
+      },
+      (v) => v.area * v.dusted * v.perDm2,
+    ),
   perElementMin: 1,
   step: { name: 'Dust', say: 'A soft dry brush, from the edge inwards; tap off what does not hold.' },
-  caution: 'Fine dust: work over paper, wear a mask, do not breathe it; use dust sold as edible, not merely “non-toxic”.',
+  caution:
+    'Fine dust: work over paper, wear a mask, do not breathe it; use dust sold as edible, not merely “non-toxic”.',
   consumables: ['edible dust'],
   paint: ({ colour, share }, mesh, own) => {
     const shares = edgeShares(mesh)
-    return { ...mesh, faces: mesh.faces.map((face, at) => ({ ...face, tint: blend(face.tint ?? own, colour, Math.max(0, shares[at]! - (1 - share)) / Math.max(0.05, share) * 0.75) })), lines: mesh.lines.map((line) => line.tint ? line : { ...line, tint: blend(own, colour, 0.6 * share) }) }
+    return {
+      ...mesh,
+      faces: mesh.faces.map((face, at) => ({
+        ...face,
+        tint: blend(face.tint ?? own, colour, (Math.max(0, shares[at]! - (1 - share)) / Math.max(0.05, share)) * 0.75),
+      })),
+      lines: mesh.lines.map((line) => (line.tint ? line : { ...line, tint: blend(own, colour, 0.6 * share) })),
+    }
   },
 })

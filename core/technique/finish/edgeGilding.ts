@@ -15,17 +15,39 @@ export const edgeGilding = defineFinish({
   over: 'edge',
   startingColour: '#c9a24b',
   startingShare: 0.8,
-  amount: ({ share }, { edge }) => derive('paint for edges', 'volume', 'paint along an edge', '{edge} × {gilded} × {perMetre} ÷ 1000', {
-    edge, gilded: typed('share gilded', share, 'share', 'Arrange'), perMetre: starting('paint for a metre', 0.25, 'volume', 'guess'),
-  }, (v) => v.edge / MM_PER_M * v.gilded * v.perMetre),
+  amount: ({ share }, { edge }) =>
+    derive(
+      'paint for edges',
+      'volume',
+      'paint along an edge',
+      '{edge} × {gilded} × {perMetre} ÷ 1000',
+      {
+        edge,
+        gilded: typed('share gilded', share, 'share', 'Arrange'),
+        perMetre: starting('paint for a metre', 0.25, 'volume', 'guess'),
+      },
+      (v) => (v.edge / MM_PER_M) * v.gilded * v.perMetre,
+    ),
   perElementMin: 1.5,
   step: { name: 'Gild the edges', say: 'A nearly dry, flat brush along the edge, outward; too wet curls the paper.' },
   caution: 'Only paint sold as edible on what is eaten; metallic is often for display only.',
   consumables: ['metallic edible paint, or dust in strong clear alcohol'],
   paint: ({ colour, share }, mesh) => ({
     ...mesh,
-    lines: mesh.lines.flatMap((line) => line.edge
-      ? [line, { ...line, points: line.points.slice(0, Math.max(2, Math.ceil(line.points.length * share))), tint: colour, widthMm: Math.max(1.1, line.widthMm * 1.3), opacity: 1, light: 0.08 }]
-      : [line]),
+    lines: mesh.lines.flatMap((line) =>
+      line.edge
+        ? [
+            line,
+            {
+              ...line,
+              points: line.points.slice(0, Math.max(2, Math.ceil(line.points.length * share))),
+              tint: colour,
+              widthMm: Math.max(1.1, line.widthMm * 1.3),
+              opacity: 1,
+              light: 0.08,
+            },
+          ]
+        : [line],
+    ),
   }),
 })

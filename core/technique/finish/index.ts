@@ -23,5 +23,9 @@ export function finishOf(id: FinishId): Finish<FinishId> {
 }
 
 /** An element with its finishes on, one after the other. */
-export const finished = (mesh: Mesh, finishes: readonly (Finishing & { readonly finish: FinishId })[], colour: string, seed: number): Mesh =>
-  finishes.reduce((painted, each) => finishOf(each.finish).paint(each, painted, colour, seed), mesh)
+export const finished = (
+  mesh: Mesh,
+  finishes: readonly (Finishing & { readonly finish: FinishId })[],
+  colour: string,
+  seed: number,
+): Mesh => finishes.reduce((painted, each) => finishOf(each.finish).paint(each, painted, colour, seed), mesh)

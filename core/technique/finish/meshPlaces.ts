@@ -2,16 +2,18 @@
 import type { Point3 } from '../../geometry'
 import type { Mesh, MeshFace } from '../mesh'
 
-export const middleOf = (points: readonly Point3[]): Point3 => [0, 1, 2].map((axis) => points.reduce((sum, point) => sum + point[axis]!, 0) / points.length) as unknown as Point3
+export const middleOf = (points: readonly Point3[]): Point3 =>
+  [0, 1, 2].map((axis) => points.reduce((sum, point) => sum + point[axis]!, 0) / points.length) as unknown as Point3
 
 /** A share of the largest in a row of numbers that begins at the least. */
 function shares(values: readonly number[]): readonly number[] {
   const [least, most] = [Math.min(...values), Math.max(...values)]
-  return values.map((value) => most > least ? (value - least) / (most - least) : 0.5)
+  return values.map((value) => (most > least ? (value - least) / (most - least) : 0.5))
 }
 
 /** How high each face lies in its element: 0 the lowest, 1 the highest. */
-export const heightShares = ({ faces }: Mesh): readonly number[] => shares(faces.map(({ points }) => middleOf(points)[2]))
+export const heightShares = ({ faces }: Mesh): readonly number[] =>
+  shares(faces.map(({ points }) => middleOf(points)[2]))
 
 /** How far from the element's middle each face lies: 0 the nearest, 1 the farthest. */
 export function edgeShares({ faces }: Mesh): readonly number[] {
@@ -25,5 +27,7 @@ export function edgeShares({ faces }: Mesh): readonly number[] {
 export function pointOn({ points }: MeshFace, stream: () => number): Point3 {
   const weights = points.map(() => stream() + 0.05)
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  return [0, 1, 2].map((axis) => points.reduce((sum, point, at) => sum + point[axis]! * weights[at]! / total, 0)) as unknown as Point3
+  return [0, 1, 2].map((axis) =>
+    points.reduce((sum, point, at) => sum + (point[axis]! * weights[at]!) / total, 0),
+  ) as unknown as Point3
 }

@@ -17,18 +17,40 @@ export const speckle = defineFinish({
   over: 'face',
   startingColour: '#6b4a2f',
   startingShare: 0.5,
-  amount: ({ share }, { area }) => derive('colour to flick', 'volume', 'drops on a face', '{area} × {covered} × {perDm2}', {
-    area, covered: typed('how thickly', share, 'share', 'Arrange'), perDm2: starting('colour for a dm²', 0.2, 'volume', 'guess'),
-  }, (v) => v.area * v.covered * v.perDm2),
+  amount: ({ share }, { area }) =>
+    derive(
+      'colour to flick',
+      'volume',
+      'drops on a face',
+      '{area} × {covered} × {perDm2}',
+      {
+        area,
+        covered: typed('how thickly', share, 'share', 'Arrange'),
+        perDm2: starting('colour for a dm²', 0.2, 'volume', 'guess'),
+      },
+      (v) => v.area * v.covered * v.perDm2,
+    ),
   perElementMin: 0.5,
-  step: { name: 'Speckle', say: 'Load a stiff brush, wipe it, and flick it over a finger from an arm’s length; try it on waste paper first.' },
+  step: {
+    name: 'Speckle',
+    say: 'Load a stiff brush, wipe it, and flick it over a finger from an arm’s length; try it on waste paper first.',
+  },
   caution: 'Cover what must stay clean; drops that stand wet eat through thin wafer.',
   consumables: ['colour in strong clear alcohol, a few drops'],
   paint: ({ colour, share }, mesh, _, seed) => {
     const stream = seededStream(seed ^ 0x51ec)
-    const specks = Array.from({ length: mesh.faces.length > 0 ? Math.round(MOST_SPECKS * share) : 0 }, (): MeshBead => ({
-      at: pointOn(mesh.faces[Math.min(mesh.faces.length - 1, Math.floor(between(stream, 0, mesh.faces.length)))]!, stream), radiusMm: between(stream, 0.3, 1), tint: colour, shine: 0,
-    }))
-    return { ...mesh, beads: [...mesh.beads ?? [], ...specks] }
+    const specks = Array.from(
+      { length: mesh.faces.length > 0 ? Math.round(MOST_SPECKS * share) : 0 },
+      (): MeshBead => ({
+        at: pointOn(
+          mesh.faces[Math.min(mesh.faces.length - 1, Math.floor(between(stream, 0, mesh.faces.length)))]!,
+          stream,
+        ),
+        radiusMm: between(stream, 0.3, 1),
+        tint: colour,
+        shine: 0,
+      }),
+    )
+    return { ...mesh, beads: [...(mesh.beads ?? []), ...specks] }
   },
 })

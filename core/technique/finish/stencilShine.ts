@@ -1,5 +1,6 @@
 /**
- * Stencil shine: shortening wiped through a stencil held tight, dust dabbed on it; what is seen is a pattern that shines.
+ * Stencil shine: shortening wiped through a stencil held tight, dust dabbed on it; what is seen is a pattern that
+ * shines.
  *
  * By hand: 3 dm² with a stencil that leaves half open: 3 × 0.5 × 0.2 g for each dm² = 0.3 g of dust.
  */
@@ -16,25 +17,43 @@ export const stencilShine = defineFinish({
   over: 'face',
   startingColour: '#d8c089',
   startingShare: 0.5,
-  amount: ({ share }, { area }) => derive('shimmer dust', 'mass', 'dust through a stencil', '{area} × {open} × {perDm2}', {
-    area, open: typed('open part of the stencil', share, 'share', 'Arrange'), perDm2: starting('dust for an open dm²', 0.2, 'mass', 'guess'),
-  }, (v) => v.area * v.open * v.perDm2),
+  amount: ({ share }, { area }) =>
+    derive(
+      'shimmer dust',
+      'mass',
+      'dust through a stencil',
+      '{area} × {open} × {perDm2}',
+      {
+        area,
+        open: typed('open part of the stencil', share, 'share', 'Arrange'),
+        perDm2: starting('dust for an open dm²', 0.2, 'mass', 'guess'),
+      },
+      (v) => v.area * v.open * v.perDm2,
+    ),
   perElementMin: 2,
-  step: { name: 'Stencil', say: 'Wipe shortening thinly through the stencil, hold it tight, dab the dust; never brush it.' },
+  step: {
+    name: 'Stencil',
+    say: 'Wipe shortening thinly through the stencil, hold it tight, dab the dust; never brush it.',
+  },
   caution: 'Fine dust: do not breathe it, work over paper. Steam smears it: steam before, or on the other face.',
   consumables: ['shortening, a thin wipe', 'shimmer dust'],
   paint: ({ colour, share }, mesh) => ({
     ...mesh,
-    faces: [...mesh.faces, ...mesh.faces.filter((_, at) => at % 2 === 0).map((face): MeshFace => {
-      const middle = middleOf(face.points)
-      const drawn = 0.3 + 0.5 * share
-      // A diamond within each second face: the pattern keeps to the paper however it is folded.
-      const edges = face.points.map((point, at): Point3 => {
-        const next = face.points[(at + 1) % face.points.length]!
-        const half = [0, 1, 2].map((axis) => (point[axis]! + next[axis]!) / 2)
-        return [0, 1, 2].map((axis) => middle[axis]! + (half[axis]! - middle[axis]!) * drawn) as unknown as Point3
-      })
-      return { points: edges, opacity: 0.85, light: 0.12, tint: colour }
-    })],
+    faces: [
+      ...mesh.faces,
+      ...mesh.faces
+        .filter((_, at) => at % 2 === 0)
+        .map((face): MeshFace => {
+          const middle = middleOf(face.points)
+          const drawn = 0.3 + 0.5 * share
+          // A diamond within each second face: the pattern keeps to the paper however it is folded.
+          const edges = face.points.map((point, at): Point3 => {
+            const next = face.points[(at + 1) % face.points.length]!
+            const half = [0, 1, 2].map((axis) => (point[axis]! + next[axis]!) / 2)
+            return [0, 1, 2].map((axis) => middle[axis]! + (half[axis]! - middle[axis]!) * drawn) as unknown as Point3
+          })
+          return { points: edges, opacity: 0.85, light: 0.12, tint: colour }
+        }),
+    ],
   }),
 })

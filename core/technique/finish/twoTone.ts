@@ -17,15 +17,34 @@ export const twoTone = defineFinish({
   over: 'face',
   startingColour: '#343a63',
   startingShare: 0.5,
-  amount: ({ share }, { area }) => derive('mist', 'volume', 'mist on a face', '{area} × {misted} × {perDm2}', {
-    area, misted: typed('share misted', share, 'share', 'Arrange'), perDm2: starting('mist for a dm²', 0.6, 'volume', 'guess'),
-  }, (v) => v.area * v.misted * v.perDm2),
+  amount: ({ share }, { area }) =>
+    derive(
+      'mist',
+      'volume',
+      'mist on a face',
+      '{area} × {misted} × {perDm2}',
+      {
+        area,
+        misted: typed('share misted', share, 'share', 'Arrange'),
+        perDm2: starting('mist for a dm²', 0.6, 'volume', 'guess'),
+      },
+      (v) => v.area * v.misted * v.perDm2,
+    ),
   perElementMin: 1,
-  step: { name: 'Mist the second colour', say: 'From the tip, a hand’s length away, in short bursts; let it dry between them.' },
+  step: {
+    name: 'Mist the second colour',
+    say: 'From the tip, a hand’s length away, in short bursts; let it dry between them.',
+  },
   caution: 'Mist of colour in alcohol burns: no flame, no hot pan near, and air the room.',
   consumables: ['second colour in strong clear alcohol or water, in a mister'],
   paint: ({ colour, share }, mesh, own) => {
     const heights = heightShares(mesh)
-    return { ...mesh, faces: mesh.faces.map((face, at) => ({ ...face, tint: blend(face.tint ?? own, colour, (heights[at]! - (1 - share) + SOFT / 2) / SOFT) })) }
+    return {
+      ...mesh,
+      faces: mesh.faces.map((face, at) => ({
+        ...face,
+        tint: blend(face.tint ?? own, colour, (heights[at]! - (1 - share) + SOFT / 2) / SOFT),
+      })),
+    }
   },
 })

@@ -1,5 +1,5 @@
 export { branchMesh, type LeafPlace } from './branch'
-export { LEAF_KINDS, leafFields, leafOutline, widestOf, type LeafKind } from './leaf'
+export { LEAF_KINDS, leafFields, leafOutline, widestOf } from './leaf'
 export { countBySize, joinedFromTheTip, LEAF_SIZES, leavesInPairs, pairsOn } from './sizes'
 export { leafPieces } from './pieces'
 export { branchStance } from './stance'

@@ -3,17 +3,39 @@ import type { PieceKind } from '../define'
 import { leafOutline, widestOf, type LeafShape } from './leaf'
 import { leafLong } from './sizes'
 
-type Counted = { readonly name: string, readonly share: number, readonly count: number }
+type Counted = { readonly name: string; readonly share: number; readonly count: number }
 
 /**
  * Leaves of a branch as they are cut, size by size.
  * @param plies sheets of paper in one leaf; they are cut together
  */
-export function leafPieces(shape: LeafShape, leafMm: number, counts: readonly Counted[], size: number, plies: 1 | 2, face: string): readonly PieceKind[] {
+export function leafPieces(
+  shape: LeafShape,
+  leafMm: number,
+  counts: readonly Counted[],
+  size: number,
+  plies: 1 | 2,
+  face: string,
+): readonly PieceKind[] {
   return counts.map(({ name, share, count }): PieceKind => {
     const height: Working = leafLong(leafMm, name, share, size)
-    const width = derive(`${name} leaf wide`, 'length', 'sizes of leaves', '{long} × {wide}', { long: height, wide: found('wide, of its length', widestOf(shape), 'share', 'of its outline') }, (v) => v.long * v.wide)
+    const width = derive(
+      `${name} leaf wide`,
+      'length',
+      'sizes of leaves',
+      '{long} × {wide}',
+      { long: height, wide: found('wide, of its length', widestOf(shape), 'share', 'of its outline') },
+      (v) => v.long * v.wide,
+    )
     const { outline, fold } = leafOutline(shape, height.value)
-    return { name: plies === 2 ? `${name} leaf ply` : `${name} leaf`, outline, folds: [fold], face, width, height, perElement: count * plies }
+    return {
+      name: plies === 2 ? `${name} leaf ply` : `${name} leaf`,
+      outline,
+      folds: [fold],
+      face,
+      width,
+      height,
+      perElement: count * plies,
+    }
   })
 }

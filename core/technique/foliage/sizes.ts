@@ -3,7 +3,11 @@ import type { AssemblyMove } from '../assembly'
 import type { LeafPlace } from './branch'
 
 /** Leaves are cut in three sizes: large at the foot, small at the tip. */
-export const LEAF_SIZES = [{ name: 'large', share: 1 }, { name: 'medium', share: 0.8 }, { name: 'small', share: 0.62 }] as const
+export const LEAF_SIZES = [
+  { name: 'large', share: 1 },
+  { name: 'medium', share: 0.8 },
+  { name: 'small', share: 0.62 },
+] as const
 
 /** Pairs of leaves sit about this far apart along a stem. */
 const PAIR_MM = 25
@@ -11,26 +15,69 @@ const BARE_SHARE = 0.16
 
 /** How many pairs a stem carries, and one leaf at its tip. */
 export const pairsOn = (length: Working): Working =>
-  derive('pairs of leaves', 'count', 'leaves along a stem', 'round( {length} × ( 1 − {bare} ) ÷ {apart} ), at least 1', { length, bare: starting('bare at the foot', BARE_SHARE, 'share', 'guess'), apart: starting('pairs apart', PAIR_MM, 'length', 'usual') }, (v) => Math.max(1, Math.round(v.length * (1 - v.bare) / v.apart)))
+  derive(
+    'pairs of leaves',
+    'count',
+    'leaves along a stem',
+    'round( {length} × ( 1 − {bare} ) ÷ {apart} ), at least 1',
+    {
+      length,
+      bare: starting('bare at the foot', BARE_SHARE, 'share', 'guess'),
+      apart: starting('pairs apart', PAIR_MM, 'length', 'usual'),
+    },
+    (v) => Math.max(1, Math.round((v.length * (1 - v.bare)) / v.apart)),
+  )
 
 /** Where leaves sit: in pairs from the bare foot up, a little apart, the last alone at the tip; each of its size. */
 export function leavesInPairs(pairs: number): readonly LeafPlace[] {
-  const sizeAt = (up: number): number => LEAF_SIZES[Math.min(2, Math.floor(3 * (up - BARE_SHARE) / (1 - BARE_SHARE) * 0.999))]!.share
+  const sizeAt = (up: number): number =>
+    LEAF_SIZES[Math.min(2, Math.floor(((3 * (up - BARE_SHARE)) / (1 - BARE_SHARE)) * 0.999))]!.share
   const sides = Array.from({ length: pairs }, (_, pair) => {
-    const up = BARE_SHARE + (1 - BARE_SHARE) * (pair + 0.15) / (pairs + 0.4)
-    return [{ up, side: -1 as const, share: sizeAt(up) }, { up: Math.min(0.97, up + 0.03), side: 1 as const, share: sizeAt(up) }]
+    const up = BARE_SHARE + ((1 - BARE_SHARE) * (pair + 0.15)) / (pairs + 0.4)
+    return [
+      { up, side: -1 as const, share: sizeAt(up) },
+      { up: Math.min(0.97, up + 0.03), side: 1 as const, share: sizeAt(up) },
+    ]
   }).flat()
   return [...sides, { up: 1, side: 0, share: LEAF_SIZES[2].share }]
 }
 
 /** How many leaves of each size, the largest first. */
-export const countBySize = (places: readonly LeafPlace[]): readonly { readonly name: string, readonly share: number, readonly count: number }[] =>
-  LEAF_SIZES.map(({ name, share }) => ({ name, share, count: places.filter((place) => place.share === share).length })).filter(({ count }) => count > 0)
+export const countBySize = (
+  places: readonly LeafPlace[],
+): readonly { readonly name: string; readonly share: number; readonly count: number }[] =>
+  LEAF_SIZES.map(({ name, share }) => ({
+    name,
+    share,
+    count: places.filter((place) => place.share === share).length,
+  })).filter(({ count }) => count > 0)
 
 /** Length of a leaf of a size, on an element of a size. */
 export const leafLong = (leafMm: number, name: string, share: number, size: number): Working =>
-  derive(`${name} leaf long`, 'length', 'sizes of leaves', '{largest} × {share} × {size}', { largest: typed('largest leaf', leafMm, 'length', 'Arrange'), share: starting(`${name}, of the largest`, share, 'share', 'usual'), size: found('size here', size, 'share', 'from its place') }, (v) => v.largest * v.share * v.size)
+  derive(
+    `${name} leaf long`,
+    'length',
+    'sizes of leaves',
+    '{largest} × {share} × {size}',
+    {
+      largest: typed('largest leaf', leafMm, 'length', 'Arrange'),
+      share: starting(`${name}, of the largest`, share, 'share', 'usual'),
+      size: found('size here', size, 'share', 'from its place'),
+    },
+    (v) => v.largest * v.share * v.size,
+  )
 
-/** Leaves in the order in which they are joined: from the tip down, the size of each and how far above the foot of the stem. */
+/**
+ * Leaves in the order in which they are joined: from the tip down, the size of each and how far above the foot of the
+ * stem.
+ */
 export const joinedFromTheTip = (places: readonly LeafPlace[], lengthMm: number): readonly AssemblyMove[] =>
-  [...places].sort((one, other) => other.up - one.up).map(({ up, side, share }): AssemblyMove => ({ what: `${LEAF_SIZES.find((size) => size.share === share)!.name} leaf`, count: 1, atMm: up * lengthMm, side, share }))
+  [...places]
+    .sort((one, other) => other.up - one.up)
+    .map(({ up, side, share }): AssemblyMove => ({
+      what: `${LEAF_SIZES.find((size) => size.share === share)!.name} leaf`,
+      count: 1,
+      atMm: up * lengthMm,
+      side,
+      share,
+    }))

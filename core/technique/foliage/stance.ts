@@ -8,7 +8,10 @@ function squareTo(axis: Point3, wanted: Point3): Point3 {
   return Math.hypot(...left) > 0.05 ? unit(left) : unit(cross(axis, Math.abs(axis[2]) > 0.9 ? [1, 0, 0] : [0, 0, 1]))
 }
 
-/** How a branch grows from where it is placed: up a side or up and out from a top, along its own axis in a bouquet, its face shown as far as it can. */
+/**
+ * How a branch grows from where it is placed: up a side or up and out from a top, along its own axis in a bouquet, its
+ * face shown as far as it can.
+ */
 export function branchStance(element: PlacedElement, wall: Wall): Frame {
   if (!element.pose) return frameOf(element, wall)
   const { at, axis, face } = element.pose

@@ -10,7 +10,11 @@ export function floretOutline(acrossMm: number, petals: number): Outline {
   const centre = { x: reach, y: reach }
   const points = Array.from({ length: petals * STEPS_PER_PETAL }, (_, step) => {
     const share = step / STEPS_PER_PETAL
-    return pointAt(centre, 90 + share * 360 / petals, reach * (WAIST + (1 - WAIST) * Math.abs(Math.cos(Math.PI * share)) ** 0.6))
+    return pointAt(
+      centre,
+      90 + (share * 360) / petals,
+      reach * (WAIST + (1 - WAIST) * Math.abs(Math.cos(Math.PI * share)) ** 0.6),
+    )
   })
   return polyline([points[0]!, ...points.slice(1)], true)
 }

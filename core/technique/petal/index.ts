@@ -3,6 +3,15 @@ export { fitPetal } from './fit'
 export { floretOutline } from './floret'
 export { bloomDepth, bloomMesh, longestPetal, type BloomFrame, type PetalLayer } from './bloom'
 export { coneHalfAngle, coneShare, cupDepth, typedLap } from './cone'
-export { halfWidthAt, isPetalShape, PETAL_FIELDS, PETAL_SHAPES, petalFields, petalOutline, petalSchema, type PetalShape } from './outline'
+export {
+  halfWidthAt,
+  isPetalShape,
+  PETAL_FIELDS,
+  PETAL_SHAPES,
+  petalFields,
+  petalOutline,
+  petalSchema,
+  type PetalShape,
+} from './outline'
 export { petalPieces, whorlByWhorl } from './pieces'
 export { bloomStance } from './stance'

@@ -12,16 +12,52 @@ const SLIT_SHARE = 0.34
  * Petals of a bloom as they are cut, whorl by whorl, their slit drawn as a fold.
  * @param longest length of the longest, as cut
  */
-export function petalPieces(longest: Working, layers: readonly PetalLayer[], shape: PetalShape, lapDeg: number): readonly PieceKind[] {
+export function petalPieces(
+  longest: Working,
+  layers: readonly PetalLayer[],
+  shape: PetalShape,
+  lapDeg: number,
+): readonly PieceKind[] {
   return layers.map(({ name, petals, share }): PieceKind => {
-    const height = share === 1 ? longest : derive(`${name} petal long`, 'length', 'sizes of petals', '{longest} × {share}', { longest, share: starting(`${name}, of the longest`, share, 'share', 'usual') }, (v) => v.longest * v.share)
-    const width = derive(`${name} petal wide`, 'length', 'sizes of petals', '{long} × {wide}', { long: height, wide: typed('wide, of its length', shape.wide, 'share', 'Arrange') }, (v) => v.long * v.wide)
+    const height =
+      share === 1
+        ? longest
+        : derive(
+            `${name} petal long`,
+            'length',
+            'sizes of petals',
+            '{longest} × {share}',
+            { longest, share: starting(`${name}, of the longest`, share, 'share', 'usual') },
+            (v) => v.longest * v.share,
+          )
+    const width = derive(
+      `${name} petal wide`,
+      'length',
+      'sizes of petals',
+      '{long} × {wide}',
+      { long: height, wide: typed('wide, of its length', shape.wide, 'share', 'Arrange') },
+      (v) => v.long * v.wide,
+    )
     return {
-      name: `${name} petal`, outline: petalOutline(height.value, shape), folds: lapDeg > 0 ? [polyline([{ x: 0, y: 0 }, { x: 0, y: height.value * SLIT_SHARE }])] : [],
-      face: 'smooth face in', width, height, perElement: petals,
+      name: `${name} petal`,
+      outline: petalOutline(height.value, shape),
+      folds:
+        lapDeg > 0
+          ? [
+              polyline([
+                { x: 0, y: 0 },
+                { x: 0, y: height.value * SLIT_SHARE },
+              ]),
+            ]
+          : [],
+      face: 'smooth face in',
+      width,
+      height,
+      perElement: petals,
     }
   })
 }
 
 /** Whorls in the order in which they are glued: from the heart out. */
-export const whorlByWhorl = (layers: readonly PetalLayer[]): readonly AssemblyMove[] => layers.map(({ name, petals, share }) => ({ what: `${name} petal`, count: petals, atMm: null, side: 0, share }))
+export const whorlByWhorl = (layers: readonly PetalLayer[]): readonly AssemblyMove[] =>
+  layers.map(({ name, petals, share }) => ({ what: `${name} petal`, count: petals, atMm: null, side: 0, share }))
