@@ -105,6 +105,12 @@ function keep(): void {
   })
   emit('close')
 }
+
+/** Leaves the photograph for typed corners. */
+function typeInstead(): void {
+  photo.value = null
+  touched.value = []
+}
 </script>
 
 <template>
@@ -203,10 +209,7 @@ function keep(): void {
               <button
                 type="button"
                 class="figure-link"
-                @click="
-                  photo = null
-                  touched = []
-                "
+                @click="typeInstead"
               >
                 type corners instead
               </button>
