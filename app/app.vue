@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { chosenOption } from '#core/commission'
 import { onMounted, ref, watch } from 'vue'
 import { NuxtPage } from '#components'
 import { useHead, useRoute, useRouter } from '#imports'
-import { chosenOption } from '#core/plan'
 import { useArranging } from '~/components/arrange/arranging'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import CakeStand from '~/components/stand/CakeStand.vue'
@@ -61,7 +61,7 @@ function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): v
   }
   if (kind === 'element') {
     let before = 0
-    const found = plan.paperwork.find(({ elements }) => {
+    const found = plan.decorations.find(({ elements }) => {
       before += elements.length
       return index < before
     })

@@ -1,9 +1,10 @@
+import { gatheredIn, type Commission, type Decoration } from '../core/commission'
 import { expect, test } from '@playwright/test'
 import { roundTier, type Cake } from '../core/cake'
 import { startingBouquet, type Bouquet } from '../core/compose'
 import { demoCommission, demoWorkshop } from '../core/demo'
 import { writeCommissionFile } from '../core/format'
-import { derivePlan, gatheredIn, type Commission, type PaperDecoration } from '../core/plan'
+import { derivePlan } from '../core/plan'
 import { parseMoment, valueOf } from '../core/quantity'
 import { timeEdits, timesText } from './timing'
 
@@ -34,7 +35,7 @@ function wedding(): { readonly commission: Commission; readonly blooms: number }
     highMm: tier === 3 ? 56 : 44,
     full: 0.75,
   }))
-  const paperwork: readonly PaperDecoration[] = bouquets.flatMap(({ id }) => [
+  const decorations: readonly Decoration[] = bouquets.flatMap(({ id }) => [
     gatheredIn(id, `${id}-blooms`, 'openBloom', 'secondary', 8, cake.tiers, { acrossMm: 34 }),
     gatheredIn(id, `${id}-leaves`, 'patchedLeaf', 'leaf', 2, cake.tiers, { lengthMm: 60, leafMm: 17 }),
     gatheredIn(id, `${id}-buds`, 'bud', 'bud', 2, cake.tiers, { acrossMm: 12 }),
@@ -43,14 +44,14 @@ function wedding(): { readonly commission: Commission; readonly blooms: number }
     ...demo,
     brief: { ...demo.brief, box: { widthMm: 500, depthMm: 500, heightMm: 640 } },
     options: [
-      { ...demo.options[0]!, cake, decorations: [], accents: [], bouquets: [...bouquets], paperwork: [...paperwork] },
+      { ...demo.options[0]!, cake, decorations: [], accents: [], bouquets: [...bouquets], decorations: [...decorations] },
     ],
     chosen: 'a',
   }
   const plan = derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
   return {
     commission,
-    blooms: plan.paperwork
+    blooms: plan.decorations
       .filter(({ technique }) => technique === 'openBloom')
       .reduce((sum, { elements }) => sum + elements.length, 0),
   }

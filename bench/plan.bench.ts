@@ -1,7 +1,8 @@
+import { chosenOption } from '../core/commission'
 import { bench, describe } from 'vitest'
 import { demoCommission, demoWorkshop } from '../core/demo'
 import { standLayers } from '../core/draw'
-import { chosenOption, createPlanner, derivePlan, type PlanInputs } from '../core/plan'
+import { createPlanner, derivePlan, type PlanInputs } from '../core/plan'
 
 const inputs: PlanInputs = {
   commission: demoCommission(29_000_000),

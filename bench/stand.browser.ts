@@ -1,7 +1,8 @@
+import { startingDecoration, type Commission, type Decoration } from '../core/commission'
 import { expect, test } from '@playwright/test'
 import { demoCommission, demoWorkshop } from '../core/demo'
 import { writeCommissionFile } from '../core/format'
-import { derivePlan, startingPaperwork, type Commission, type PaperDecoration } from '../core/plan'
+import { derivePlan } from '../core/plan'
 import { parseMoment, valueOf } from '../core/quantity'
 import type { CompositionKind, TechniqueId } from '../core/technique'
 
@@ -21,17 +22,17 @@ function crowded(): { readonly commission: Commission; readonly elements: number
     kind: CompositionKind,
     composition: object,
     parameters: object,
-  ): PaperDecoration => {
-    const base = startingPaperwork(id, technique, option!.cake.tiers, kind)
+  ): Decoration => {
+    const base = startingDecoration(id, technique, option!.cake.tiers, kind)
     return {
       ...base,
       quiet: { ...base.quiet, others: false },
       composition: { ...base.composition, ...composition },
       parameters: { ...base.parameters, ...parameters },
-    } as PaperDecoration
+    } as Decoration
   }
-  const paperwork = [
-    ...option!.paperwork,
+  const decorations = [
+    ...option!.decorations,
     more(
       'moths-low',
       'butterfly',
@@ -56,12 +57,12 @@ function crowded(): { readonly commission: Commission; readonly elements: number
     ),
     more('puffs', 'puff', 'cluster', { tier: 0, wideMm: 200, highMm: 70, overlap: 0.25 }, { seenMm: 24 }),
   ]
-  const commission = { ...demo, options: [{ ...option!, paperwork }, ...demo.options.slice(1)] }
+  const commission = { ...demo, options: [{ ...option!, decorations }, ...demo.options.slice(1)] }
   const plan = derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
   return {
     commission,
     elements:
-      plan.paperwork.reduce((sum, { elements }) => sum + elements.length, 0) +
+      plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0) +
       plan.arrangement.sails.length +
       plan.accents.reduce((sum, { elements }) => sum + elements.length, 0),
   }

@@ -1,6 +1,7 @@
+import { stockOf } from '#core/workshop'
 import { computed } from 'vue'
 import { handoverPack, packingOf, placingsOf, quotePaper, shoppingPaper } from '#core/deliver'
-import { needsOf, quoteOf, stockOf } from '#core/plan'
+import { needsOf, quoteOf } from '#core/plan'
 import { shoppingList } from '#core/supply'
 import { usePreferences } from '~/stores/preferences'
 import { usePlanned } from './planned'

@@ -1,6 +1,8 @@
+import type { Workshop } from '#core/workshop'
+import { chosenOption, type Commission, type Option } from '#core/commission'
 import { computed } from 'vue'
 import type { Cake } from '#core/cake'
-import { chosenOption, type Commission, type Option, type Plan, type SailSweep, type Workshop } from '#core/plan'
+import { type Plan, type SailSweep } from '#core/plan'
 import { useStudio } from '~/stores/studio'
 
 /** What leaves show. They are only open while there is a commission and its plan. */

@@ -1,7 +1,8 @@
+import type { Workshop } from '#core/workshop'
+import type { Commission } from '#core/commission'
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
-import type { Commission, Workshop } from '#core/plan'
 
 /**
  * A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are

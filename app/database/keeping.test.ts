@@ -1,9 +1,9 @@
+import { commissionSchema } from '#core/commission'
 import Dexie from 'dexie'
 import { applyPatches, produceWithPatches } from 'immer'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import { freshBench } from '#core/ledger'
-import { commissionSchema } from '#core/plan'
 import { StudioDatabase } from './database'
 import {
   addCommission,
@@ -112,15 +112,15 @@ describe('a studio of the second version', () => {
     const second = new Dexie(name)
     second.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
     second.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
-    const { cutting, ...decoration } = commission.options[0]!.paperwork[0]!
+    const { cutting, ...decoration } = commission.options[0]!.decorations[0]!
     expect(cutting.plies).toBeGreaterThan(0)
     const { tools, remnants, ...olderWorkshop } = workshop
     expect([tools.marginMm, remnants.length]).toEqual([5, 0])
     const older = {
       ...commission,
-      options: commission.options.map(({ keptSheets, paperwork, ...option }) => ({
+      options: commission.options.map(({ keptSheets, decorations, ...option }) => ({
         ...option,
-        paperwork: paperwork.slice(keptSheets.length, 1).map(() => decoration),
+        decorations: decorations.slice(keptSheets.length, 1).map(() => decoration),
       })),
     }
     await second
@@ -131,7 +131,7 @@ describe('a studio of the second version', () => {
       commissionId: commission.id,
       label: 'take out',
       patches: [],
-      inverse: [{ op: 'add', path: ['commission', 'options', 0, 'paperwork', 0], value: decoration }],
+      inverse: [{ op: 'add', path: ['commission', 'options', 0, 'decorations', 0], value: decoration }],
     })
     second.close()
 
@@ -154,9 +154,9 @@ describe('a studio of the third version', () => {
     const plain = { way: 'template', plies: 2 }
     const older = {
       ...commission,
-      options: commission.options.map(({ ownPieces, paperwork, ...option }) => ({
+      options: commission.options.map(({ ownPieces, decorations, ...option }) => ({
         ...option,
-        paperwork: paperwork.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })),
+        decorations: decorations.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })),
       })),
     }
     await third
@@ -167,7 +167,7 @@ describe('a studio of the third version', () => {
       commissionId: commission.id,
       label: 'way of cutting',
       patches: [],
-      inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'paperwork', 0, 'cutting'], value: plain }],
+      inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'decorations', 0, 'cutting'], value: plain }],
     })
     third.close()
 
@@ -175,7 +175,7 @@ describe('a studio of the third version', () => {
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
     expect(opened).toMatchObject({
       commission: {
-        options: [{ ownPieces: [], paperwork: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}],
+        options: [{ ownPieces: [], decorations: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}],
       },
       edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }],
     })

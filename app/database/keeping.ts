@@ -1,5 +1,6 @@
+import type { Workshop } from '#core/workshop'
+import type { Commission } from '#core/commission'
 import { enablePatches } from 'immer'
-import type { Commission, Workshop } from '#core/plan'
 import type { KeptEdit, StudioDatabase } from './database'
 
 enablePatches()

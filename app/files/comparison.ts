@@ -1,4 +1,5 @@
-import type { Commission, Workshop } from '#core/plan'
+import type { Workshop } from '#core/workshop'
+import type { Commission } from '#core/commission'
 
 /** A line of the preview: what changes, from what to what. */
 export type ChangedLine = { readonly what: string; readonly from: string; readonly to: string }

@@ -2,7 +2,7 @@
 import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
-import PaperLeaf from '~/components/arrange/PaperLeaf.vue'
+import DecorationLeaf from '~/components/arrange/DecorationLeaf.vue'
 import SweepLeaf from '~/components/arrange/SweepLeaf.vue'
 import { usePlanned } from '~/composables/planned'
 
@@ -15,6 +15,6 @@ const { open } = useChosenDecoration(() => option.value)
     <DecorationTabs />
     <SweepLeaf v-if="open === 'sails'" />
     <BouquetLeaf v-else-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
-    <PaperLeaf v-else :id="open" :key="open" />
+    <DecorationLeaf v-else :id="open" :key="open" />
   </div>
 </template>

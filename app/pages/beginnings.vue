@@ -33,7 +33,7 @@ function layOn({ point }: ShownBeginning): void {
 }
 
 const sheetsOf = ({ plan }: ShownBeginning): string => {
-  const sheets = plan.paperwork.reduce((sum, each) => sum + each.sheets.value, 0)
+  const sheets = plan.decorations.reduce((sum, each) => sum + each.sheets.value, 0)
   return [
     plan.discs.length > 0 ? `${plan.discs.length} discs` : '',
     sheets > 0 ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : '',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choosing } from '#core/commission'
 import { Check } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRouter } from '#imports'
@@ -9,7 +10,6 @@ import { sceneOf, standWindow } from '~/components/stand/standScene'
 import { useTurn } from '~/components/stand/turn'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { choosing } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
 
 const { studio, commission } = usePlanned()

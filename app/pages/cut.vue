@@ -168,7 +168,7 @@ function setDisc(diameterMm: number, change: (disc: (typeof workshop.value.discs
         <CautionList :cautions="cautions" />
       </aside>
       <section
-        v-if="plan.paperwork.length > 0 || plan.discs.length > 0"
+        v-if="plan.decorations.length > 0 || plan.discs.length > 0"
         class="[contain-intrinsic-size:auto_60rem] [content-visibility:auto] xl:col-span-2"
         aria-labelledby="all-pieces"
       >

@@ -23,7 +23,7 @@ const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.paperwork.length === 0">
+  <div v-if="!decoration && plan.decorations.length === 0">
     <LeafHeading title="Nothing to hand over yet"
       >Lay something on the cake in Arrange: placing guide, packing plan and care card write themselves.</LeafHeading
     >

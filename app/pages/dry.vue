@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { workshopSchema } from '#core/workshop'
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import { airAt, dryingCurve, onMat, READINESS } from '#core/dry'
 import { RICE_FILM } from '#core/material'
-import { sailSweepSchema, workshopSchema } from '#core/plan'
+import { sailSweepSchema } from '#core/plan'
 import { dayClockText, printDuration } from '#core/quantity'
 import { useForecast } from '~/components/brief/useForecast'
 import { dampWords } from '~/components/dry/dampWords'

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
 import { pathData } from '#core/format/svg'
 import { flipMove, sector } from '#core/geometry'
-import { chosenOption, newCommission, startingPaperwork, startingSweep, type Commission, type Plan } from '#core/plan'
+import { startingSweep, type Plan } from '#core/plan'
 import { PLANTS, PORTIONS, soakedSail, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
 import { plantMesh } from '~/components/arrange/plantMesh'
@@ -87,7 +88,7 @@ function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
   const cake = technique === 'boxPanels' ? square : round
   const changed = technique === 'soakedSail' ? null : ARRANGED[technique]
   const decoration =
-    technique === 'soakedSail' ? null : startingPaperwork(technique, technique, cake.tiers, changed?.kind)
+    technique === 'soakedSail' ? null : startingDecoration(technique, technique, cake.tiers, changed?.kind)
   return {
     ...base,
     options: [
@@ -95,7 +96,7 @@ function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
         ...base.options[0]!,
         cake,
         decorations: technique === 'soakedSail' ? [startingSweep(150)] : [],
-        paperwork: decoration
+        decorations: decoration
           ? [
               {
                 ...decoration,
@@ -146,7 +147,7 @@ onMounted(async () => {
             </figure></template
           >
           <FlatPiece
-            v-for="(piece, at) in each.plan.paperwork[0]?.classes.slice(0, MOST_PIECES) ?? []"
+            v-for="(piece, at) in each.plan.decorations[0]?.classes.slice(0, MOST_PIECES) ?? []"
             :key="at"
             :piece="piece"
             :colour="piece.colour"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { chosenOption, type Commission } from '#core/commission'
 import { Archive, ArchiveRestore, Copy, Plus, Trash2 } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from '#imports'
-import { chosenOption, type Commission, type Plan } from '#core/plan'
+import { type Plan } from '#core/plan'
 import { dateClockText, dayClockText, parseMoment, printDuration } from '#core/quantity'
 import CakePicture from '~/components/stand/CakePicture.vue'
 import { sceneOf, standWindow } from '~/components/stand/standScene'

@@ -18,7 +18,7 @@ const TABS = ['To buy', 'Stock'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.paperwork.length === 0">
+  <div v-if="!decoration && plan.decorations.length === 0">
     <LeafHeading title="Nothing to buy yet"
       >Lay something on the cake in Arrange, and the shopping list writes itself, net of what is on the
       shelf.</LeafHeading

@@ -86,10 +86,10 @@ async function saveCalendar(): Promise<void> {
     <LeafHeading
       v-else
       :title="
-        plan.arrangement.sails.length + plan.paperwork.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'
+        plan.arrangement.sails.length + plan.decorations.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'
       "
       >{{
-        plan.arrangement.sails.length + plan.paperwork.length > 0
+        plan.arrangement.sails.length + plan.decorations.length > 0
           ? 'As it stands the work cannot be ready in time. What stops it:'
           : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.'
       }}</LeafHeading

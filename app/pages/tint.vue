@@ -10,7 +10,7 @@ import CautionList from '~/components/ui/CautionList.vue'
 import ColouringSection from '~/components/tint/ColouringSection.vue'
 import DishSwatch from '~/components/tint/DishSwatch.vue'
 import LookChoice from '~/components/tint/LookChoice.vue'
-import PaperDishes from '~/components/tint/PaperDishes.vue'
+import DishSection from '~/components/tint/DishSection.vue'
 import { useLook } from '~/components/tint/looking'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import DyeShelf from '~/components/tint/DyeShelf.vue'
@@ -224,7 +224,7 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
         </details>
       </section>
     </div>
-    <PaperDishes class="mt-7" :first="perDish.length + 1" />
+    <DishSection class="mt-7" :first="perDish.length + 1" />
     <ColouringSection class="mt-7" />
     <DyeShelf class="mt-7" />
     <MixtureSection />

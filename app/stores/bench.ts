@@ -1,3 +1,5 @@
+import type { Workshop } from '#core/workshop'
+import { chosenOption } from '#core/commission'
 import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
@@ -26,7 +28,6 @@ import {
   type Shortage,
   type StepCard,
 } from '#core/make'
-import { chosenOption, type Workshop } from '#core/plan'
 import { usePreferences } from './preferences'
 import { useStudio } from './studio'
 
@@ -161,7 +162,7 @@ export const useBench = defineStore('bench', () => {
         const own = parts.value
           .filter(
             ({ of }) =>
-              studio.plan!.paperwork.some((made) => made.id === of && made.technique === technique) ||
+              studio.plan!.decorations.some((made) => made.id === of && made.technique === technique) ||
               (technique === 'soakedSail' && of === 'sails'),
           )
           .map(({ id }) => id)

@@ -1,18 +1,12 @@
+import type { Workshop } from '#core/workshop'
+import { newCommission, type Commission } from '#core/commission'
 import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { demoCommission, demoWorkshop, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
-import {
-  newCommission,
-  type Commission,
-  type Nested,
-  type Plan,
-  type PlanInputs,
-  type TallyId,
-  type Workshop,
-} from '#core/plan'
+import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
 import { StudioDatabase, type KeptEdit } from '~/database/database'

@@ -1,9 +1,8 @@
 /** Accents that follow a composition: counted by its elements, denser at its heart, thinning outwards. */
 import { z } from 'zod'
 import { stackHeightMm, type StandingTier } from '../cake'
-import type { SeenSize } from '../compose'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import { frameOf, type Layout, type Mesh, type PlacedElement, type Wall } from '../technique'
+import { frameOf, type Layout, type Mesh, type PlacedElement, type Wall, type SeenSize } from '../technique'
 import { ACCENTS } from './kinds'
 import type { Accent } from './define'
 

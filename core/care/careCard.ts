@@ -9,16 +9,23 @@ type Removal = {
   readonly stays: boolean
 }
 
+/** A decoration as whoever keeps and eats the cake must know it. */
+type Kept = {
+  readonly name: string
+  readonly called: string
+  readonly count: number
+  readonly isFilm: boolean
+  /** Stands on wires or the like, which stay until the cake is cut. */
+  readonly isWired: boolean
+}
+
 export type CareFacts = {
-  readonly sails: number
+  readonly decorations: readonly Kept[]
+  /** What film is fixed with. */
   readonly glues: readonly string[]
   readonly venueHumidity: number
+  /** Minutes until decorations go soft at the venue; none where they do not. */
   readonly venueSoftMin: number | null
-  /**
-   * Decorations of paper besides the sails, and whether they stand on wires or the like, which stay until the cake is
-   * cut.
-   */
-  readonly paper: readonly { readonly name: string; readonly isWired: boolean }[]
   /** Everything that is not food and was put in. */
   readonly inedible: readonly Removal[]
   /** Pearls, leaf, a topper: eaten or for show. */
@@ -33,41 +40,47 @@ export type CareCard = {
   readonly ask: readonly string[]
 }
 
-/** What whoever keeps, cuts and eats the cake must know. It informs; food rules and labels decide. */
-export function careCard({
-  sails,
-  glues,
-  venueHumidity,
-  venueSoftMin,
-  paper,
-  inedible,
-  accents,
-  dummyTiers,
-}: CareFacts): CareCard {
-  const [wired, plain] = [paper.filter(({ isWired }) => isWired), paper.filter(({ isWired }) => !isWired)]
-  const namesOf = (some: CareFacts['paper']): string => some.map(({ name }) => name).join(', ')
-  const soft =
+const listed = (names: readonly string[]): string => names.join(', ')
+
+/** How long decorations keep their shape where they are shown. */
+function softWords({ decorations, venueHumidity, venueSoftMin }: CareFacts): readonly string[] {
+  if (decorations.length === 0) return []
+  const [air, what] = [
+    `At ${Math.round(venueHumidity * 100)} % humidity`,
+    listed([...new Set(decorations.map(({ called }) => called))]),
+  ]
+  return [
     venueSoftMin === null
-      ? `At ${Math.round(venueHumidity * 100)} % humidity the sails should keep their shape for the evening (an estimate).`
-      : `At ${Math.round(venueHumidity * 100)} % humidity expect the sails to soften ` +
-        `after about ${printDuration(venueSoftMin)} (an estimate).`
+      ? `${air} the ${what} should keep their shape for the evening (an estimate).`
+      : `${air} expect the ${what} to soften after about ${printDuration(venueSoftMin)} (an estimate).`,
+    'Keep out of sun, steam and the refrigerator: cold cakes sweat, and paper droops.',
+  ]
+}
+
+/** What whoever keeps, cuts and eats the cake must know. It informs; food rules and labels decide. */
+export function careCard(facts: CareFacts): CareCard {
+  const { decorations, glues, inedible, accents, dummyTiers } = facts
+  const film = decorations.filter(({ isFilm, isWired }) => isFilm && !isWired)
+  const wired = decorations.filter(({ isWired }) => isWired)
+  const plain = decorations.filter(({ isFilm, isWired }) => !isFilm && !isWired)
+  const namesOf = (some: readonly Kept[]): string => listed(some.map(({ name }) => name))
   return {
     keep: [
-      soft,
-      'Keep out of sun, steam and the refrigerator: cold cakes sweat, and sails droop.',
-      'Do not touch the sails: they snap like glass.',
+      ...softWords(facts),
+      ...(film.length > 0
+        ? [`Do not touch the ${listed([...new Set(film.map(({ called }) => called))])}: they snap like glass.`]
+        : []),
     ],
     eat: [
-      ...(sails > 0
-        ? [
-            `The ${sails} sails are edible: starch film and food colour, fixed with ` +
-              `${glues.join('; ')}. Brittle and plain, some guests leave them.`,
-            'Lift the sails off whole before cutting; loose flakes are sharp.',
-          ]
-        : []),
+      ...film.map(
+        ({ called, count }) =>
+          `The ${count} ${called} are edible: starch film and food colour, fixed with ${glues.join('; ')}. Brittle and ` +
+          `plain, some guests leave them.`,
+      ),
+      ...(film.length > 0 ? ['Lift what is of film off whole before cutting; loose flakes are sharp.'] : []),
       ...(wired.length > 0
         ? [
-            `On wires: ${namesOf(wired)}. Lift them off whole, with their holders, before ` +
+            `On wires or skewers: ${namesOf(wired)}. Lift them off whole, with their holders, before ` +
               `cutting; petals and leaves taken off their wires may be eaten.`,
           ]
         : []),
@@ -84,7 +97,7 @@ export function careCard({
     ],
     remove: inedible,
     ask: [
-      'Ask the guests about allergies; the film and colours may carry traces named on their packets.',
+      'Ask the guests about allergies; paper and colours may carry traces named on their packets.',
       'Local food rules and the labels of all products come before this card.',
     ],
   }

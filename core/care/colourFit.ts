@@ -50,6 +50,7 @@ type Rule = {
   readonly remedy: (facts: ColourFacts) => ColourRemedy
 }
 
+const isDipped = ({ colouring: { way } }: ColourFacts): boolean => way === 'bath' || way === 'stepped'
 const isBare = ({ colouring: { way } }: ColourFacts): boolean => way === 'bare'
 const isWet = ({ colouring: { way, carrier } }: ColourFacts): boolean =>
   (way === 'brush' || way === 'mist') && carrier === 'water'
@@ -101,9 +102,9 @@ const RULES: readonly Rule[] = [
     applies: (facts) =>
       facts.isThin &&
       !facts.isFilm &&
-      ((facts.colouring.way === 'brush' && isWet(facts)) || (facts.colouring.way === 'bath' && facts.heat !== 'pan')),
+      ((facts.colouring.way === 'brush' && isWet(facts)) || (isDipped(facts) && facts.heat !== 'pan')),
     say: ({ colouring }) =>
-      colouring.way === 'bath'
+      colouring.way === 'bath' || colouring.way === 'stepped'
         ? 'Thin wafer goes to pulp in a bath.'
         : 'Water on thin wafer makes holes before it dries.',
     remedy: (facts) => {

@@ -40,30 +40,39 @@ export type Facts = {
   readonly keeping: 'roomTemperature' | 'chilledSealed'
   readonly coolCar: boolean
   readonly roadMin: number
-  /** Minutes until sails on the cake go soft in the air of the car; null when they do not, or travel boxed. */
-  readonly roadSoftMin: number | null
+  /** What is of soaked film, set hard: when it goes soft in the air of car and venue, minutes; none where it does not. */
+  readonly softens: {
+    readonly names: readonly string[]
+    readonly roadMin: number | null
+    readonly venueMin: number | null
+  } | null
   readonly dairyCoverings: readonly string[]
-  readonly unwantedColours: readonly string[]
-  readonly sweepAboveTopMm: number
-  readonly shortReach: { readonly count: number; readonly byMm: number }
-  readonly noDiscs: boolean
+  /** Decorations whose sweep ends above the cake, and how far. */
+  readonly aboveTop: readonly { readonly name: string; readonly byMm: number }[]
+  /** Elements that stay lower than wished, because no sheet is large enough. */
+  readonly shortReach: readonly { readonly called: string; readonly count: number; readonly byMm: number }[]
+  /** Papers of which no size is in use. */
+  readonly noSheets: readonly string[]
   readonly feetOnWet: readonly string[]
   readonly feetOnMoist: readonly string[]
-  readonly discsShort: readonly { readonly diameterMm: number; readonly missing: number }[]
-  readonly colourDifference: number
+  readonly sheetsShort: readonly { readonly name: string; readonly missing: number }[]
+  /** Decorations whose deepest colour no mix of dyes reaches. */
+  readonly outOfReach: readonly string[]
   /** Colours that do not suit their paper, the heat or the client. */
   readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
   readonly bathDays: number
   readonly tooBigForFormer: number
   readonly former: string
   readonly inOven: boolean
+  readonly isSoaked: boolean
+  readonly isColoured: boolean
+  readonly isCut: boolean
   readonly roomHumidity: number
-  readonly chanceOfSetting: number
-  readonly setsAtAll: boolean
+  /** Of soaked film in this room, without an oven: how likely it sets hard, and whether it ever does; none where there is none. */
+  readonly setting: { readonly chance: number; readonly atAll: boolean } | null
   /** Paper that has to set for half a day and never stands firm in this room. */
   readonly paperNeverFirm: readonly string[]
   readonly venueHumidity: number
-  readonly venueSoftMin: number | null
   /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
   readonly laidTooEarly: readonly { readonly name: string; readonly covering: string; readonly from: Moment }[]
   readonly timetableProblem: string | null
@@ -74,7 +83,6 @@ export type Facts = {
 
 const BATH_LIFE_DAYS = 3
 const VENUE_NEEDS_MIN = 6 * 60
-const CLEAR_MISS = 0.05
 /** Dew that wets paper as much as a light brush coat, g/dm². */
 const DEW_BUCKLES_GDM2 = 0.15
 
@@ -107,7 +115,7 @@ const RULES: readonly Rule[] = [
     'stop',
     ({ startBy, now }) => startBy !== null && startBy < now,
     ({ startBy }) =>
-      `The hour to start, ${dayClockText(startBy!)}, has passed. Use the oven, add a mat, take fewer sails or work more hours.`,
+      `The hour to start, ${dayClockText(startBy!)}, has passed. Use an oven, add a mat, make fewer pieces or work more hours.`,
   ),
   rule(
     'start-soon',
@@ -130,7 +138,7 @@ const RULES: readonly Rule[] = [
     ({ atVenueBy, venueOpensAt }) => atVenueBy !== null && atVenueBy < venueOpensAt,
     ({ atVenueBy, venueOpensAt }) =>
       `The work wants you at the venue by ${dayClockText(atVenueBy!)}, but it opens at ` +
-      `${dayClockText(venueOpensAt)}. Place fewer sails there, or complete before driving.`,
+      `${dayClockText(venueOpensAt)}. Place fewer decorations there, or complete before driving.`,
   ),
   rule(
     'box-too-small',
@@ -227,14 +235,7 @@ const RULES: readonly Rule[] = [
     ({ dairyCoverings }) =>
       `No dairy was asked, and ${dairyCoverings.join(' and ')} is usually made with it. Use a recipe without, or another covering.`,
   ),
-  rule(
-    'unwanted-colour',
-    'tint',
-    'look',
-    ({ unwantedColours }) => unwantedColours.length > 0,
-    ({ unwantedColours }) =>
-      `The client wants no ${unwantedColours.join(', no ')}, and the bath takes it. Choose other colours, or another dye.`,
-  ),
+
   rule(
     'event-past',
     'brief',
@@ -253,9 +254,11 @@ const RULES: readonly Rule[] = [
     'sweep-above',
     'arrange',
     'look',
-    ({ sweepAboveTopMm }) => sweepAboveTopMm > 0,
+    ({ aboveTop }) => aboveTop.length > 0,
     (facts) =>
-      `The sweep ends ${length(facts.sweepAboveTopMm, facts)} above the top of the cake, where no side holds a foot. End it lower.`,
+      `${facts.aboveTop.map(({ name }) => name).join(', ')}: the sweep ends ` +
+      `${length(Math.max(...facts.aboveTop.map(({ byMm }) => byMm)), facts)} above the top of the cake, where no side ` +
+      `holds a foot. End it lower.`,
   ),
   rule(
     'unfit-paper',
@@ -315,36 +318,42 @@ const RULES: readonly Rule[] = [
       `Some pieces for ${largerThanSheet.map(({ name }) => name).join(', ')} lie on no sheet. ${largerThanSheet[0]!.why}`,
   ),
   rule(
-    'no-discs',
+    'no-sheets',
     'cut',
-    'stop',
-    ({ noDiscs }) => noDiscs,
-    () => 'No disc size is in use, so nothing can be cut. Tick at least one on the shelf in Cut.',
+    'look',
+    ({ noSheets }) => noSheets.length > 0,
+    ({ noSheets }) =>
+      `No size of ${noSheets.join(' and ')} is in use; the usual one is reckoned with. Tick yours in Cut.`,
   ),
   rule(
     'short-reach',
     'arrange',
     'look',
-    ({ shortReach }) => shortReach.count > 0,
+    ({ shortReach }) => shortReach.length > 0,
     (facts) =>
-      `${facts.shortReach.count} ${facts.shortReach.count === 1 ? 'sail stays' : 'sails stay'} up to ` +
-      `${length(facts.shortReach.byMm, facts)} lower than wished: no disc in use reaches. ` +
-      `Lower the seen height, shorten the foot, or use larger discs.`,
+      facts.shortReach
+        .map(
+          ({ called, count, byMm }) =>
+            `${count} of the ${called} ${count === 1 ? 'stays' : 'stay'} up to ${length(byMm, facts)} lower than wished: ` +
+            `no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`,
+        )
+        .join(' '),
   ),
   rule(
-    'discs-short',
+    'sheets-short',
     'cut',
     'look',
-    ({ discsShort }) => discsShort.length > 0,
-    ({ discsShort }) =>
-      `Not enough on the shelf: ${discsShort.map(({ diameterMm, missing }) => `${missing} more of ${diameterMm} mm`).join(', ')}.`,
+    ({ sheetsShort }) => sheetsShort.length > 0,
+    ({ sheetsShort }) =>
+      `Not enough on the shelf: ${sheetsShort.map(({ name, missing }) => `${missing} more of ${name}`).join('; ')}.`,
   ),
   rule(
     'colour-miss',
     'tint',
     'look',
-    ({ colourDifference }) => colourDifference > CLEAR_MISS,
-    () => 'The deepest colour cannot be reached on this film with these dyes; the swatch shows the nearest.',
+    ({ outOfReach }) => outOfReach.length > 0,
+    ({ outOfReach }) =>
+      `The deepest colour cannot be reached with these dyes: ${outOfReach.join(', ')}. The swatch shows the nearest.`,
   ),
   rule(
     'colour-stops',
@@ -372,8 +381,8 @@ const RULES: readonly Rule[] = [
     'look',
     ({ bathDays }) => bathDays > BATH_LIFE_DAYS,
     ({ bathDays }) =>
-      `One bath serves ${Math.ceil(bathDays)} days of draping. Keep it covered and cold, stir, ` +
-      `and test a strip before each load; past ${BATH_LIFE_DAYS} days mix afresh.`,
+      `One bath serves ${Math.ceil(bathDays)} days of dipping. Keep it covered and cold, stir, and test a strip before ` +
+      `each load; past ${BATH_LIFE_DAYS} days mix afresh.`,
   ),
   rule(
     'former-too-small',
@@ -387,9 +396,10 @@ const RULES: readonly Rule[] = [
     'never-sets',
     'dry',
     'stop',
-    ({ inOven, setsAtAll }) => !inOven && !setsAtAll,
+    ({ setting }) => setting !== null && !setting.atAll,
     ({ roomHumidity }) =>
-      `Unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room under 60 %.`,
+      `Soaked film is unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room ` +
+      `under 60 %.`,
   ),
   rule(
     'paper-never-firm',
@@ -404,10 +414,10 @@ const RULES: readonly Rule[] = [
     'slow-set',
     'dry',
     'look',
-    ({ inOven, setsAtAll, chanceOfSetting }) => !inOven && setsAtAll && chanceOfSetting < 0.9,
-    ({ roomHumidity, chanceOfSetting }) =>
-      `At ${percent(roomHumidity)} the room is near the limit: film sets hard in about ` +
-      `${percent(chanceOfSetting)} of such rooms. Watch the first load, keep the oven ready.`,
+    ({ setting }) => setting !== null && setting.atAll && setting.chance < 0.9,
+    ({ roomHumidity, setting }) =>
+      `At ${percent(roomHumidity)} the room is near the limit: film sets hard in about ${percent(setting!.chance)} of ` +
+      `such rooms. Watch the first load, keep the oven ready.`,
   ),
   rule(
     'softens-in-room',
@@ -421,10 +431,10 @@ const RULES: readonly Rule[] = [
     'venue-softens',
     'deliver',
     'look',
-    ({ venueSoftMin }) => venueSoftMin !== null && venueSoftMin < VENUE_NEEDS_MIN,
-    ({ venueSoftMin, venueHumidity }) =>
-      `At the venue's ${percent(venueHumidity)} the sails go soft in about ` +
-      `${printDuration(venueSoftMin!)}. Place them last, keep the rest boxed.`,
+    ({ softens }) => softens !== null && softens.venueMin !== null && softens.venueMin < VENUE_NEEDS_MIN,
+    ({ softens, venueHumidity }) =>
+      `At the venue's ${percent(venueHumidity)} film goes soft in about ${printDuration(softens!.venueMin!)}: ` +
+      `${softens!.names.join(', ')}. Place it last, keep the rest boxed.`,
   ),
   rule(
     'laid-too-early',
@@ -444,10 +454,10 @@ const RULES: readonly Rule[] = [
     'road-softens',
     'deliver',
     'look',
-    ({ roadSoftMin, roadMin }) => roadSoftMin !== null && roadSoftMin < roadMin + 30,
-    ({ roadSoftMin }) =>
-      `In the car's air the sails on the cake go soft in about ${printDuration(roadSoftMin!)}. ` +
-      `Dry the car's air, or place them at the venue.`,
+    ({ softens, roadMin }) => softens !== null && softens.roadMin !== null && softens.roadMin < roadMin + 30,
+    ({ softens }) =>
+      `In the car's air film on the cake goes soft in about ${printDuration(softens!.roadMin!)}: ` +
+      `${softens!.names.join(', ')}. Dry the car's air, or place it at the venue.`,
   ),
   rule(
     'feet-wet',
@@ -463,7 +473,7 @@ const RULES: readonly Rule[] = [
     'note',
     ({ feetOnMoist }) => feetOnMoist.length > 0,
     ({ feetOnMoist }) =>
-      `Feet on ${feetOnMoist.join(' and ')} soften over hours: only film that is set hard, and as late as you can.`,
+      `Feet on ${feetOnMoist.join(' and ')} soften over hours: only what is set hard, and as late as you can.`,
   ),
   rule(
     'hot-oven',
@@ -476,28 +486,29 @@ const RULES: readonly Rule[] = [
     'sticky',
     'dry',
     'note',
-    () => true,
+    ({ isSoaked }) => isSoaked,
     () => 'Wet film is very sticky and tears: one piece in the water at a time.',
   ),
   rule(
     'warm-water',
     'dry',
     'note',
-    () => true,
+    ({ isSoaked }) => isSoaked,
     () => 'Soak in boiled, cooled water, in a dish kept for food.',
   ),
   rule(
     'blade',
     'cut',
     'note',
-    () => true,
-    () => 'Scissors and blades: cut dry film away from the hand; sweep up its sharp flakes.',
+    ({ isCut }) => isCut,
+    ({ isSoaked }) =>
+      `Scissors and blades: cut away from the hand${isSoaked ? '; sweep up the sharp flakes of dry film' : ''}.`,
   ),
   rule(
     'food-colour',
     'tint',
     'note',
-    () => true,
+    ({ isColoured }) => isColoured,
     () => 'Use colours sold as edible, within the amount on their label; some are restricted in some countries.',
   ),
 ]

@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
 import { derive, found } from '../quantity'
-import type { Layout, PlacedElement } from '../technique'
+import { PORTIONS, type Layout, type PlacedElement } from '../technique'
 import { tierOf, within } from './define'
 
 /** Elements put on by hand are numbered from here on; below it are the composition's own. */
@@ -31,6 +31,8 @@ const putSchema = z.strictObject({
   away: z.number().min(0).max(1),
   mirrored: z.boolean(),
   seed: z.number().int(),
+  /** The portion of a disc it is told to be; none where its technique decides. */
+  cut: z.strictObject({ portion: z.enum(PORTIONS), discMm: z.number().min(40).max(1200) }).nullable(),
 })
 
 export const byHandSchema = z.strictObject({
@@ -48,7 +50,13 @@ export const untouched = (): ByHand => ({ put: [], out: [] })
 export function standing({ upMm, ...put }: Put, stack: readonly StandingTier[]): PlacedElement {
   const tier = tierOf(stack, put.tier)
   const heightMm = put.on === 'top' ? tier.topMm : tier.footMm + within(upMm, 0, tier.topMm - tier.footMm - 1)
-  return { ...put, tier: tier.index, heightMm, outMm: put.on === 'top' ? Math.min(put.outMm, leastReach(tier)) : 0 }
+  return {
+    ...put,
+    cut: put.cut ?? undefined,
+    tier: tier.index,
+    heightMm,
+    outMm: put.on === 'top' ? Math.min(put.outMm, leastReach(tier)) : 0,
+  }
 }
 
 /**
@@ -88,10 +96,13 @@ export function pinned(
   element: PlacedElement,
   stack: readonly StandingTier[],
   change: Partial<
-    Pick<PlacedElement, 'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg' | 'index' | 'seed'>
+    Pick<
+      PlacedElement,
+      'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg' | 'index' | 'seed' | 'cut'
+    >
   > = {},
 ): Put {
-  const { heightMm, ...rest } = { ...element, ...change }
+  const { heightMm, fitted: _, face: __, pose: ___, cut, ...rest } = { ...element, ...change }
   const tier = tierOf(stack, rest.tier)
   return {
     ...rest,
@@ -102,6 +113,7 @@ export function pinned(
     rollDeg: round(within(rest.rollDeg, -180, 180)),
     away: round(rest.away, 3),
     spanDeg: round(rest.spanDeg, 3),
+    cut: cut ?? null,
     upMm: round(within(heightMm - tier.footMm, 0, 400)),
   }
 }

@@ -5,8 +5,8 @@
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import type { PlacedElement } from '../technique'
-import { defineComposition, keepingFree, tierOf, turned, within, type SeenSize } from './define'
+import type { PlacedElement, SeenSize } from '../technique'
+import { defineComposition, keepingFree, tierOf, turned, within } from './define'
 import { fields } from './fields'
 
 const schema = z.strictObject({

@@ -1,10 +1,7 @@
 import type { z } from 'zod'
 import { alongAt, edgeScale, type EdgeScale, type StandingTier } from '../cake'
 import { derive, found, type Working } from '../quantity'
-import type { CompositionKind, Layout, PlacedElement } from '../technique'
-
-/** How large an element of size 1 is seen. */
-export type SeenSize = { readonly widthMm: number; readonly heightMm: number }
+import { seenAs, type CompositionKind, type Layout, type PlacedElement, type SeenSize } from '../technique'
 
 /**
  * Part of a tier's side (along the foot from the front, and above the board) or of its top (to the right and to the
@@ -85,12 +82,13 @@ const RADIANS = Math.PI / 180
 
 /** The part of the cake that an element covers. What runs round covers its span; the rest as much as is seen of it. */
 export function patchOf(
-  { tier: index, on, angleDeg, spanDeg, heightMm, outMm, size }: PlacedElement,
+  element: PlacedElement,
   seen: SeenSize,
   stack: readonly StandingTier[],
   scales: readonly EdgeScale[] = stack.map(edgeScale),
 ): Patch {
-  const [width, height] = [seen.widthMm * size, seen.heightMm * size]
+  const { tier: index, on, angleDeg, spanDeg, heightMm, outMm } = element
+  const { widthMm: width, heightMm: height } = seenAs(element, seen)
   if (on === 'top')
     return {
       tier: index,

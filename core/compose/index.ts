@@ -39,17 +39,7 @@ export {
   withByHand,
   type ByHand,
 } from './byHand'
-export {
-  keepingFree,
-  overlap,
-  patchOf,
-  spreadOf,
-  type Ground,
-  type Handle,
-  type Patch,
-  type SeenSize,
-  type Spot,
-} from './define'
+export { keepingFree, overlap, patchOf, spreadOf, type Ground, type Handle, type Patch, type Spot } from './define'
 export { freePatches, quietSchema, type Quiet, type Standing } from './quiet'
 export {
   countSweep,
@@ -59,7 +49,6 @@ export {
   pointAlong,
   sizeAlong,
   sweepPath,
-  sweepSchema,
   type PathPoint,
   type Place,
   type Sweep,

@@ -1,8 +1,8 @@
 /** What a decoration leaves free: other decorations, seams, the back, places the user keeps quiet. */
 import { z } from 'zod'
 import { alongAt, edgeScale, type StandingTier } from '../cake'
-import type { PlacedElement } from '../technique'
-import { patchOf, type Patch, type SeenSize } from './define'
+import type { PlacedElement, SeenSize } from '../technique'
+import { patchOf, type Patch } from './define'
 import { fields } from './fields'
 
 export const quietSchema = z.strictObject({

@@ -8,10 +8,11 @@ import { z } from 'zod'
 import { tierAt, wallPoint, type StandingTier } from '../cake'
 import { add, scale, type Point3 } from '../geometry'
 import { between, derive, found, seededStream, seedFor, starting, typed, type Working } from '../quantity'
-import type { PlacedElement } from '../technique'
+import { seenWidthAt, type PlacedElement } from '../technique'
 import { defineComposition, keepingFree, within } from './define'
 
-export const sweepSchema = z.strictObject({
+const schema = z.strictObject({
+  kind: z.literal('sweep'),
   fromAngleDeg: z
     .number()
     .min(-720)
@@ -24,11 +25,6 @@ export const sweepSchema = z.strictObject({
     .max(720)
     .meta({ label: 'Ends at', kind: 'angle', help: 'Degrees from the front; right is positive' }),
   toHeightMm: z.number().min(0).max(2000).meta({ label: 'Ends', kind: 'length', help: 'Above the board' }),
-  seenHeightMm: z
-    .number()
-    .min(30)
-    .max(250)
-    .meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest, at the heart' }),
   overlap: z.number().min(0).max(0.75).meta({ label: 'Lushness', kind: 'share', help: 'How far neighbours overlap' }),
   taper: z.number().min(0.3).max(1).meta({ label: 'Smallest', kind: 'share', help: 'Of the biggest, at the ends' }),
   heart: z
@@ -44,7 +40,7 @@ export const sweepSchema = z.strictObject({
   seed: z.number().int().min(0).max(999999),
 })
 
-export type Sweep = z.infer<typeof sweepSchema>
+export type Sweep = z.infer<typeof schema>
 
 /**
  * A point on the cake's side: where it lies and which way the side faces there. `along` runs from 0 at the sweep's
@@ -153,7 +149,7 @@ export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWid
     () => lengthMm,
   )
   const count = derive(
-    'sails',
+    'elements',
     'count',
     'elements along a sweep',
     'round( {length} ÷ ( {meanWidth} × (1 − {overlap}) ) ), at least 1',
@@ -161,7 +157,7 @@ export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWid
     (v) => Math.max(1, Math.round(v.length / (v.meanWidth * (1 - v.overlap)))),
   )
   const countSpread = derive(
-    'sails more or fewer',
+    'more or fewer',
     'count',
     'free work never repeats',
     '{count} × {deviation}, at least 1',
@@ -192,10 +188,6 @@ export function placeAlong(stack: readonly StandingTier[], sweep: Sweep, count: 
   })
 }
 
-const schema = sweepSchema.omit({ seenHeightMm: true }).extend({ kind: z.literal('sweep') })
-
-export type SheetSweep = z.infer<typeof schema>
-
 /** A sweep never climbs above the cake it lies on. */
 const onCake = <Values extends Pick<Sweep, 'fromHeightMm' | 'toHeightMm'>>(values: Values, topMm: number): Values => ({
   ...values,
@@ -203,13 +195,12 @@ const onCake = <Values extends Pick<Sweep, 'fromHeightMm' | 'toHeightMm'>>(value
   toHeightMm: Math.min(values.toHeightMm, topMm),
 })
 
-/** A sweep of elements cut from sheets: across tiers, or spiralling round them. */
 export const sweep = defineComposition({
   kind: 'sweep',
   name: 'Sweep',
   say: 'A ribbon that climbs across the tiers or winds round them, biggest at its heart.',
   schema,
-  starting: ({ tiers, seed }): SheetSweep => {
+  starting: ({ tiers, seed }): Sweep => {
     const topMm = tiers.reduce((sum, { heightMm }) => sum + heightMm, 0)
     return {
       kind: 'sweep',
@@ -227,17 +218,18 @@ export const sweep = defineComposition({
 
   layOut: (values, ground) => {
     const { stack, seen } = ground
-    const line: Sweep = onCake({ ...values, seenHeightMm: seen.heightMm }, stack.at(-1)!.topMm)
+    const line: Sweep = onCake(values, stack.at(-1)!.topMm)
     const meanWidth = derive(
       'mean seen width',
       'length',
       'size along a sweep',
-      '{width} × ( 1 + {taper} ) ÷ 2',
+      seen.footWidthMm ? '{foot} + ( {width} − {foot} ) × ( 1 + {taper} ) ÷ 2' : '{width} × ( 1 + {taper} ) ÷ 2',
       {
         width: found('seen width', seen.widthMm, 'length', 'of the biggest'),
+        ...(seen.footWidthMm && { foot: found('of every foot', seen.footWidthMm, 'length', 'as wide for all sizes') }),
         taper: typed('smallest', values.taper, 'share', 'Arrange'),
       },
-      (v) => v.width * meanSize(v),
+      () => seenWidthAt(seen, meanSize(values)),
     )
     const { count } = countSweep(stack, line, meanWidth)
     return keepingFree(
@@ -270,7 +262,7 @@ export const sweep = defineComposition({
   },
 
   handles: (values, stack) => {
-    const line = onCake({ ...values, seenHeightMm: 60 }, stack.at(-1)!.topMm)
+    const line = onCake(values, stack.at(-1)!.topMm)
     const { points } = sweepPath(stack, line)
     const at = (id: string, name: string, { tier, angleDeg, heightMm }: PathPoint) => ({
       id,
@@ -288,14 +280,14 @@ export const sweep = defineComposition({
     ]
   },
 
-  pull: (values, handle, { angleDeg, heightMm }, stack): SheetSweep => {
+  pull: (values, handle, { angleDeg, heightMm }, stack): Sweep => {
     // Angles of a sweep may go on round the cake; the turn nearest to where the end was is meant.
     const near = (before: number): number =>
       Math.round((angleDeg + 360 * Math.round((before - angleDeg) / 360)) * 10) / 10
     if (handle === 'from')
       return { ...values, fromAngleDeg: near(values.fromAngleDeg), fromHeightMm: Math.round(heightMm) }
     if (handle === 'to') return { ...values, toAngleDeg: near(values.toAngleDeg), toHeightMm: Math.round(heightMm) }
-    const { points } = sweepPath(stack, onCake({ ...values, seenHeightMm: 60 }, stack.at(-1)!.topMm))
+    const { points } = sweepPath(stack, onCake(values, stack.at(-1)!.topMm))
     const nearest = points.reduce((best, point) =>
       Math.hypot(near(point.angleDeg) - point.angleDeg, point.heightMm - heightMm) <
       Math.hypot(near(best.angleDeg) - best.angleDeg, best.heightMm - heightMm)

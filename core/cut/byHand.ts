@@ -3,6 +3,7 @@
  * on one another.
  */
 import { cornersAlong } from '../geometry'
+import { shapeBox, type StockShape } from '../material'
 import { seededStream } from '../quantity'
 import { fillRows } from './nest/rows'
 import {
@@ -36,13 +37,14 @@ const ROW_TRIES = 12
  */
 export function layByHand(
   parts: readonly CutPart[],
-  sheet: SheetSize,
+  shape: StockShape,
   { plies, layers }: Pick<Cutting, 'plies' | 'layers'>,
   { marginMm, knifeGapMm, slipMm }: CuttingTools,
 ): CutLayout {
   const slip = slipMm * (plies * layers - 1)
   // Slip may reach into the margin: what lies there is cut away anyway.
   const edgeMm = marginMm - Math.min(slip, marginMm) / 2
+  const { low, size: sheet } = straightRoom(shape)
   const [roomMm, highMm] = [sheet.widthMm - 2 * edgeMm, sheet.heightMm - 2 * edgeMm]
   const leftOut: LeftOut[] = []
   const strips = parts.flatMap((part) => {
@@ -57,14 +59,17 @@ export function layByHand(
     seededStream(1),
     ROW_TRIES,
   ).map((indexes): CutSheet => {
-    let y = edgeMm
+    let y = low + edgeMm
     const pieces: CutPiece[] = []
     const cuts: StraightCut[] = []
     for (const strip of indexes.map((at) => strips[at]!).sort((one, other) => other.heightMm - one.heightMm)) {
       const top = y + strip.heightMm
-      cuts.push({ from: { x: 0, y: top + knifeGapMm / 2 }, to: { x: sheet.widthMm, y: top + knifeGapMm / 2 } })
+      cuts.push({
+        from: { x: low, y: top + knifeGapMm / 2 },
+        to: { x: low + sheet.widthMm, y: top + knifeGapMm / 2 },
+      })
       for (let at = 0; at < strip.count; at += 1) {
-        const x = edgeMm + at * (strip.widthMm + knifeGapMm)
+        const x = low + edgeMm + at * (strip.widthMm + knifeGapMm)
         const isLast = (at + 1) % layers === 0 || at + 1 === strip.count
         pieces.push({
           part: strip.part,
@@ -82,9 +87,16 @@ export function layByHand(
       }
       y = top + knifeGapMm
     }
-    return { plies, pieces, cuts }
+    return { shape, plies, pieces, cuts }
   })
   return { sheets, leftOut }
+}
+
+/** Where strips lie: all of a rectangle; of a disc the square within it, the rim cut away first. */
+function straightRoom(shape: StockShape): { readonly low: number; readonly size: SheetSize } {
+  if (shape.kind === 'rect') return { low: 0, size: shapeBox(shape) }
+  const side = shape.diameterMm / Math.SQRT2
+  return { low: (shape.diameterMm - side) / 2, size: { widthMm: side, heightMm: side } }
 }
 
 /** The piece in the middle of its box. */

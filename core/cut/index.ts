@@ -1,4 +1,4 @@
-export { sameCuts, shareDiscs, strokesOn, type CutDisc } from './sector/shareDiscs'
+export { shareDiscs, type CutAgain } from './sector/shareDiscs'
 export {
   CUTTING_WAYS,
   cuttingSchema,

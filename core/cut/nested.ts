@@ -3,7 +3,8 @@ import { convexHull, cornersAlong, polyline, type Point } from '../geometry'
 import { fitsOn } from './nest/fitsOn'
 import type { NestJob, NestLayout, NestPart, NestSheet } from './nest/job'
 import { inCuttingOrder } from './order'
-import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut, type SheetSize } from './sheet'
+import { shapeKey, type StockShape } from '../material'
+import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutSheet, type LeftOut } from './sheet'
 import type { Remnant } from './way'
 
 const ringOf = (outline: CutPart['outline']): NestPart['outline'] =>
@@ -16,20 +17,26 @@ function fromCorner(outline: Remnant['outline']): Remnant['outline'] {
   return outline.map(([cornerX, cornerY]) => [cornerX - x, cornerY - y])
 }
 
-/** The job of some parts on sheets of one size, remnants first; parts that fit on no sheet are left out, and say so. */
+const asNestSheet = (shape: StockShape): NestSheet =>
+  shape.kind === 'disc'
+    ? { id: shapeKey(shape), shape: 'disc', diameter: shape.diameterMm, count: null }
+    : { id: shapeKey(shape), shape: 'rect', width: shape.widthMm, height: shape.heightMm, count: null }
+
+/** The job of some parts on sheets, remnants first; parts that fit on no sheet are left out, and say so. */
 export function nestJobOf(
   name: string,
   parts: readonly CutPart[],
-  { widthMm, heightMm }: SheetSize,
+  shapes: readonly StockShape[],
   marginMm: number,
   gapMm: number,
   remnants: readonly Remnant[] = [],
 ): { readonly job: NestJob | null; readonly leftOut: readonly LeftOut[] } {
-  const sheet: NestSheet = { id: 'sheet', shape: 'rect', width: widthMm, height: heightMm, count: null }
+  const sheets = shapes.map(asNestSheet)
   const leftOut: LeftOut[] = []
   const fitting = parts.filter((part) => {
     const corners = cornersAlong(part.outline, CHORD_MM)
-    const fits = fitsOn(convexHull(corners), { rotations: 'free' }, sheet, marginMm)
+    const hull = convexHull(corners)
+    const fits = sheets.some((sheet) => fitsOn(hull, { rotations: 'free' }, sheet, marginMm))
     if (!fits) {
       const box = boxOf(corners)
       leftOut.push({
@@ -56,7 +63,7 @@ export function nestJobOf(
           outline: fromCorner(outline),
           count: 1,
         })),
-        sheet,
+        ...sheets,
       ],
       parts: fitting.map(({ id, outline, holes, quantity, mirror }) => ({
         id,
@@ -77,6 +84,7 @@ export function nestJobOf(
 export function sheetsOf(
   { placements }: NestLayout,
   parts: readonly CutPart[],
+  shapes: readonly StockShape[],
   remnants: readonly Remnant[] = [],
 ): CutLayout['sheets'] {
   const byId = new Map(parts.map((part) => [part.id, part]))
@@ -85,7 +93,7 @@ export function sheetsOf(
   return indexes.map((index): CutSheet => ({
     plies: 1,
     cuts: [],
-    ...remnantOf(placements.find(({ sheetIndex }) => sheetIndex === index)!.sheetId, remnants),
+    ...stockOf(placements.find(({ sheetIndex }) => sheetIndex === index)!.sheetId, shapes, remnants),
     pieces: inCuttingOrder(
       placements
         .filter(({ sheetIndex, part }) => sheetIndex === index && byId.has(part))
@@ -94,11 +102,17 @@ export function sheetsOf(
   }))
 }
 
-function remnantOf(sheetId: string, remnants: readonly Remnant[]): Pick<CutSheet, 'remnant'> {
+/** What a sheet of a layout is: a remnant, or a whole sheet of one of the shapes. */
+function stockOf(
+  sheetId: string,
+  shapes: readonly StockShape[],
+  remnants: readonly Remnant[],
+): Pick<CutSheet, 'shape' | 'remnant'> {
+  const shape = shapes.find((each) => shapeKey(each) === sheetId) ?? shapes[0]!
   const found = remnants.find(({ id }) => id === sheetId)
-  if (!found) return {}
+  if (!found) return { shape }
   const corners = fromCorner(found.outline).map(([x, y]) => ({ x, y })) as [Point, ...Point[]]
-  return { remnant: { id: found.id, name: found.name, outline: polyline(corners, true) } }
+  return { shape, remnant: { id: found.id, name: found.name, outline: polyline(corners, true) } }
 }
 
 /** A short name for a job's content, by which its layout is found again. @see Fowler, Noll and Vo (FNV-1a) */

@@ -1,7 +1,7 @@
 /** Pieces from a drawing of the decorator's own, cut beside what the decorations need. */
 import { z } from 'zod'
 import { isInside, polyline, type Outline, type Point } from '../geometry'
-import { formatIds, paperIds } from '../material'
+import { paperIds, stockShapeSchema } from '../material'
 import { cuttingSchema } from './way'
 
 export const MOST_OWN_PIECES = 24
@@ -16,7 +16,7 @@ export const ownPieceSchema = z.strictObject({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60).meta({ label: 'Piece' }),
   paper: z.enum(paperIds).meta({ label: 'Paper' }),
-  format: z.enum(formatIds).meta({ label: 'Sheets' }),
+  stock: z.array(stockShapeSchema).max(8).meta({ label: 'Sheets' }),
   colour: z
     .string()
     .regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')

@@ -1,5 +1,6 @@
 /** Round pieces by punch: rows of a hexagon's grid, in bands no deeper than the punch reaches from both sides. */
 import { cornersAlong } from '../geometry'
+import { shapeBox, type StockShape } from '../material'
 import {
   boxOf,
   CHORD_MM,
@@ -8,7 +9,6 @@ import {
   type CutPiece,
   type CutSheet,
   type LeftOut,
-  type SheetSize,
   type StraightCut,
 } from './sheet'
 import type { CuttingTools } from './way'
@@ -36,7 +36,7 @@ const rowsInBand = (diameterMm: number, riseMm: number, throatMm: number): numbe
  */
 export function layPunched(
   parts: readonly CutPart[],
-  sheet: SheetSize,
+  shape: StockShape,
   plies: number,
   { marginMm, knifeGapMm, throatMm }: CuttingTools,
 ): CutLayout {
@@ -51,7 +51,7 @@ export function layPunched(
       })
       return []
     }
-    const spots = spotsOn(diameter, sheet, marginMm, knifeGapMm, throatMm)
+    const spots = spotsOn(diameter, shape, marginMm, knifeGapMm, throatMm)
     if (spots.holes.length === 0) {
       leftOut.push({
         part,
@@ -65,6 +65,7 @@ export function layPunched(
       const holes = spots.holes.slice(0, Math.ceil(part.quantity / plies) - stack * spots.holes.length)
       const top = Math.max(...holes.map(({ y }) => y)) + diameter / 2
       return {
+        shape,
         plies,
         pieces: holes.map(({ x, y }): CutPiece => ({
           part,
@@ -84,11 +85,12 @@ export function layPunched(
 /** Holes of one sheet from below, and the straight cuts between bands. */
 function spotsOn(
   diameter: number,
-  { widthMm, heightMm }: SheetSize,
+  shape: StockShape,
   marginMm: number,
   gapMm: number,
   throatMm: number,
 ): { readonly holes: readonly { readonly x: number; readonly y: number }[]; readonly cuts: readonly StraightCut[] } {
+  const { widthMm, heightMm } = shapeBox(shape)
   const pitch = diameter + gapMm
   const rise = (pitch * Math.sqrt(3)) / 2
   const most = rowsInBand(diameter, rise, throatMm)
@@ -106,5 +108,9 @@ function spotsOn(
     low += diameter + (rows - 1) * rise + gapMm
     cuts.push({ from: { x: 0, y: low - gapMm / 2 }, to: { x: widthMm, y: low - gapMm / 2 } })
   }
-  return { holes, cuts }
+  if (shape.kind === 'rect') return { holes, cuts }
+  const middle = shape.diameterMm / 2
+  const isOnDisc = ({ x, y }: { readonly x: number; readonly y: number }): boolean =>
+    Math.hypot(x - middle, y - middle) + diameter / 2 <= middle - marginMm + 1e-9
+  return { holes: holes.filter(isOnDisc), cuts }
 }

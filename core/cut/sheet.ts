@@ -1,4 +1,6 @@
 import { cornersAlong, type Outline, type Point } from '../geometry'
+import { shapeBox, type StockShape } from '../material'
+import type { Sector } from '../technique'
 
 /** A flat piece to be cut, so many times: of one outline, colour and decoration. */
 export type CutPart = {
@@ -13,6 +15,8 @@ export type CutPart = {
   readonly mirror: boolean
   /** Indexes of the elements that such pieces make. */
   readonly members: readonly number[]
+  /** The portion of a disc it is, when it is one. */
+  readonly sector?: Sector | undefined
 }
 
 /**
@@ -34,6 +38,8 @@ export type StraightCut = { readonly from: Point; readonly to: Point }
 
 /** A sheet as it is cut; `plies` of the same lie on one another. */
 export type CutSheet = {
+  /** What is bought to cut it from. */
+  readonly shape: StockShape
   readonly plies: number
   readonly pieces: readonly CutPiece[]
   readonly cuts: readonly StraightCut[]
@@ -44,9 +50,9 @@ export type CutSheet = {
 /** A size of sheet to lay on. */
 export type SheetSize = { readonly widthMm: number; readonly heightMm: number }
 
-/** The size of a sheet: a whole one's, or the box round a remnant. */
-export function sizeOf({ remnant }: CutSheet, whole: SheetSize): SheetSize {
-  return remnant ? boxOf(cornersAlong(remnant.outline, CHORD_MM)) : whole
+/** The size of a sheet: the box round it. */
+export function sizeOf({ remnant, shape }: Pick<CutSheet, 'remnant' | 'shape'>): SheetSize {
+  return remnant ? boxOf(cornersAlong(remnant.outline, CHORD_MM)) : shapeBox(shape)
 }
 
 /** A part that lies on no sheet, and why. */

@@ -1,11 +1,15 @@
 import { z } from 'zod'
-import { formatIds, paperIds } from '../material'
+import { paperIds, stockShapeSchema } from '../material'
 
-/** Ways of cutting pieces from sheets. Discs are cut in sectors, whatever is chosen here. */
-export const CUTTING_WAYS = ['boxes', 'punch', 'template', 'machine'] as const
+/** Ways of cutting pieces from sheets and discs. */
+export const CUTTING_WAYS = ['sectors', 'boxes', 'punch', 'template', 'machine'] as const
 export type CuttingWay = (typeof CUTTING_WAYS)[number]
 
 export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string; readonly say: string }>> = {
+  sectors: {
+    name: 'Portions of discs',
+    say: 'Discs cut whole, in halves and quarters; small portions come from what large discs leave.',
+  },
   boxes: {
     name: 'Strips and boxes, by hand',
     say: 'Straight cuts into strips and boxes, several sheets at once, then the outline: few strokes, some paper lost.',
@@ -44,7 +48,7 @@ const sheetColour = z
 /** A sheet that was locked: where its pieces lie stays. Parts are named by their decoration and place in its list. */
 export const keptSheetSchema = z.strictObject({
   paper: z.enum(paperIds),
-  format: z.enum(formatIds),
+  shape: stockShapeSchema,
   way: z.enum(CUTTING_WAYS),
   plies: z.number().int().min(1).max(MOST_PLIES),
   colour: sheetColour,

@@ -1,6 +1,6 @@
 import { outlineLengthMm } from '../geometry'
 import { derive, found, starting, type Working } from '../quantity'
-import type { CutSheet } from './sheet'
+import type { CutPart, CutSheet } from './sheet'
 import type { CuttingTools, CuttingWay } from './way'
 
 /** How long hands take, minutes. Guesses to calibrate first. */
@@ -12,14 +12,20 @@ const LOAD_MIN = 2
 
 /** Outlines still to be cut, those of a folded strip's bundle once: a rectangle is done when its box is. */
 function outlinesOn(sheets: readonly CutSheet[], way: CuttingWay): number {
-  return sheets.reduce((sum, { pieces }) => {
-    const cut = pieces.filter(({ part }) => way !== 'boxes' || !isBox(part))
+  return sheets.reduce((sum, { pieces, shape }) => {
+    const cut = pieces.filter(({ part }) => isCutOut(part, way, shape))
     return (
       sum +
       cut.filter(({ bundle }) => bundle === undefined).length +
       new Set(cut.flatMap(({ bundle }) => (bundle === undefined ? [] : [bundle]))).size
     )
   }, 0)
+}
+
+/** Whether an outline is still to be cut: not what a box is already, and of a portion only what must be trimmed. */
+function isCutOut(part: CutPart, way: CuttingWay, shape: CutSheet['shape']): boolean {
+  if (way === 'sectors') return shape.kind === 'disc' && (part.sector?.discMm ?? 0) < shape.diameterMm
+  return way !== 'boxes' || !isBox(part)
 }
 
 const isBox = ({ outline: { segments }, holes }: CutSheet['pieces'][number]['part']): boolean =>

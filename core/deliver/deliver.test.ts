@@ -1,3 +1,4 @@
+import { stockOf } from '../workshop'
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
@@ -8,7 +9,7 @@ import { writePapersPdf, wrapped } from '../format/paperPdf'
 import { paperCsv, paperText } from '../format/paperText'
 import { readStockCsv, writeStockCsv } from '../format/stockCsv'
 import { freshBench } from '../ledger'
-import { derivePlan, needsOf, quoteOf, stockOf } from '../plan'
+import { derivePlan, needsOf, quoteOf } from '../plan'
 import { valueOf } from '../quantity'
 import { shoppingList, STARTING_PIECE_BOXES, STARTING_PRICES, STARTING_PRICING, type Stock } from '../supply'
 import {
@@ -54,7 +55,7 @@ describe('the placing guide', () => {
         const { plan: made } = planOf(any)
         const all = placingsOf(made, any)
         expect(all).toHaveLength(
-          made.arrangement.sails.length + made.paperwork.reduce((sum, { elements }) => sum + elements.length, 0),
+          made.arrangement.sails.length + made.decorations.reduce((sum, { elements }) => sum + elements.length, 0),
         )
         expect(all.map(({ number }) => number)).toEqual(all.map((_, at) => at + 1))
         const stages = all.map(({ stage }) => ['dressed', 'focal', 'large', 'fill'].indexOf(stage))
@@ -92,7 +93,7 @@ describe('packing', () => {
           any.brief.completion === 'beforeDriving'
             ? 0
             : made.arrangement.sails.length +
-              made.paperwork
+              made.decorations
                 .filter(({ onTheCake }) => !onTheCake)
                 .reduce((sum, { elements }) => sum + elements.length, 0)
         expect(packed).toBe(travels)

@@ -2,10 +2,12 @@
  * The cake from the front and from the back, to scale: everything as it stands, what is still to be placed with its
  * number.
  */
+import { elementColour, meshesOf } from '../decoration'
+import { chosenOption, type Commission, type Decoration } from '../commission'
 import { extentMm, sectionAt, type StandingTier } from '../cake'
 import type { Picture, Shape } from '../draw'
 import { circle, convexHull, polyline, rectangle, type Point, type Point3 } from '../geometry'
-import { chosenOption, colourOf, meshesOf, remember, type Commission, type PaperDecoration, type Plan } from '../plan'
+import { remember, type Plan } from '../plan'
 import type { PlacedElement } from '../technique'
 import type { Placing } from './placing'
 
@@ -45,7 +47,7 @@ const pointsOf = remember(
     elements,
     stack,
   }: {
-    readonly decoration: PaperDecoration
+    readonly decoration: Decoration
     readonly elements: readonly PlacedElement[]
     readonly stack: readonly StandingTier[]
   }) =>
@@ -56,19 +58,19 @@ const pointsOf = remember(
 
 /** Everything that is placed, as it stands in space. */
 export function standingOf(
-  { arrangement, paperwork, bath }: Plan,
+  { stack, decorations: made, dishes }: Plan,
   commission: Commission,
   placings: readonly Placing[],
 ): readonly Standing3[] {
-  const decorations = chosenOption(commission).paperwork
+  const { decorations } = chosenOption(commission)
   const points = new Map<string, { readonly points: readonly Point3[]; readonly colour: string }>()
-  arrangement.sails.forEach(({ net, shade }, at) =>
-    points.set(`sails ${at}`, { points: net.rows.flat(), colour: bath?.steps[shade]?.predictedHex ?? '#efece2' }),
-  )
-  for (const { id, elements } of paperwork) {
+  for (const { id, elements } of made) {
     const decoration = decorations.find((each) => each.id === id)!
-    pointsOf({ decoration, elements, stack: arrangement.stack }).forEach((each, at) =>
-      points.set(`${id} ${at}`, { points: each, colour: colourOf(decoration, elements[at]!) }),
+    pointsOf({ decoration, elements, stack }).forEach((each, at) =>
+      points.set(`${id} ${at}`, {
+        points: each,
+        colour: elementColour(decoration.colour, elements[at]!, dishes.foretold[id]),
+      }),
     )
   }
   return placings.map(({ number, stage, angleDeg, on, decoration, index }) => ({

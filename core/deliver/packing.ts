@@ -1,7 +1,8 @@
 /** What rides on the cake, and which box all else travels in: in layers, with padding, a bag of desiccant in each. */
-import { chosenOption, type Commission, type Plan } from '../plan'
-import { printQuantity, type UnitSystem } from '../quantity'
+import { chosenOption, type Commission } from '../commission'
+import { type Plan } from '../plan'
 import type { PieceBox } from '../supply'
+import { seenAs } from '../technique'
 import { singular } from './placing'
 
 /** Something that is packed: how it lies, mm. */
@@ -37,8 +38,8 @@ export type Packing = {
 
 /** Soft paper below, between and above what lies in a box, mm. */
 export const PADDING_MM = 10
-/** A draped sail is so deep for its width; flat things are little more than their paper. */
-const SAIL_DEPTH = 0.45
+/** A draped sheet is so deep for its width; flat things are little more than their paper. */
+const DRAPED_DEPTH = 0.45
 const FLAT_MM = 18
 const SPRAY_DEPTH = 0.5
 
@@ -48,28 +49,15 @@ function itemsOf(
   { brief }: Commission,
 ): { readonly rides: readonly string[]; readonly items: readonly Packed[] } {
   const onCake = brief.completion === 'beforeDriving'
-  const made = plan.paperwork.filter(({ elements }) => elements.length > 0)
-  const rides = [
-    ...(onCake && plan.arrangement.sails.length > 0 ? ['the sails'] : []),
-    ...made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase()),
-  ]
-  const sails = onCake
-    ? []
-    : plan.arrangement.sails.map(({ sized }): Packed => ({
-        decoration: 'sails',
-        name: 'sail',
-        many: 'sails',
-        lengthMm: sized.seenHeightMm + 15,
-        widthMm: sized.seenWidthMm,
-        highMm: sized.seenWidthMm * SAIL_DEPTH,
-      }))
-  const paper = onCake
+  const made = plan.decorations.filter(({ elements }) => elements.length > 0)
+  const rides = made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase())
+  const items = onCake
     ? []
     : made
         .filter(({ onTheCake }) => !onTheCake)
         .flatMap(({ id, called, elements, seen, wiring }) =>
-          elements.map(({ size }): Packed => {
-            const [width, height] = [seen.widthMm * size, seen.heightMm * size]
+          elements.map((element): Packed => {
+            const { widthMm: width, heightMm: height } = seenAs(element, seen)
             const wired = wiring.length > 0
             return {
               decoration: id,
@@ -79,11 +67,11 @@ function itemsOf(
               widthMm: width,
               highMm: wired
                 ? Math.max(FLAT_MM, Math.min(width, height) * SPRAY_DEPTH)
-                : Math.max(FLAT_MM, Math.min(width, height) * SAIL_DEPTH),
+                : Math.max(FLAT_MM, Math.min(width, height) * DRAPED_DEPTH),
             }
           }),
         )
-  return { rides, items: [...sails, ...paper] }
+  return { rides, items }
 }
 
 /** Rows of a layer, as many items as lie beside one another with padding between; what is left over. */
@@ -179,20 +167,15 @@ export function packingOf(plan: Plan, commission: Commission, boxes: readonly Pi
 export function repairKitOf(
   plan: Plan,
   commission: Commission,
-  units: UnitSystem,
 ): readonly { readonly name: string; readonly many: number }[] {
-  const sails = plan.cutList.sizeClasses.map(({ portion, discMm, spares }) => ({
-    name: `spare sails, ${portion} of ${printQuantity(discMm, 'length', units)}`,
-    many: spares.value,
-  }))
-  const paper = plan.paperwork
+  const spares = plan.decorations
     .filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
     .map(({ name, classes }) => ({
       name: `spare pieces, ${name.toLowerCase()}`,
-      many: Math.min(...classes.map(({ spares }) => spares.value), 6),
+      many: Math.min(...classes.map(({ spares }) => spares.value).filter((many) => many > 0), 6),
     }))
   const { cake } = chosenOption(commission)
-  return [...sails, ...paper]
+  return spares
     .filter(({ many }) => many > 0)
     .concat([
       { name: 'glue for each covering, a small brush', many: new Set(cake.tiers.map(({ covering }) => covering)).size },

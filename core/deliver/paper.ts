@@ -2,8 +2,9 @@
  * Something to read, print and hand over: what it says, block by block, for the screen, for a page, as text, as a
  * table.
  */
+import type { Commission } from '../commission'
 import type { Picture } from '../draw'
-import type { Commission, Plan } from '../plan'
+import type { Plan } from '../plan'
 import { dateClockText, parseMoment, valueOf, type UnitSystem } from '../quantity'
 
 /** A part of a paper. Cells of a table that are numbers stand to the right. */

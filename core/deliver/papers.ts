@@ -1,7 +1,8 @@
 /** The papers that go along: placing guide, packing plan, checklist, removal list, care card, cautions, hand-over. */
+import { chosenOption, type Commission } from '../commission'
 import type { Bench } from '../ledger'
-import { coveringOf } from '../material'
-import { chosenOption, type Commission, type Plan } from '../plan'
+import { coveringOf, paperOf } from '../material'
+import { type Plan } from '../plan'
 import { dateClockText, dayClockText, parseMoment, printQuantity, valueOf, type Moment } from '../quantity'
 import { elevation, standingOf } from './elevation'
 import { repairKitOf, type Packing } from './packing'
@@ -26,7 +27,7 @@ function placingGuide({ plan, commission, units }: About, placings: readonly Pla
       {
         kind: 'pictures',
         pictures: (['front', 'back'] as const).map((side) => ({
-          picture: elevation(plan.arrangement.stack, cake.board, standing, side),
+          picture: elevation(plan.stack, cake.board, standing, side),
           says: side === 'front' ? 'The front, numbered' : 'The back, numbered',
         })),
       },
@@ -143,7 +144,7 @@ function packingPlan({ plan, commission, units }: About, packing: Packing): Pape
       { kind: 'heading', text: 'Repair kit' },
       table(
         ['many', 'what'],
-        repairKitOf(plan, commission, units).map(({ many, name }) => [String(many), name]),
+        repairKitOf(plan, commission).map(({ many, name }) => [String(many), name]),
         [0],
         true,
       ),
@@ -265,7 +266,7 @@ function contentsOf(plan: Plan, commission: Commission): readonly string[] {
   const { cake, decorations } = chosenOption(commission)
   const dyes = plan.dyeUses.map(({ ml }) => ml.label)
   const holds = new Set([
-    ...plan.paperwork.filter(({ elements }) => elements.length > 0).flatMap(({ contains }) => contains),
+    ...plan.decorations.filter(({ elements }) => elements.length > 0).flatMap(({ contains }) => contains),
     ...plan.mixtures.flatMap(({ parts }) =>
       parts
         .map(({ name }) => name)
@@ -273,9 +274,10 @@ function contentsOf(plan: Plan, commission: Commission): readonly string[] {
         .map(() => 'alcohol' as const),
     ),
   ])
+  const kinds = new Set(decorations.map(({ paper }) => paperOf(paper).kind))
+  const starch = [...(kinds.has('wafer') ? ['Wafer paper'] : []), ...(kinds.has('film') ? ['Rice film'] : [])]
   return [
-    `Starch paper${decorations.length > 0 && plan.arrangement.sails.length > 0 ? ' and film' : ''}: ` +
-      `potato, rice or tapioca starch; packets tell of traces.`,
+    ...(starch.length > 0 ? [`${starch.join(' and ')}: potato, rice or tapioca starch; packets tell of traces.`] : []),
     ...(dyes.length > 0 ? [`Food colours: ${dyes.join(', ')}. Some are restricted in some countries.`] : []),
     `Coverings: ${[...new Set(cake.tiers.map(({ covering }) => coveringOf(covering).name.toLowerCase()))].join(', ')}.`,
     ...([...holds].length > 0 ? [`Contains ${[...holds].join(', ')}.`] : []),
@@ -319,7 +321,7 @@ const cautionPaper = ({ plan, commission }: About): Paper => ({
       lines: [
         ...new Set([
           ...plan.cautions.map(({ say }) => say),
-          ...plan.paperwork
+          ...plan.decorations
             .filter(({ elements }) => elements.length > 0)
             .flatMap(({ cautions }) => cautions.map(({ say }) => say)),
         ]),

@@ -2,9 +2,12 @@
  * Where everything goes on the cake and in which order: numbered, by the clock and by height, with what fixes and
  * holds it.
  */
+import type { PlannedDecoration } from '../decoration'
+import { chosenOption, type Commission } from '../commission'
 import { coveringOf } from '../material'
-import { chosenOption, type Commission, type Paperwork, type Plan } from '../plan'
+import { type Plan } from '../plan'
 import { several } from '../quantity'
+import { seenAs, type PlacedElement } from '../technique'
 
 /** When an element goes on: as the cake is dressed, then the focal point, the large ones, the rest. */
 const PLACING_STAGES = ['dressed', 'focal', 'large', 'fill'] as const
@@ -53,44 +56,32 @@ export function clockOf(angleDeg: number): string {
 
 type Unnumbered = Omit<Placing, 'number'>
 
-const holdOf = ({ removals, steps }: Paperwork): string => {
+const holdOf = ({ removals, steps }: PlannedDecoration): string => {
   const picks = removals.filter(({ stays }) => !stays).map(({ name }) => name)
-  const minutes = steps.at(-1)?.waitMin ?? 0
+  const rest = steps.at(-1)?.rest
+  const minutes = rest && 'fixedMin' in rest ? rest.fixedMin : 0
   if (picks.length > 0) return `${picks.join(', ')}${minutes > 0 ? `, ${minutes} min` : ''}, then out`
   return minutes > 0 ? `leave ${minutes} min` : 'till it stands'
 }
 
+/** When an element goes on. What is sized by the sheets there are has its focal point at the heart of its run. */
+function stageOf(made: PlannedDecoration, element: PlacedElement, isFocal: boolean, share: number): PlacingStage {
+  if (made.onTheCake) return 'dressed'
+  if (isFocal || (element.fitted && element.away <= FOCAL_AWAY)) return 'focal'
+  return (element.fitted ? share : element.size) >= LARGE_SIZE ? 'large' : 'fill'
+}
+
 /** Every element, numbered in the order it goes on. */
 export function placingsOf(plan: Plan, commission: Commission): readonly Placing[] {
-  const { cake, bouquets, paperwork: wanted } = chosenOption(commission)
+  const { cake, bouquets, decorations: wanted } = chosenOption(commission)
   const glue = (tier: number): string => coveringOf(cake.tiers[tier]!.covering).glue
-  const sails = plan.arrangement.sails.map(({ place, element, sized }, index): Unnumbered => ({
-    stage:
-      element.away <= FOCAL_AWAY
-        ? 'focal'
-        : sized.seenHeightMm >= LARGE_SIZE * Math.max(...plan.arrangement.sails.map((each) => each.sized.seenHeightMm))
-          ? 'large'
-          : 'fill',
-    decoration: 'sails',
-    index,
-    name: 'sail',
-    tier: place.tier,
-    on: 'side',
-    angleDeg: place.angleDeg,
-    clock: clockOf(place.angleDeg),
-    heightMm: place.heightMm,
-    outMm: 0,
-    seenWidthMm: sized.seenWidthMm,
-    seenHeightMm: sized.seenHeightMm,
-    fix: glue(place.tier),
-    hold: 'till it stands',
-  }))
-  const paper = plan.paperwork.flatMap((made) => {
+  const all = plan.decorations.flatMap((made) => {
     const decoration = wanted.find(({ id }) => id === made.id)
     const isFocal = decoration?.gathered ? decoration.gathered.role === 'focal' : false
     const bouquet = bouquets.find(({ id }) => id === decoration?.gathered?.bouquet)
+    const tallest = Math.max(...made.elements.map((element) => seenAs(element, made.seen).heightMm))
     return made.elements.map((element, index): Unnumbered => ({
-      stage: made.onTheCake ? 'dressed' : isFocal ? 'focal' : element.size >= LARGE_SIZE ? 'large' : 'fill',
+      stage: stageOf(made, element, isFocal, seenAs(element, made.seen).heightMm / tallest),
       decoration: made.id,
       index,
       name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made),
@@ -100,14 +91,14 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
       clock: clockOf(element.angleDeg),
       heightMm: element.pose ? element.pose.at[2] : element.heightMm,
       outMm: element.outMm,
-      seenWidthMm: made.seen.widthMm * element.size,
-      seenHeightMm: made.seen.heightMm * element.size,
+      seenWidthMm: seenAs(element, made.seen).widthMm,
+      seenHeightMm: seenAs(element, made.seen).heightMm,
       fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier),
       hold: holdOf(made),
     }))
   })
   const order = ({ stage }: Unnumbered): number => PLACING_STAGES.indexOf(stage)
-  return [...paper, ...sails]
+  return all
     .map((each, at) => ({ each, at }))
     .sort(
       (one, other) =>
@@ -119,7 +110,7 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
 }
 
 /** What one of its elements is called. */
-export function singular({ called }: Pick<Paperwork, 'called'>): string {
+export function singular({ called }: Pick<PlannedDecoration, 'called'>): string {
   const words = called.split(' ')
   const last = words.at(-1)!
   const one =

@@ -1,5 +1,6 @@
 /** Papers of supply: what to buy, and what the client is asked to pay. */
-import { chosenOption, type Quote } from '../plan'
+import { chosenOption } from '../commission'
+import { type Quote } from '../plan'
 import { printQuantity, printWorkingValue } from '../quantity'
 import { SHELF_WORDS, SHELVES, type ShoppingLine } from '../supply'
 import { table, under, type About, type Block, type Paper } from './paper'

@@ -5,7 +5,9 @@
 import { roundTier } from '../cake'
 import { freshBench, type Bench, type TaskRecord } from '../ledger'
 import type { DryingTrial, Run, ShrinkTrial } from '../learn'
-import { newCommission, startingSweep, type Commission, type Workshop } from '../plan'
+import { newCommission, startingDecoration, type Commission, type Decoration } from '../commission'
+import { PLACE } from '../schedule'
+import type { Workshop } from '../workshop'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 
 const LANTERN_ROW = 'lantern-row'
@@ -15,12 +17,12 @@ const ROOM = { airC: 21, humidity: 0.52 }
 
 /** Work as it was done: task, name, days before the event, when it was begun and how long it took, minutes. */
 const DONE: readonly (readonly [string, string, number, number, number])[] = [
-  ['cut', 'Cut the discs', 3, 9 * 60, 21],
-  ['drape-1', 'Soak and drape load 1', 3, 9 * 60 + 30, 41],
-  ['drape-2', 'Soak and drape load 2', 3, 10 * 60 + 20, 33],
-  ['lift-1', 'Lift load 1 off', 2, 10 * 60, 8],
-  ['lift-2', 'Lift load 2 off', 2, 10 * 60 + 15, 5],
-  ['choose', 'Choose and trim the sails', 1, 14 * 60, 26],
+  ['sails-cut', 'Soaked sail: cut the discs', 3, 9 * 60, 21],
+  ['sails-soak-1', 'Soaked sail: soak and drape, load 1', 3, 9 * 60 + 30, 41],
+  ['sails-soak-2', 'Soaked sail: soak and drape, load 2', 3, 10 * 60 + 20, 33],
+  ['sails-lift-1', 'Soaked sail: lift off, load 1', 2, 10 * 60, 8],
+  ['sails-lift-2', 'Soaked sail: lift off, load 2', 2, 10 * 60 + 15, 5],
+  ['sails-choose', 'Soaked sail: choose and trim', 1, 14 * 60, 26],
   ['cover', 'Cover the tiers', 1, 9 * 60, 92],
   ['stack', 'Stack the tiers', 1, 15 * 60, 9],
   ['pack', 'Pack airtight', 0, 12 * 60, 18],
@@ -57,9 +59,18 @@ function benchOf(event: Moment): Bench {
       spares: 2,
       cost: 150,
     },
-    counts: { 'sails/half 220': { good: 5, broken: 1 }, 'sails/quarter 160': { good: 3, broken: 0 } },
+    counts: {
+      'sails/half disc half 220 shade 1': { good: 5, broken: 1 },
+      'sails/quarter disc quarter 160 shade 2': { good: 3, broken: 0 },
+    },
     troubles: [
-      { id: 'lantern-1', at: hourOf(event, 2, 10 * 60 + 5), seen: 'sticks', cause: 'peeledEarly', task: 'lift-1' },
+      {
+        id: 'lantern-1',
+        at: hourOf(event, 2, 10 * 60 + 5),
+        seen: 'sticks',
+        cause: 'peeledEarly',
+        task: 'sails-lift-1',
+      },
     ],
     handedOver: { at: hourOf(event, 0, 16 * 60), by: 'the decorator', to: 'the host', notes: '' },
     review: {
@@ -73,8 +84,18 @@ function benchOf(event: Moment): Bench {
 /** The finished commission. */
 export function lanternRow(now: Moment): Commission {
   const event = eventOf(now)
+  const tiers = [
+    { ...roundTier('bottom', 210, 100), colour: '#f3ead9' },
+    { ...roundTier('top', 140, 90), colour: '#f3ead9' },
+  ]
+  const base = startingDecoration('sails', 'soakedSail', tiers)
+  const sails = {
+    ...base,
+    parameters: { ...base.parameters, seenMm: 90 },
+    composition: { ...base.composition, fromHeightMm: 19, toHeightMm: 161.5, overlap: 0.3, seed: 7 },
+    colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 4 },
+  } as Decoration
   const commission = newCommission(LANTERN_ROW, now)
-  const sweep = startingSweep(190)
   return {
     ...commission,
     brief: {
@@ -92,12 +113,9 @@ export function lanternRow(now: Moment): Commission {
         ...commission.options[0]!,
         cake: {
           board: { outline: 'round', acrossMm: 280, thicknessMm: 12 },
-          tiers: [
-            { ...roundTier('bottom', 210, 100), colour: '#f3ead9' },
-            { ...roundTier('top', 140, 90), colour: '#f3ead9' },
-          ],
+          tiers,
         },
-        decorations: [{ ...sweep, sweep: { ...sweep.sweep, seenHeightMm: 90, overlap: 0.3 } }],
+        decorations: [sails],
       },
     ],
     bench: benchOf(event),
@@ -145,16 +163,16 @@ export function demoLedger(now: Moment): Pick<Workshop, 'shrinkTrials' | 'drying
     shrinkTrials: [shrunk('shrink-1', 6, 215), shrunk('shrink-2', 6, 213)],
     dryingTrials: [dried('dry-1', 2, 9 * 60, 14 * 60), dried('dry-2', 2, 8 * 60, 13 * 60)],
     runs: [
-      run('cut', 'cutMin', 18),
-      run('drape-1', 'drapeMin', 33),
-      run('drape-2', 'drapeMin', 28),
-      run('lift-1', 'liftMin', 5, { good: 5, broken: 1 }),
-      run('lift-2', 'liftMin', 4, { good: 3, broken: 0 }),
-      run('choose', 'chooseMin', 27),
+      run('sails-cut', 'soakedSail cut', 18),
+      run('sails-soak-1', 'soakedSail soak', 33),
+      run('sails-soak-2', 'soakedSail soak', 28),
+      run('sails-lift-1', 'soakedSail lift', 5, { good: 5, broken: 1 }),
+      run('sails-lift-2', 'soakedSail lift', 4, { good: 3, broken: 0 }),
+      run('sails-choose', 'soakedSail choose', 27),
       run('cover', 'coverMin', 80),
       run('stack', 'stackMin', 10),
       run('pack', 'packMin', 20),
-      run('place', 'placeMin', 28),
+      run('place', PLACE, 28),
     ],
   }
 }

@@ -8,13 +8,12 @@ import {
   gatheredIn,
   STARTING_BRIEF,
   STARTING_PALETTE,
-  STARTING_WORKSHOP,
-  startingPaperwork,
-  startingSweep,
+  STARTING_TRAY,
+  startingDecoration,
   type Commission,
-  type PaperDecoration,
-  type Workshop,
-} from '../plan'
+  type Decoration,
+} from '../commission'
+import { STARTING_WORKSHOP, type Workshop } from '../workshop'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
 const SATURDAY = 6
@@ -61,10 +60,32 @@ const fourTiers: Cake = {
   ],
 }
 
+/** Sails from the bottom's front left up to the top's right, persimmon at their heart to cream at their tail. */
+function climbing({ tiers }: Cake, parameters: object = {}, composition: object = {}): Decoration {
+  const base = startingDecoration('sails', 'soakedSail', tiers)
+  return {
+    ...base,
+    parameters: { ...base.parameters, seenMm: 118, ...parameters },
+    composition: {
+      kind: 'sweep',
+      fromAngleDeg: -50,
+      fromHeightMm: 22,
+      toAngleDeg: 62,
+      toHeightMm: 338,
+      overlap: 0.6,
+      taper: 0.52,
+      heart: 0.45,
+      irregularity: 0.6,
+      seed: 30,
+      ...composition,
+    },
+    colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 4 },
+  } as Decoration
+}
+
 /** A torn collar at the foot, lace on the top tier, moths on the hexagon, globes on top. */
-function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
-  const begin = (id: string, technique: PaperDecoration['technique']): PaperDecoration =>
-    startingPaperwork(id, technique, tiers)
+function onSides({ tiers }: Cake): readonly Decoration[] {
+  const begin = (id: string, technique: Decoration['technique']): Decoration => startingDecoration(id, technique, tiers)
   const [moths, globes] = [begin('moths', 'butterfly'), begin('globes', 'foldedGlobe')]
   return [
     begin('collar', 'tornRuffle'),
@@ -74,12 +95,12 @@ function paperwork({ tiers }: Cake): readonly PaperDecoration[] {
       cutting: { ...STARTING_CUTTING, way: 'machine', plies: 1 },
       finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 0.6 }],
       composition: { ...moths.composition, seed: 24 },
-    } as PaperDecoration,
+    } as Decoration,
     {
       ...globes,
       parameters: { ...globes.parameters, seenMm: 36 },
       composition: { ...globes.composition, spanDeg: 200, reach: 0.62 },
-    } as PaperDecoration,
+    } as Decoration,
   ]
 }
 
@@ -97,14 +118,14 @@ const quince: Bouquet = {
   movement: 0.35,
 }
 
-function gathered({ tiers }: Cake): readonly PaperDecoration[] {
+function gathered({ tiers }: Cake): readonly Decoration[] {
   const begin = (
     id: string,
-    technique: PaperDecoration['technique'],
+    technique: Decoration['technique'],
     role: BouquetRole,
     parts: number,
     parameters: object,
-  ): PaperDecoration => ({
+  ): Decoration => ({
     ...gatheredIn('quince', id, technique, role, parts, tiers, parameters),
     cutting: { ...STARTING_CUTTING, way: 'template', plies: 1 },
   })
@@ -117,22 +138,6 @@ function gathered({ tiers }: Cake): readonly PaperDecoration[] {
 
 /** The commission that a new studio opens with. */
 export function demoCommission(now: Moment): Commission {
-  const sweep = startingSweep(378)
-  const climbing = {
-    ...sweep,
-    sweep: {
-      ...sweep.sweep,
-      fromAngleDeg: -50,
-      fromHeightMm: 22,
-      toAngleDeg: 62,
-      toHeightMm: 338,
-      seenHeightMm: 118,
-      overlap: 0.6,
-      taper: 0.52,
-      heart: 0.45,
-      seed: 30,
-    },
-  }
   return {
     id: 'quillfinch-press',
     brief: {
@@ -157,12 +162,12 @@ export function demoCommission(now: Moment): Commission {
         id: 'a',
         name: 'Three tiers',
         cake: threeTiers,
-        decorations: [climbing],
-        paperwork: [...gathered(threeTiers), ...paperwork(threeTiers)],
+        decorations: [climbing(threeTiers), ...gathered(threeTiers), ...onSides(threeTiers)],
         bouquets: [quince],
         accents: [{ ...startingAccent('pearls', 'pearl', 'sails'), sizeMm: 5, perElement: 1.5 }],
         keptSheets: [],
         ownPieces: [],
+        tray: { ...STARTING_TRAY },
         pins: {},
         tiersApart: 0,
       },
@@ -170,14 +175,12 @@ export function demoCommission(now: Moment): Commission {
         id: 'b',
         name: 'Four, taller',
         cake: fourTiers,
-        decorations: [
-          { ...climbing, sweep: { ...climbing.sweep, toHeightMm: 440, toAngleDeg: 70, seenHeightMm: 124 } },
-        ],
-        paperwork: [],
+        decorations: [climbing(fourTiers, { seenMm: 124 }, { toHeightMm: 440, toAngleDeg: 70 })],
         bouquets: [],
         accents: [],
         keptSheets: [],
         ownPieces: [],
+        tray: { ...STARTING_TRAY },
         pins: {},
         tiersApart: 0,
       },

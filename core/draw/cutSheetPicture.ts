@@ -1,6 +1,16 @@
-import { cornersAlong, isInside, laidOut, laidPoint, polyline, rectangle, type Outline, type Point } from '../geometry'
-import { boxOf, CHORD_MM, type CutPart, type CutPiece, type CutSheet, type SheetSize } from '../cut'
-import { rulerShapes } from './discPicture'
+import {
+  circle,
+  cornersAlong,
+  isInside,
+  laidOut,
+  laidPoint,
+  polyline,
+  rectangle,
+  type Outline,
+  type Point,
+} from '../geometry'
+import { boxOf, CHORD_MM, sizeOf, type CutPart, type CutPiece, type CutSheet } from '../cut'
+import { rulerShapes } from './ruler'
 import type { Picture, Shape } from './shape'
 
 const INK = '#2a1c2c'
@@ -59,16 +69,20 @@ export const numberHeightMm = ({ part }: CutPiece, mostMm: number): number =>
 export const pieceOutlines = (piece: CutPiece): readonly Outline[] =>
   [piece.part.outline, ...piece.part.holes].map((outline) => laidOut(outline, piece))
 
+/** The edge of a sheet, of a disc or of a remnant, from the lower left of its box. */
+export function sheetOutline({ remnant, shape }: Pick<CutSheet, 'remnant' | 'shape'>): Outline {
+  if (remnant) return remnant.outline
+  if (shape.kind === 'rect') return rectangle(0, 0, shape.widthMm, shape.heightMm)
+  return circle({ x: shape.diameterMm / 2, y: shape.diameterMm / 2 }, shape.diameterMm / 2)
+}
+
 /** A sheet with its cuts and pieces, from its lower left corner, mm. @param numberMm height of the numbers */
-function cutSheetShapes(
-  { pieces, cuts, remnant }: CutSheet,
-  { widthMm, heightMm }: SheetSize,
-  numberMm: number,
-): readonly Shape[] {
+function cutSheetShapes(sheet: CutSheet, numberMm: number): readonly Shape[] {
+  const { pieces, cuts } = sheet
   return [
     {
       kind: 'outline',
-      outline: remnant?.outline ?? rectangle(0, 0, widthMm, heightMm),
+      outline: sheetOutline(sheet),
       fill: '#fffdf8',
       stroke: '#b9aa9a',
       strokeMm: CUT_MM,
@@ -106,9 +120,10 @@ function cutSheetShapes(
 const FOOT_MM = 26
 
 /** A sheet at true size with its name and a ruler below. */
-export function cutSheetPicture(sheet: CutSheet, size: SheetSize, title: string): Picture {
+export function cutSheetPicture(sheet: CutSheet, title: string): Picture {
+  const size = sizeOf(sheet)
   const lift = ({ x, y }: Point): Point => ({ x, y: y + FOOT_MM })
-  const shapes = cutSheetShapes(sheet, size, 4).map((shape): Shape =>
+  const shapes = cutSheetShapes(sheet, 4).map((shape): Shape =>
     shape.kind === 'label'
       ? { ...shape, at: lift(shape.at) }
       : { ...shape, outline: laidOut(shape.outline, { x: 0, y: FOOT_MM, rotationDeg: 0, mirrored: false }) },

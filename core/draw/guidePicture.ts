@@ -1,6 +1,6 @@
 import type { ScallopGuide } from '../cake'
 import { circle, rectangle, type Outline, type Point } from '../geometry'
-import { rulerShapes } from './discPicture'
+import { rulerShapes } from './ruler'
 import type { Picture, Shape } from './shape'
 
 const LINE = '#2a1c2c'

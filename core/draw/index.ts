@@ -1,6 +1,6 @@
-export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines } from './cutSheetPicture'
+export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines, sheetOutline } from './cutSheetPicture'
 export { dishLabels, type DishLabel } from './dishLabels'
-export { discSheet, discShapes, rulerShapes } from './discPicture'
+export { rulerShapes } from './ruler'
 export { darken, lighten } from './shading'
 export { SHADOW, standLayers, type StandLayer, type StandScene } from './standPicture'
 export { viewAt } from './view'

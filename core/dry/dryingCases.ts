@@ -23,6 +23,7 @@ const HORIZON_H = 96
 export const DRYING_CASES = {
   filmMat: { words: 'Soaked film on a mat, set hard', kind: 'film', until: 'set', on: 'mat', waterGPerDm2: 0 },
   filmOven: { words: 'Soaked film in the oven, set hard', kind: 'film', until: 'set', on: 'oven', waterGPerDm2: 0 },
+  filmHandle: { words: 'Coloured film, dry enough to fry', kind: 'film', until: 'handle', on: 'free', waterGPerDm2: 2 },
   waferHandle: { words: 'Damped wafer, can be handled', kind: 'wafer', until: 'handle', on: 'free', waterGPerDm2: 0.4 },
   waferFirm: { words: 'Washed wafer, stands firm', kind: 'wafer', until: 'firm', on: 'mat', waterGPerDm2: 1 },
 } as const satisfies Readonly<Record<string, DryingCase>>
@@ -34,6 +35,7 @@ export function dryingCaseMin(id: DryingCaseId, thicknessMm: number, room: Clima
   const { kind, until, on, waterGPerDm2 } = DRYING_CASES[id]
   const sheet = paperSheet(kind, thicknessMm)
   const surroundings = on === 'mat' ? onMat(room) : on === 'oven' ? inOven(OVEN_C) : standingFree(room)
-  const startMoisture = kind === 'film' ? PACKET_MOISTURE + uptakeGG(1) : moistureAfter(sheet, waterGPerDm2)
+  // Film that is not dipped but soaked through takes up all it can.
+  const startMoisture = waterGPerDm2 === 0 ? PACKET_MOISTURE + uptakeGG(1) : moistureAfter(sheet, waterGPerDm2)
   return dryingCurve({ sheet, startMoisture, surroundings, roomC: room.airC, horizonH: HORIZON_H }).reachedMin[until]
 }

@@ -1,3 +1,4 @@
+import { choosing } from '../commission'
 import { readFileSync } from 'node:fs'
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
@@ -6,7 +7,7 @@ import { tilesFor, writePdf } from './pdf'
 import { scallopGuide, type Scalloped } from '../cake'
 import { demoCommission, demoWorkshop } from '../demo'
 import { guideSheet } from '../draw'
-import { choosing, derivePlan } from '../plan'
+import { derivePlan } from '../plan'
 
 const shape: Scalloped = { kind: 'scalloped', lobes: 12, marksMm: 240, cutterMm: 66 }
 const guide = guideSheet(scallopGuide(shape), 'tier 2, lower card')
@@ -42,12 +43,12 @@ describe('a plan for reading elsewhere', () => {
     const summary = JSON.parse(JSON.stringify(planSummary(planFor('a')))) as {
       finishedMm: { high: number }
       tiers: { perimeterMm: number; coveringG: number; supports: { count: number }[] }[]
-      paperwork: { technique: string; pieces: number; classes: { widthMm: number }[] }[]
+      decorations: { technique: string; pieces: number; classes: { widthMm: number }[] }[]
     }
     expect(summary.finishedMm.high).toBeGreaterThan(380)
     expect(summary.tiers.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 676, 402])
     expect(summary.tiers[0]!.supports[0]!.count).toBeGreaterThan(2)
-    expect(summary.paperwork.map(({ technique }) => technique)).toEqual([
+    expect(summary.decorations.map(({ technique }) => technique)).toEqual([
       'openBloom',
       'laminatedLeaf',
       'bud',
@@ -56,7 +57,7 @@ describe('a plan for reading elsewhere', () => {
       'butterfly',
       'foldedGlobe',
     ])
-    summary.paperwork.forEach(({ classes }) => classes.forEach(({ widthMm }) => expect(widthMm).toBeGreaterThan(0)))
+    summary.decorations.forEach(({ classes }) => classes.forEach(({ widthMm }) => expect(widthMm).toBeGreaterThan(0)))
   })
 
   it('says in words how large it is, and what does not fit', () => {

@@ -1,10 +1,12 @@
+import { workshopSchema, type Workshop } from '../workshop'
+import { commissionSchema, type Commission } from '../commission'
 import { z } from 'zod'
-import { commissionSchema, workshopSchema, type Commission, type Workshop } from '../plan'
 import { ok, refuse, type Result } from '../quantity'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from './upgrade'
+import { bothFrom5 } from './upgrade6'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 5
+const VERSION = 6
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -63,23 +65,24 @@ type Loose = Readonly<Record<string, unknown>>
 function broughtUp(content: Loose, version: unknown): Loose | null {
   if (version === VERSION) return content
   const { commission, workshop } = content
-  const both = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({
+  const since = (bringUp: (value: unknown) => unknown, one: unknown, other: unknown): Loose => ({
     ...content,
     version: VERSION,
-    commission: bringUp(one),
-    workshop: bringUp(other),
+    ...bothFrom5(bringUp(one), bringUp(other)),
   })
   const since3 = (value: unknown): unknown => from4(from3(value))
   const since2 = (value: unknown): unknown => since3(from2(value))
   switch (version) {
+    case 5:
+      return since((value) => value, commission, workshop)
     case 4:
-      return both(from4, commission, workshop)
+      return since(from4, commission, workshop)
     case 3:
-      return both(since3, commission, workshop)
+      return since(since3, commission, workshop)
     case 2:
-      return both(since2, commission, workshop)
+      return since(since2, commission, workshop)
     case 1:
-      return both(since2, commissionFrom1(commission), workshopFrom1(workshop))
+      return since(since2, commissionFrom1(commission), workshopFrom1(workshop))
     default:
       return null
   }
@@ -110,4 +113,5 @@ export function fileSentence(problem: FileProblem): string {
 }
 
 /** The published JSON Schema of the file. */
-export const commissionFileJsonSchema = (): object => z.toJSONSchema(commissionFileSchema, { target: 'draft-2020-12' })
+export const commissionFileJsonSchema = (): object =>
+  z.toJSONSchema(commissionFileSchema, { target: 'draft-2020-12', reused: 'ref' })

@@ -112,12 +112,12 @@ describe('a commission file', () => {
     expect(read.value.workshop).toMatchObject({ tools: STARTING_TOOLS, remnants: [], prices: { sheetEach: 0.5 } })
     for (const option of read.value.commission.options) {
       expect(option.keptSheets).toEqual([])
-      for (const { cutting } of option.paperwork) expect(cutting).toEqual(STARTING_CUTTING)
+      for (const { cutting } of option.decorations) expect(cutting).toEqual(STARTING_CUTTING)
     }
   })
   it('of version 3 is brought up: what was cut and locked is cut and locked as before', () => {
     const content = JSON.parse(text) as {
-      commission: { options: { paperwork: { cutting: object }[]; keptSheets: object[] }[] }
+      commission: { options: { decorations: { cutting: object }[]; keptSheets: object[] }[] }
       workshop: { remnants: object[]; dyes?: unknown; dyeTrials?: unknown }
     }
     const lock = {
@@ -142,7 +142,7 @@ describe('a commission file', () => {
     })[]) {
       delete option.ownPieces
       option.keptSheets = [lock]
-      for (const each of option.paperwork) each.cutting = { way: 'template', plies: 3 }
+      for (const each of option.decorations) each.cutting = { way: 'template', plies: 3 }
     }
     content.workshop.remnants = [rest]
     delete content.workshop.dyes
@@ -150,9 +150,9 @@ describe('a commission file', () => {
     const { commission, workshop } = valueOf(readCommissionFile(JSON.stringify({ ...content, version: 3 })))
     expect(workshop.remnants).toEqual([{ ...rest, colour: null }])
     expect([workshop.dyes.length, workshop.dyeTrials]).toEqual([6, []])
-    for (const { keptSheets, ownPieces, paperwork } of commission.options) {
+    for (const { keptSheets, ownPieces, decorations } of commission.options) {
       expect([keptSheets, ownPieces]).toEqual([[{ ...lock, plies: 1, colour: null }], []])
-      for (const { cutting } of paperwork)
+      for (const { cutting } of decorations)
         expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
     }
   })

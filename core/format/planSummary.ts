@@ -9,7 +9,7 @@ const figure = (working: Working | null): object | null =>
   }
 
 /**
- * A plan as plain data for other programs: figures with their arithmetic, discs, bath, timetable, cautions. Hours are
+ * A plan as plain data for other programs: figures with their arithmetic, sheets, baths, timetable, cautions. Hours are
  * wall-clock texts, sizes mm.
  */
 export const planSummary = (plan: Plan): object => ({
@@ -23,7 +23,7 @@ export const planSummary = (plan: Plan): object => ({
     perimeterMm: surfaces.foot.value,
     sideDm2: surfaces.side.value,
     topDm2: surfaces.top.value,
-    ledgeMm: plan.arrangement.stack[at]!.ledge.leastMm,
+    ledgeMm: plan.stack[at]!.ledge.leastMm,
     coveringG: covering?.coat.value ?? 0,
     supports: supports.map(({ half, count, length }) => ({
       lowerHalf: half,
@@ -32,43 +32,44 @@ export const planSummary = (plan: Plan): object => ({
     })),
     warmMin: warming ? (warming.cautious?.value ?? null) : 0,
   })),
-  paperwork: plan.paperwork.map(({ technique, count, pieces, sheets, classes }) => ({
+  decorations: plan.decorations.map(({ id, technique, count, pieces, classes, elements }) => ({
+    id,
     technique,
     count: count.value,
     pieces: pieces.value,
-    sheets: sheets.value,
-    classes: classes.map(({ name, width, height, needed, spares }) => ({
+    elements: elements.map(({ tier, on, angleDeg, heightMm, size, fitted }) => ({
+      tier,
+      on,
+      angleDeg,
+      heightMm,
+      size,
+      ...(fitted && { portion: fitted.portion, discMm: fitted.discMm, seenHeightMm: fitted.heightMm }),
+    })),
+    classes: classes.map(({ id: part, name, width, height, needed, spares, shade }) => ({
+      part,
       name,
+      shade: shade + 1,
       widthMm: width.value,
       heightMm: height.value,
       needed: needed.value,
       spares: spares.value,
     })),
   })),
-  sails: plan.arrangement.sails.map(({ place, sized, shade }) => ({
-    angleDeg: place.angleDeg,
-    heightMm: place.heightMm,
-    seenHeightMm: sized.seenHeightMm,
-    portion: sized.portion,
-    discMm: sized.discMm,
-    shade: shade + 1,
-  })),
-  discs: plan.discs.map(({ number, diameterMm, sectors, freeDeg }) => ({
-    number,
-    diameterMm,
-    freeDeg,
-    pieces: sectors.map(({ piece, fromDeg, sweepDeg, radiusMm }) => ({
-      number: piece.number,
-      portion: piece.portion,
-      spare: piece.element === null,
-      fromDeg,
-      sweepDeg,
-      radiusMm,
+  sheets: plan.sheets.map(({ paper, shape, needed }) => ({ paper, shape, count: needed.value })),
+  groups: plan.groups.map(({ id, paper, way, layout }) => ({
+    id,
+    paper,
+    way,
+    sheets: layout.sheets.map(({ shape, plies, pieces }) => ({
+      shape,
+      plies,
+      pieces: pieces.map(({ part, number, x, y, rotationDeg }) => ({ part: part.id, number, x, y, rotationDeg })),
     })),
   })),
-  bath: plan.bath && {
-    startMl: plan.bath.startMl.value,
-    steps: plan.bath.steps.map(({ shade, batch, exactDrops, wholeDrops, predictedHex }) => ({
+  baths: plan.dishes.baths.map(({ uses, startMl, steps }) => ({
+    decorations: uses.map(({ decoration }) => decoration),
+    startMl: startMl.value,
+    steps: steps.map(({ shade, batch, exactDrops, wholeDrops, predictedHex }) => ({
       shade: shade + 1,
       pieces: batch.pieceCount,
       areaDm2: batch.areaDm2,
@@ -76,13 +77,18 @@ export const planSummary = (plan: Plan): object => ({
       wholeDrops,
       predictedHex,
     })),
-  },
-  drying: Object.fromEntries(
-    Object.entries(plan.drying.ready).map(([state, { median, ninety }]) => [
-      state,
-      { medianMin: median?.value ?? null, ninetyMin: ninety?.value ?? null },
-    ]),
-  ),
+  })),
+  drying: plan.dryings.map(({ paper, drying, decorations, estimate }) => ({
+    paper,
+    way: drying.way,
+    decorations,
+    ready: Object.fromEntries(
+      Object.entries(estimate.ready).map(([state, { median, ninety }]) => [
+        state,
+        { medianMin: median?.value ?? null, ninetyMin: ninety?.value ?? null },
+      ]),
+    ),
+  })),
   timetable: plan.timetable.ok
     ? plan.timetable.value.slots.map(({ name, lane, from, to }) => ({
         name,

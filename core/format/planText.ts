@@ -8,20 +8,22 @@ import {
   type UnitSystem,
 } from '../quantity'
 
-/** A plan to read in a terminal: the tally with its arithmetic, the bath, the timetable, what needs a look. */
+/** A plan to read in a terminal: the tally with its arithmetic, the baths, the timetable, what needs a look. */
 export function planText(name: string, plan: Plan, units: UnitSystem): string {
   const tally = plan.tally.map(
     ({ label, working, beside, none }) =>
       `${label.padEnd(14)}${working ? printWorkingValue(working, units) : none}${beside ? `  (${beside})` : ''}`,
   )
   const workings = plan.tally.flatMap(({ working }) => (working ? [`  ${workingSentence(working, units)}`] : []))
-  const bath =
-    plan.bath?.steps.map(
+  const baths = plan.dishes.baths.flatMap(({ uses, steps }) => [
+    `  ${uses.map(({ name: of }) => of).join(', ')}`,
+    ...steps.map(
       ({ shade, batch, wholeDrops, predictedHex }) =>
         `  shade ${shade + 1}  ${batch.pieceCount} pieces  add ${Object.entries(wholeDrops)
           .map(([dye, drops]) => `${dye} ${drops}`)
           .join(', ')} drops  → ${predictedHex}`,
-    ) ?? []
+    ),
+  ])
   const slots = plan.timetable.ok
     ? plan.timetable.value.slots.map(
         ({ from, to, name: task, lane }) =>
@@ -47,7 +49,7 @@ export function planText(name: string, plan: Plan, units: UnitSystem): string {
     size,
     finished,
     ...section('How they come about', workings),
-    ...section('Bath, pale first', bath),
+    ...section('Baths, pale first', baths),
     ...section('Timetable', slots),
     ...section('Needs a look', cautions),
     '',

@@ -1,9 +1,10 @@
 /** Commissions and workshops as earlier versions of the file wrote them, brought up to this one. */
+import { STARTING_WORKSHOP } from '../workshop'
+import { STARTING_BRIEF, startingColouring } from '../commission'
 import { untouched, type Quiet } from '../compose'
 import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
 import { PAPERS } from '../material'
-import { STARTING_BRIEF, STARTING_WORKSHOP, startingColouring } from '../plan'
 import { TECHNIQUES } from '../technique'
 import { STARTING_COLOURING, type Colouring } from '../tint'
 import { roundTier } from '../cake'
@@ -131,9 +132,9 @@ export const from4 = (value: unknown): unknown =>
     ...('brief' in own && 'options' in own && { bench: freshBench() }),
     ...('ovenPlaces' in own &&
       'pace' in own &&
-      (({ pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }) => ({
+      (({ pricing, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs }) => ({
         pricing,
-        stock,
+        stock: [],
         pieceBoxes,
         room,
         learnFrom,

@@ -14,3 +14,4 @@ export {
   type ShrinkTrial,
   type ShrinkWay,
 } from './shrink'
+export { asTimed, TIMED_RULE } from './timed'

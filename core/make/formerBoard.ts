@@ -1,11 +1,12 @@
-/** What lies on which former since when, and when it is ready. */
+/** What lies on which mat, in foam or in the oven since when, and when it is ready. */
 import { recordOf, type Bench } from '../ledger'
 import type { Plan } from '../plan'
 import type { Moment } from '../quantity'
+import type { MakingStep, Turn } from '../schedule'
 
 /**
- * Something on a former, in foam, in moulds or in the oven. `lift` is the task that takes it off; none where it only
- * rests.
+ * Something that lies and dries. `lift` is the task that takes it up; none where it only rests. `soaked` names the
+ * decoration whose soaked film it is, for the ledger.
  */
 export type OnFormer = {
   readonly task: string
@@ -15,64 +16,53 @@ export type OnFormer = {
   readonly readyAt: Moment
   readonly feltAfterMin: number | null
   readonly lift: string | null
-  readonly film: boolean
+  readonly soaked: string | null
+}
+
+/** The task that takes up what a turn laid down. */
+const liftOf = (steps: readonly MakingStep[], step: MakingStep, turn: Turn): string | null => {
+  const until = step.hold?.untilStep
+  return until ? (steps.find(({ id }) => id === until)?.turns[step.turns.indexOf(turn)]?.task ?? null) : null
 }
 
 /** Everything that lies and dries now, what is ready first at the top. */
-export function formerBoard({ timetable, work, drying, loads }: Plan, bench: Bench): readonly OnFormer[] {
+export function formerBoard({ timetable, work, dryings }: Plan, bench: Bench): readonly OnFormer[] {
   if (!timetable.ok) return []
   const { slots } = timetable.value
   const doneAt = (task: string): Moment | null => recordOf(bench, task)?.doneAt ?? null
-  const film = loads.flatMap(({ number }): readonly OnFormer[] => {
-    const since = doneAt(`drape-${number}`)
-    if (since === null || doneAt(`lift-${number}`) !== null) return []
-    const ready = drying.way === 'mat' ? drying.ready.firm.planned : drying.ready.set.planned
-    return [
-      {
-        task: `drape-${number}`,
-        name: `Load ${number}`,
-        where: slots.find(({ task }) => task === `drape-${number}`)?.lane ?? 'mat',
-        since,
-        readyAt: since + (ready?.value ?? 0),
-        feltAfterMin: bench.felt[`drape-${number}`] ?? null,
-        lift: `lift-${number}`,
-        film: true,
-      },
-    ]
-  })
-  const paper = work.making.flatMap((making) =>
-    making.steps.flatMap((step, at): readonly OnFormer[] => {
-      if (step.rest.value === 0) return []
-      const own = slots.filter(
-        ({ task, hands }) =>
-          hands && (task === `${making.id}-${step.id}` || task?.startsWith(`${making.id}-${step.id}-`)),
-      )
-      const next = making.steps[at + 1]
-      const nextBegun =
-        next &&
-        bench.tasks.some(
-          ({ task }) => task === `${making.id}-${next.id}` || task.startsWith(`${making.id}-${next.id}-`),
-        )
-      return [...new Set(own.map(({ task }) => task!))].flatMap((task): readonly OnFormer[] => {
-        const since = doneAt(task)
-        const isOver =
-          nextBegun || doneAt('place') !== null || doneAt('pack') !== null || bench.felt[`${task} ready`] !== undefined
-        return since === null || isOver
-          ? []
-          : [
-              {
-                task,
-                name: making.name,
-                where: step.hold?.name ?? 'on the rack',
-                since,
-                readyAt: since + step.rest.value,
-                feltAfterMin: bench.felt[task] ?? null,
-                lift: null,
-                film: false,
-              },
-            ]
+  const isDressed = doneAt('place') !== null || doneAt('pack') !== null
+  const lying = work.making.flatMap(({ decoration, name, steps }) =>
+    steps.flatMap((step, at) => {
+      const restMin = (step.ovenMin ?? step.rest).value
+      if (restMin === 0 || step.since !== null) return []
+      const next = steps[at + 1]?.turns.some(({ task }) => recordOf(bench, task) !== null) ?? false
+      return step.turns.flatMap((turn): readonly OnFormer[] => {
+        const since = doneAt(turn.task)
+        const lift = liftOf(steps, step, turn)
+        const isOver = lift ? doneAt(lift) !== null : next || bench.felt[`${turn.task} ready`] !== undefined
+        if (since === null || isOver || isDressed) return []
+        const lane = slots.find(
+          ({ kind, of, task }) =>
+            kind === 'dry' &&
+            task === null &&
+            of?.decoration === decoration &&
+            of.turn === step.turns.indexOf(turn) + 1,
+        )?.lane
+        return [
+          {
+            task: turn.task,
+            name: turn.load ? `${name}, load ${turn.load.number}` : name,
+            where: (turn.load && lane) || (step.hold?.name ?? 'on the rack'),
+            since,
+            readyAt: since + restMin,
+            feltAfterMin: bench.felt[turn.task] ?? null,
+            lift,
+            soaked:
+              turn.load && dryings.some(({ decorations }) => decorations.includes(decoration)) ? decoration : null,
+          },
+        ]
       })
     }),
   )
-  return [...film, ...paper].sort((one, other) => one.readyAt - other.readyAt)
+  return lying.sort((one, other) => one.readyAt - other.readyAt)
 }

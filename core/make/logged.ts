@@ -4,6 +4,7 @@ import { recordOf, workedMin, type Bench } from '../ledger'
 import type { DryingTrial, Run } from '../learn'
 import type { Moment } from '../quantity'
 import type { OnFormer } from './formerBoard'
+import type { DryingWay } from '../technique'
 import type { StepCard } from './stepCards'
 
 /** Shorter than this nothing was timed: it was ticked after it was done. */
@@ -57,17 +58,17 @@ export function runOf(
   }
 }
 
-const CASE_OF_FILM: Readonly<Record<'mat' | 'oven', DryingCaseId>> = { mat: 'filmMat', oven: 'filmOven' }
+const CASE_OF_FILM: Readonly<Record<DryingWay, DryingCaseId>> = { room: 'filmMat', mat: 'filmMat', oven: 'filmOven' }
 
 /** A drying for the ledger: soft when it was last felt, ready now. Of paper only what is told by a drying curve. */
 export function dryingOf(
   on: OnFormer,
-  way: 'mat' | 'oven',
+  way: DryingWay,
   air: Climate,
   about: { readonly room: string; readonly id: string },
   now: Moment,
 ): DryingTrial | null {
-  if (!on.film) return null
+  if (on.soaked === null) return null
   const readyAtMin = Math.max(1, Math.round(now - on.since))
   const what = CASE_OF_FILM[way]
   return {

@@ -1,3 +1,5 @@
+import type { Workshop } from '../workshop'
+import type { Commission } from '../commission'
 import fc from 'fast-check'
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
@@ -5,7 +7,7 @@ import { aCommission, planOf } from '../../tests/any/anyPlan'
 import { likelyCauses, TROUBLES, type TroubleFacts } from '../care'
 import { demoCommission, demoWorkshop, lanternRow } from '../demo'
 import { begun, counted, done, freshBench, paused, type Bench } from '../ledger'
-import { derivePlan, type Commission, type Plan, type Workshop } from '../plan'
+import { derivePlan, type Plan } from '../plan'
 import { parseMoment, valueOf } from '../quantity'
 import {
   countedParts,

@@ -40,7 +40,8 @@ export function reviewOf(plan: Plan, bench: Bench, runs: readonly Run[], now: Mo
   const doneSteps = new Set(done.map(({ task }) => task))
   const firstAt = Math.min(...bench.tasks.map(({ begunAt }) => begunAt))
   const again = bench.recuts.reduce((sum, { many }) => sum + many, 0)
-  const sheetsNow = plan.groups.reduce((sum, { sheets }) => sum + sheets.value, 0)
+  const sheetsNow = plan.sheets.reduce((sum, { needed }) => sum + needed.value, 0)
+  const sheetsThen = planned.sheets + planned.discs
   const standard = runs.reduce((sum, { standardMin }) => sum + standardMin, 0)
   const timed = runs.reduce((sum, { minutes }) => sum + minutes, 0)
   const lines: readonly ReviewLine[] = [
@@ -63,12 +64,11 @@ export function reviewOf(plan: Plan, bench: Bench, runs: readonly Run[], now: Mo
       off: runs.length > 0 ? off(standard, timed) : null,
     },
     {
-      what: 'discs',
-      planned: String(planned.discs),
-      actual: String(plan.discs.length),
-      off: off(planned.discs, plan.discs.length),
+      what: 'sheets and discs',
+      planned: String(sheetsThen),
+      actual: String(sheetsNow),
+      off: off(sheetsThen, sheetsNow),
     },
-    { what: 'sheets', planned: String(planned.sheets), actual: String(sheetsNow), off: off(planned.sheets, sheetsNow) },
     {
       what: 'pieces',
       planned: `${planned.pieces}, ${planned.spares} spare`,

@@ -2,21 +2,32 @@
  * The work of a job as one does it: a card for each task, with its amounts, what to do, what to watch, what can hurt,
  * its timers.
  */
+import { chosenOption, type Commission } from '../commission'
+import { stepKey, type PlannedDecoration } from '../decoration'
 import { recordOf, type Bench, type TaskRecord } from '../ledger'
+import { TIMED_RULE } from '../learn'
 import { coveringOf } from '../material'
-import { chosenOption, stepKey, type Commission, type Paperwork, type Plan } from '../plan'
-import { sailPart, type Piece } from '../piece'
+import { dryingOf, type Plan } from '../plan'
 import { found, printWorkingValue, workingsBelow, type Moment, type UnitSystem, type Working } from '../quantity'
-import { TIMED_RULE, type Making, type Slot, type SlotKind } from '../schedule'
-import { soakedSail } from '../technique'
+import {
+  PLACE,
+  type Load,
+  type Making,
+  type MakingStep,
+  type Slot,
+  type SlotKind,
+  type TaskOf,
+  type Turn,
+} from '../schedule'
+import { several } from '../quantity'
+import { bathStep, type Bath } from '../tint'
 
 /** A timer that a card offers. */
 type OfferedTimer = { readonly name: string; readonly minutes: number }
 
-/** What is seen on a card: the load on its former, sheets with their pieces, an element of a decoration, the cake. */
+/** What is seen on a card: what lies on its mat, sheets with their pieces, an element of a decoration, the cake. */
 export type CardPicture =
-  | { readonly kind: 'load'; readonly load: number }
-  | { readonly kind: 'discs' }
+  | { readonly kind: 'load'; readonly decoration: string; readonly load: Load; readonly former: 'mat' | 'tray' }
   | { readonly kind: 'sheets'; readonly decoration: string }
   | { readonly kind: 'element'; readonly decoration: string }
   | { readonly kind: 'cake' }
@@ -24,6 +35,8 @@ export type CardPicture =
 export type StepCard = {
   readonly task: string
   readonly kind: SlotKind
+  /** Which step of which decoration it is; none at the cake and on the road. */
+  readonly of: TaskOf | null
   readonly name: string
   readonly from: Moment
   readonly to: Moment
@@ -53,17 +66,6 @@ export type StepCard = {
 
 type Wanted = { readonly plan: Plan; readonly commission: Commission; readonly units: UnitSystem }
 
-/** A step of a technique with what belongs to it. */
-type TaughtStep = { readonly say: string; readonly cautions: readonly string[] }
-
-const sailStep = (...ids: readonly string[]): TaughtStep => ({
-  say: soakedSail.steps
-    .filter(({ id }) => ids.includes(id))
-    .map(({ say }) => say)
-    .join(' '),
-  cautions: soakedSail.cautions.filter(({ at }) => ids.includes(at)).map(({ say }) => say),
-})
-
 const NOTHING = {
   say: [],
   amounts: [],
@@ -74,7 +76,7 @@ const NOTHING = {
   counts: null,
   ledger: null,
 } as const
-type Told = Omit<StepCard, 'task' | 'kind' | 'name' | 'from' | 'to' | 'planned' | 'record'>
+type Told = Omit<StepCard, 'task' | 'kind' | 'of' | 'name' | 'from' | 'to' | 'planned' | 'record'>
 
 /**
  * How long work takes by starting values: what was learned of it is taken out again, so that factors are always told
@@ -86,7 +88,8 @@ function ledgerOf(step: string, working: Working, { learned }: Pick<Plan, 'learn
 }
 
 /** Everything to do by hand, in the order of the timetable; a task that is done in parts stands once. */
-export function stepCards({ plan, commission, units }: Wanted): readonly StepCard[] {
+export function stepCards(wanted: Wanted): readonly StepCard[] {
+  const { plan, commission } = wanted
   if (!plan.timetable.ok) return []
   const seen = new Set<string>()
   const { slots } = plan.timetable.value
@@ -98,94 +101,73 @@ export function stepCards({ plan, commission, units }: Wanted): readonly StepCar
       seen.add(task)
       const parts = slots.filter((each) => each.task === task && each.hands)
       const minutes = parts.reduce((sum, { from, to }) => sum + to - from, 0)
-      const told = toldOf(slot, { plan, commission, units })
+      const at = placeInWork(task, slot.of, plan)
       return [
         {
           task,
           kind: slot.kind,
-          name: slot.name.replace(/, part \d+ of \d+$/, ''),
+          of: slot.of,
+          name: at
+            ? nameOf(at)
+            : (plan.work.making.flatMap(({ again }) => again).find((each) => each.task === task)?.name ?? slot.name),
           from: slot.from,
           to: parts.at(-1)!.to,
-          planned: plannedOf(slot, plan) ?? found(slot.name, minutes, 'duration', 'of the timetable'),
+          planned: plannedOf(slot, at, plan) ?? found(slot.name, minutes, 'duration', 'of the timetable'),
           record: recordOf(commission.bench, task),
-          ...told,
+          ...toldOf(slot, at, wanted),
         },
       ]
     })
 }
 
-function plannedOf({ kind, load, task }: Slot, { work }: Plan): Working | null {
+/** A task of a decoration: which step of its making, which turn. */
+type InWork = {
+  readonly making: Making
+  readonly made: PlannedDecoration
+  readonly step: MakingStep
+  readonly turn: Turn
+  readonly of: TaskOf
+}
+
+function placeInWork(task: string, of: TaskOf | null, { work, decorations }: Plan): InWork | null {
+  const making = of && work.making.find(({ decoration }) => decoration === of.decoration)
+  const step = making?.steps.find(({ id }) => id === of!.step)
+  const turn = step?.turns.find((each) => each.task === task)
+  const made = decorations.find(({ id }) => id === of?.decoration)
+  return making && step && turn && made ? { making, made, step, turn, of: of! } : null
+}
+
+function nameOf({ making, step, turn, of }: InWork): string {
+  const which = turn.load
+    ? `, load ${turn.load.number}${turn.load.again ? ', cut again' : ''}`
+    : of.turns > 1
+      ? `, turn ${of.turn} of ${of.turns}`
+      : ''
+  return `${making.name}: ${step.name.toLowerCase()}${which}`
+}
+
+function plannedOf({ kind, task }: Slot, at: InWork | null, { work }: Plan): Working | null {
+  if (at) return at.turn.hands
   switch (kind) {
-    case 'drape':
-      return work.loads[load! - 1]?.drape ?? null
-    case 'lift':
-      return work.loads[load! - 1]?.lift ?? null
-    case 'cut':
-      return work.cut
-    case 'choose':
-      return work.choose
     case 'pack':
-      return work.pack
     case 'place':
-      return work.place
     case 'loadCar':
-      return work.loadCar
     case 'cover':
-      return work.cover
     case 'stack':
-      return work.stack
     case 'photograph':
-      return work.photograph
-    case 'make':
-      return (
-        work.making.find(({ id }) => task!.startsWith(`${id}-`))?.again.find(({ id }) => id === task)?.hands ?? null
-      )
+      return work[kind]
     default:
-      return null
+      return work.making.flatMap(({ again }) => again).find((each) => each.task === task)?.hands ?? null
   }
 }
 
-function toldOf(slot: Slot, wanted: Wanted): Told {
-  const { plan, units } = wanted
-  const amount = (working: Working, label = working.label): StepCard['amounts'][number] => ({
-    label,
-    text: printWorkingValue(working, units),
-  })
-  const load = slot.load === null ? null : (plan.work.loads[slot.load - 1] ?? null)
+function toldOf(slot: Slot, at: InWork | null, wanted: Wanted): Told {
+  const { plan } = wanted
+  if (at) return makeCard(at, wanted)
+  const onCake = { kind: 'cake' } as const
   switch (slot.kind) {
-    case 'cut':
-      return {
-        ...NOTHING,
-        ...both(sailStep('cut')),
-        amounts: [amount(plan.cutList.total, 'pieces'), ...plan.supplies.map(({ needed }) => amount(needed))],
-        ledger: ledgerOf('cutMin', plan.work.cut, plan),
-        picture: { kind: 'discs' },
-      }
-    case 'drape':
-      return drapeCard(slot, wanted)
-    case 'lift': {
-      const taught = sailStep('lift')
-      return {
-        ...NOTHING,
-        ...both(taught),
-        amounts: [{ label: 'pieces', text: String(load?.load.laid.length ?? 0) }],
-        watch: watchOf(soakedSail.failures),
-        counts: sailCounts(load?.load.laid.map(({ piece }) => piece) ?? [], true),
-        ledger: load && ledgerOf('liftMin', load.lift, plan),
-        picture: { kind: 'load', load: slot.load! },
-      }
-    }
-    case 'choose':
-      return {
-        ...NOTHING,
-        ...both(sailStep('choose')),
-        amounts: [amount(plan.arrangement.count, 'sails to choose'), amount(plan.cutList.total, 'of pieces')],
-        counts: sailCounts(plan.cutList.pieces, false),
-        ledger: ledgerOf('chooseMin', plan.work.choose, plan),
-        picture: { kind: 'cake' },
-      }
     case 'make':
-      return makeCard(slot, wanted)
+      return { ...NOTHING, say: ['All steps once more, for the pieces that broke.'], picture: onCake }
     case 'cover':
       return coverCard(wanted)
     case 'stack':
@@ -196,11 +178,11 @@ function toldOf(slot: Slot, wanted: Wanted): Told {
       return {
         ...NOTHING,
         say: [
-          'Everything set hard and cool first. Box by box as Deliver lists it, a bag of desiccant in each; repair kit last, on top.',
+          'Everything set hard and cool first. Box by box as Deliver lists it, a bag of desiccant in each; ' +
+            'repair kit last, on top.',
         ],
-        amounts: [],
         ledger: ledgerOf('packMin', plan.work.pack, plan),
-        picture: { kind: 'cake' },
+        picture: onCake,
       }
     case 'loadCar':
       return {
@@ -210,154 +192,151 @@ function toldOf(slot: Slot, wanted: Wanted): Told {
           'Tick the checklist in Deliver before you close the door.',
         ],
         ledger: ledgerOf('loadMin', plan.work.loadCar, plan),
-        picture: { kind: 'cake' },
+        picture: onCake,
       }
     case 'photograph':
       return {
         ...NOTHING,
         say: [
-          'Front at eye level, a step back, then details. Count what is not food out, hand over list and care card, have it signed.',
+          'Front at eye level, a step back, then details. Count what is not food out, hand over list and care ' +
+            'card, have it signed.',
         ],
         ledger: ledgerOf('photographMin', plan.work.photograph, plan),
-        picture: { kind: 'cake' },
+        picture: onCake,
       }
     case 'drive':
-      return {
-        ...NOTHING,
-        say: ['Gently. The cake on the floor of the car, never on a seat.'],
-        picture: { kind: 'cake' },
-      }
+      return { ...NOTHING, say: ['Gently. The cake on the floor of the car, never on a seat.'], picture: onCake }
     default:
-      return { ...NOTHING, picture: { kind: 'cake' } }
+      return { ...NOTHING, picture: onCake }
   }
 }
 
-/** Pieces of film as they are counted. */
-function sailCounts(pieces: readonly Piece[], finishes: boolean): StepCard['counts'] {
-  const many = new Map<string, number>()
-  for (const piece of pieces) many.set(sailPart(piece), (many.get(sailPart(piece)) ?? 0) + 1)
-  return { technique: soakedSail.id, finishes, parts: [...many].map(([id, count]) => ({ id, many: count })) }
-}
-
-const both = ({ say, cautions }: TaughtStep): Pick<Told, 'say' | 'cautions'> => ({
-  say: say === '' ? [] : [say],
-  cautions,
-})
-const watchOf = (failures: Paperwork['failures']): readonly string[] =>
+const watchOf = (failures: PlannedDecoration['failures']): readonly string[] =>
   failures.map(({ seen, because, next }) => `${seen}: ${because}. Next: ${next}.`)
 
-function drapeCard(slot: Slot, { plan, units }: Wanted): Told {
-  const load = plan.work.loads[slot.load! - 1]
-  const taught = sailStep('soak')
-  const pieces = load?.load.laid ?? []
-  const shades = [...new Set(pieces.map(({ piece }) => piece.shade))].sort((one, other) => one - other)
-  const doses = (plan.bath?.steps ?? []).flatMap((step, shade) => (shades.includes(shade) ? [{ shade, step }] : []))
-  const { soak, ready, way } = plan.drying
-  return {
-    ...NOTHING,
-    ...both(taught),
-    amounts: [
-      { label: 'pieces', text: `${pieces.length}: ${pieces.map(({ piece }) => piece.number).join(', ')}` },
-      ...doses.map(({ shade, step }) => ({
-        label: `for shade ${shade + 1}`,
-        text:
-          Object.entries(step.wholeDrops)
-            .filter(([, drops]) => drops > 0)
-            .map(([dye, drops]) => `${drops} ${plan.dyes.find((each) => each.dye.id === dye)?.dye.name ?? dye}`)
-            .join(', ') || 'no more colour',
-      })),
-      ...(plan.bath && slot.load === 1 ? [{ label: 'bath', text: printWorkingValue(plan.bath.startMl, units) }] : []),
-    ],
-    watch: watchOf(soakedSail.failures),
-    timers: [{ name: 'Soak', minutes: Math.max(0.5, Math.round(soak.value * 4) / 4) }],
-    rest: ready.firm.planned
-      ? {
-          name: `Load ${slot.load} ${way === 'mat' ? 'on its mat' : 'in the oven'}`,
-          minutes: way === 'mat' ? ready.firm.planned.value : (ready.set.planned?.value ?? ready.firm.planned.value),
-        }
-      : null,
-    counts: sailCounts(
-      pieces.map(({ piece }) => piece),
-      false,
-    ),
-    ledger: load && !load.load.again ? ledgerOf('drapeMin', load.drape, plan) : null,
-    picture: { kind: 'load', load: slot.load! },
-  }
-}
-
-/** The making a task belongs to, its step, and which turn of how many. */
-function madeBy(
-  task: string,
-  { work }: Plan,
-): { readonly making: Making; readonly step: Making['steps'][number] | null; readonly turn: string } | null {
-  const making = [...work.making]
-    .sort((one, other) => other.id.length - one.id.length)
-    .find(({ id, again }) => task.startsWith(`${id}-`) || again.some((each) => each.id === task))
-  if (!making) return null
-  const step =
-    making.steps.find(
-      ({ id }) => task === `${making.id}-${id}` || new RegExp(`^${escaped(`${making.id}-${id}`)}-\\d+$`).test(task),
-    ) ?? null
-  return { making, step, turn: task.slice(`${making.id}-${step?.id ?? ''}`.length) }
-}
-
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
-
 const PAN_SIDE_MIN = 1
+const LEAST_TIMER_MIN = 0.5
 
 /** The last step at the bench: after it pieces are as they go on the cake. */
-const lastAtBench = ({ steps }: Making): Making['steps'][number] | undefined =>
-  [...steps].reverse().find(({ onTheCake, id }) => !onTheCake && id !== 'place') ?? steps.at(-1)
+const lastAtBench = ({ steps }: Making): MakingStep | undefined =>
+  [...steps].reverse().find(({ onTheCake, id }) => !onTheCake && id !== PLACE) ?? steps.at(-1)
 
-function makeCard(slot: Slot, { plan, units }: Wanted): Told {
-  const made = madeBy(slot.task!, plan)
-  const paper = made && plan.paperwork.find(({ id }) => id === made.making.id)
-  if (!made || !paper) return { ...NOTHING, picture: { kind: 'cake' } }
-  const { step, making } = made
-  const technique = paper.steps.find(({ id }) => id === step?.id)
-  const at = paper.steps.findIndex(({ id }) => id === step?.id)
-  const first = at <= 0
-  const turns = slot.name.match(/turn (\d+) of (\d+)/)
-  const dish = first
-    ? plan.dishes.dishes.filter(({ uses }) => uses.some(({ decoration }) => decoration === paper.id))
-    : []
+/** The step at which pieces are counted as finished: where they are lifted, or the last at the bench. */
+const finishingStep = (making: Making): MakingStep | undefined =>
+  making.steps.find(({ turnsOf }) => turnsOf !== null) ?? lastAtBench(making)
+
+/** Colour that is put on at a step: dishes mixed for it, doses added to its bath. */
+function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
+  const colouring = made.steps.find(({ colours }) => colours)?.id ?? made.steps[0]?.id
+  if (step.id !== colouring) return []
+  const isFor = ({ uses }: { readonly uses: readonly { readonly decoration: string }[] }): boolean =>
+    uses.some(({ decoration }) => decoration === made.id)
+  const dishes = plan.dishes.dishes
+    .filter(isFor)
+    .map(({ ml }) => ({ label: 'colour', text: printWorkingValue(ml, units) }))
+  const bath = plan.dishes.baths.find(isFor)
+  return [...dishes, ...(bath ? doseAmounts(bath, made, turn, plan, units) : [])]
+}
+
+/** What is added to a bath for the shades of a load. */
+function doseAmounts(
+  bath: Bath,
+  made: PlannedDecoration,
+  { load }: Turn,
+  { dishes }: Plan,
+  units: UnitSystem,
+): StepCard['amounts'] {
+  const shades = (load?.laid ?? []).map(({ part }) => made.classes.find(({ id }) => id === part)?.shade ?? 0)
+  const steps = [...new Set(shades.map((shade) => bathStep(shade, bath.ladder.length)))].sort(
+    (one, other) => one - other,
+  )
+  const nameOfDye = (dye: string): string =>
+    dishes.dyes[bath.sheet.kind].find((each) => each.dye.id === dye)?.dye.name ?? dye
+  return [
+    ...(steps[0] === 0 ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
+    ...steps.map((step) => ({
+      label: `for shade ${step + 1}`,
+      text:
+        Object.entries(bath.steps[step]!.wholeDrops)
+          .filter(([, drops]) => drops > 0)
+          .map(([dye, drops]) => `${drops} ${nameOfDye(dye)}`)
+          .join(', ') || 'no more colour',
+    })),
+  ]
+}
+
+/** How many of each part are in hand. */
+function partsIn({ made, turn }: InWork): readonly { readonly id: string; readonly many: number }[] {
+  if (!turn.load) return made.classes.map(({ id, needed, spares }) => ({ id, many: needed.value + spares.value }))
+  const many = new Map<string, number>()
+  for (const { part } of turn.load.laid) many.set(part, (many.get(part) ?? 0) + 1)
+  return [...many].map(([id, count]) => ({ id, many: count }))
+}
+
+/** What is in hand, in words. */
+function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
+  const { made, turn } = at
+  const classOf = (id: string) => made.classes.find((each) => each.id === id)!
+  const sized = partsIn(at)
+    .slice(0, 5)
+    .map(({ id, many }) => {
+      const { name, sector, shade, width, height } = classOf(id)
+      const size = sector
+        ? `of ${sector.discMm} mm${made.colour.steps > 1 ? `, shade ${bathStep(shade, made.colour.steps) + 1}` : ''}`
+        : `${printWorkingValue(width, units)} × ${printWorkingValue(height, units)}`
+      return { label: several(name), text: `${many}, ${size}` }
+    })
+  if (turn.load) return [{ label: 'pieces', text: String(turn.load.laid.length) }, ...sized]
+  return [
+    { label: made.called, text: printWorkingValue(made.count, units) },
+    { label: 'pieces, spares too', text: printWorkingValue(made.pieces, units) },
+    ...sized,
+  ]
+}
+
+function pictureOf({ made, turn, of }: InWork): CardPicture {
+  const { id, drying, steps } = made
+  if (turn.load)
+    return { kind: 'load', decoration: id, load: turn.load, former: drying.way === 'oven' ? 'tray' : 'mat' }
+  return { kind: steps[0]?.id === of.step ? 'sheets' : 'element', decoration: id }
+}
+
+function makeCard(at: InWork, wanted: Wanted): Told {
+  const { making, made, step, turn, of } = at
+  const { plan, units } = wanted
+  const technique = made.steps.find(({ id }) => id === step.id)
+  const soak = technique?.soaks ? dryingOf(plan.dryings, made.id)?.estimate.soak.value : undefined
+  const restMin = (step.ovenMin ?? step.rest).value
+  const where = step.ovenMin ? 'in the oven' : (step.hold?.name ?? 'rests')
   return {
     ...NOTHING,
-    say: technique ? [technique.say] : ['All steps once more, for the pieces that broke.'],
+    say: technique ? [technique.say] : [],
     amounts: [
-      { label: paper.called, text: printWorkingValue(paper.count, units) },
-      { label: 'pieces, spares too', text: printWorkingValue(paper.pieces, units) },
-      ...(turns ? [{ label: 'this turn', text: `${turns[1]} of ${turns[2]}` }] : []),
-      ...paper.classes.slice(0, 4).map(({ name, needed, spares, width, height }) => ({
-        label: name,
-        text: `${needed.value + spares.value}, ${printWorkingValue(width, units)} × ${printWorkingValue(height, units)}`,
-      })),
-      ...dish.map(({ ml }) => ({ label: 'colour', text: printWorkingValue(ml, units) })),
-      ...paper.liquids.slice(0, 2).map(({ ml }) => ({ label: ml.label, text: printWorkingValue(ml, units) })),
+      ...pieceAmounts(at, wanted),
+      ...(of.turns > 1 && !turn.load ? [{ label: 'this turn', text: `${of.turn} of ${of.turns}` }] : []),
+      ...colourAmounts(at, wanted),
+      ...made.liquids.slice(0, 2).map(({ ml }) => ({ label: ml.label, text: printWorkingValue(ml, units) })),
     ],
-    watch: watchOf(paper.failures),
-    cautions: paper.cautions.filter((caution) => caution.at === step?.id).map(({ say }) => say),
-    timers:
-      step?.id === 'pan'
+    watch: watchOf(made.failures),
+    cautions: made.cautions.filter((caution) => caution.at === step.id).map(({ say }) => say),
+    timers: [
+      ...(step.id === 'pan'
         ? [
             { name: 'First side', minutes: PAN_SIDE_MIN },
             { name: 'Second side', minutes: PAN_SIDE_MIN },
           ]
-        : [],
-    rest:
-      step && step.rest.value > 0
-        ? { name: `${paper.name}: ${step.hold?.name ?? 'rests'}`, minutes: step.rest.value }
-        : null,
-    counts: {
-      technique: paper.technique,
-      finishes: step?.id === lastAtBench(making)?.id,
-      parts: paper.classes.map(({ needed, spares }, index) => ({
-        id: `${paper.id}/${index}`,
-        many: needed.value + spares.value,
-      })),
-    },
-    ledger: step && !turns ? ledgerOf(stepKey(paper.technique, step.id), step.hands, plan) : null,
-    picture: first ? { kind: 'sheets', decoration: paper.id } : { kind: 'element', decoration: making.id },
+        : []),
+      ...(soak ? [{ name: 'Soak', minutes: Math.max(LEAST_TIMER_MIN, Math.round(soak * 4) / 4) }] : []),
+    ],
+    rest: restMin > 0 && step.since === null ? { name: `${nameOf(at)}: ${where}`, minutes: restMin } : null,
+    counts: { technique: made.technique, finishes: step.id === finishingStep(making)?.id, parts: partsIn(at) },
+    ledger:
+      of.turns > 1 && !turn.load
+        ? null
+        : turn.load?.again
+          ? null
+          : ledgerOf(stepKey(made.technique, step.id), turn.hands, plan),
+    picture: pictureOf(at),
   }
 }
 
@@ -391,22 +370,12 @@ function stackCard({ plan, units }: Wanted): Told {
 }
 
 function placeCard({ plan, units }: Wanted): Told {
+  const placed = plan.decorations.filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
   return {
     ...NOTHING,
-    say: [
-      'As the placing guide in Deliver numbers them: focal first, then the large ones, then fill.',
-      ...(plan.arrangement.sails.length > 0 ? [sailStep('place').say] : []),
-    ],
-    amounts: [
-      ...(plan.arrangement.sails.length > 0
-        ? [{ label: 'sails', text: printWorkingValue(plan.arrangement.count, units) }]
-        : []),
-      ...plan.paperwork
-        .filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
-        .map(({ called, count }) => ({ label: called, text: printWorkingValue(count, units) })),
-    ],
-    counts: null,
-    ledger: ledgerOf('placeMin', plan.work.place, plan),
+    say: ['As the placing guide in Deliver numbers them: focal first, then the large ones, then fill.'],
+    amounts: placed.map(({ called, count }) => ({ label: called, text: printWorkingValue(count, units) })),
+    ledger: ledgerOf(PLACE, plan.work.place, plan),
     picture: { kind: 'cake' },
   }
 }

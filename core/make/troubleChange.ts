@@ -1,6 +1,6 @@
 /** Changes to the plan that keep a trouble from coming again. */
+import { chosenOption, type Commission, type Decoration } from '../commission'
 import type { TroubleChange } from '../care'
-import { chosenOption, type Commission } from '../plan'
 
 type Change = {
   readonly words: string
@@ -9,22 +9,28 @@ type Change = {
 }
 
 const DRY = 0.45
-const sweepOf = (commission: Commission) => chosenOption(commission).decorations[0]
+const onMats = (commission: Commission): readonly Decoration[] =>
+  chosenOption(commission).decorations.filter(({ drying }) => drying.way === 'mat')
+/** Decorations that could stand on a skewer and do not. */
+const unskewered = (commission: Commission): readonly { parameters: { skewered: boolean } }[] =>
+  chosenOption(commission).decorations.flatMap(({ parameters }) =>
+    'skewered' in parameters && !parameters.skewered ? [{ parameters }] : [],
+  )
 
 /** What each change does; it applies where it is not so already. */
 export const TROUBLE_CHANGES: Readonly<Record<TroubleChange, Change>> = {
   ovenDrying: {
     words: 'Plan the cool oven',
-    applies: (commission) => sweepOf(commission)?.drying.way === 'mat',
+    applies: (commission) => onMats(commission).length > 0,
     change: (draft) => {
-      sweepOf(draft)!.drying.way = 'oven'
+      for (const each of onMats(draft)) each.drying.way = 'oven'
     },
   },
   skewers: {
     words: 'Plan a skewer in each foot',
-    applies: (commission) => sweepOf(commission)?.sail.skewered === false,
+    applies: (commission) => unskewered(commission).length > 0,
     change: (draft) => {
-      sweepOf(draft)!.sail.skewered = true
+      for (const { parameters } of unskewered(draft)) parameters.skewered = true
     },
   },
   roomDrier: {

@@ -21,7 +21,7 @@ describe('what changed of a plan', () => {
           const inputs = base()
           chosenOption(inputs.commission).decorations[0]!.colour.steps = shades
           inputs.commission.brief.workroom.humidity = humidity / 100
-          chosenOption(inputs.commission).paperwork[0]!.cutting.plies = plies
+          chosenOption(inputs.commission).decorations[0]!.cutting.plies = plies
           const after = planner(inputs)
           expect(withChanges(before, structuredClone(changesFrom(before, after)))).toEqual(after)
         },
@@ -35,7 +35,7 @@ describe('what changed of a plan', () => {
     const plan = planner(base())
     expect(withChanges(null, changesFrom(null, plan))).toEqual(plan)
     const again = namesIn(changesFrom(plan, planner(base())))
-    for (const field of ['arrangement', 'paperwork', 'groups', 'bath', 'discs', 'drying', 'timetable'])
+    for (const field of ['arrangement', 'decorations', 'groups', 'bath', 'discs', 'drying', 'timetable'])
       expect(again).not.toContain(field)
   })
 
@@ -51,6 +51,7 @@ describe('what changed of a plan', () => {
     expect(shown).toEqual(after)
     expect(shown.groups.filter((group, at) => group === before.groups[at])).toHaveLength(before.groups.length - 1)
     expect(changed).toContain('groups')
-    for (const field of ['arrangement', 'paperwork', 'bouquets', 'bath', 'drying']) expect(changed).not.toContain(field)
+    for (const field of ['arrangement', 'decorations', 'bouquets', 'bath', 'drying'])
+      expect(changed).not.toContain(field)
   })
 })

@@ -398,11 +398,11 @@ describe('the cake decides', () => {
 })
 
 describe('decorations from sheets', () => {
-  const of = (plan: Plan, technique: string) => plan.paperwork.find((each) => each.technique === technique)!
+  const of = (plan: Plan, technique: string) => plan.decorations.find((each) => each.technique === technique)!
   const paperOf = (commission: Commission, technique: string) =>
-    chosenOption(commission).paperwork.find((each) => each.technique === technique)!
+    chosenOption(commission).decorations.find((each) => each.technique === technique)!
   it('are on the demo with pieces, sheets, hands and places', () => {
-    for (const made of planOf().paperwork) {
+    for (const made of planOf().decorations) {
       expect(made.elements.length, made.name).toBeGreaterThan(1)
       expect(made.pieces.value).toBeGreaterThan(made.elements.length)
       expect(made.sheets.value).toBeGreaterThan(0)
@@ -446,7 +446,7 @@ describe('decorations from sheets', () => {
     expect(startBy(plan)).toBeLessThanOrEqual(
       startBy(
         planOf((commission) => {
-          chosenOption(commission).paperwork = []
+          chosenOption(commission).decorations = []
         }),
       ),
     )
@@ -454,12 +454,12 @@ describe('decorations from sheets', () => {
   it('that stand above count in the finished height, and against the box when they travel on the cake', () => {
     const high = (plan: Plan): number => plan.finished.high.value
     const bare = planOf((commission) => {
-      Object.assign(chosenOption(commission), { paperwork: [], decorations: [] })
+      Object.assign(chosenOption(commission), { decorations: [], decorations: [] })
     })
     const globes = planOf((commission) => {
       Object.assign(chosenOption(commission), {
         decorations: [],
-        paperwork: chosenOption(commission).paperwork.filter(({ technique }) => technique === 'foldedGlobe'),
+        decorations: chosenOption(commission).decorations.filter(({ technique }) => technique === 'foldedGlobe'),
       })
     })
     expect(high(globes) - high(bare)).toBeCloseTo(36, 0)
@@ -500,16 +500,16 @@ describe('decorations from sheets', () => {
   })
   it('keep their counts when shuffled', () => {
     const shuffled = planOf((commission) => {
-      chosenOption(commission).paperwork.forEach(({ composition }) => {
+      chosenOption(commission).decorations.forEach(({ composition }) => {
         composition.seed += 37
       })
     })
-    expect(shuffled.paperwork.map(({ count }) => count.value)).toEqual(
-      planOf().paperwork.map(({ count }) => count.value),
+    expect(shuffled.decorations.map(({ count }) => count.value)).toEqual(
+      planOf().decorations.map(({ count }) => count.value),
     )
   })
   it('each figure reaches what was typed', () => {
-    for (const made of planOf().paperwork) {
+    for (const made of planOf().decorations) {
       for (const top of [made.count, made.pieces, made.sheets, made.hands])
         for (const working of workingsBelow(top))
           expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)

@@ -130,7 +130,7 @@ describe('a plan that goes by trials', () => {
       })
     const spares = (of: Plan): number => of.cutList.pieces.filter(({ element }) => element === null).length
     const petals = (of: Plan): number =>
-      of.paperwork.find(({ id }) => id === 'blossoms')!.classes.reduce((sum, each) => sum + each.spares.value, 0)
+      of.decorations.find(({ id }) => id === 'blossoms')!.classes.reduce((sum, each) => sum + each.spares.value, 0)
     const [clumsy, careful] = [breaking(20, 20), breaking(40, 0)]
     expect(spares(clumsy)).toBeGreaterThan(spares(before))
     expect(petals(clumsy)).toBeGreaterThan(petals(before))

@@ -1,9 +1,7 @@
 /** Everything that is bought for a job, from the plan of it. */
-import { formatOf, paperOf } from '../material'
-import { derive, found, sumOf, type Working } from '../quantity'
-import { colourNeeds, merged, type Need, type Prices } from '../supply'
-import type { Commission } from './commission'
-import { chosenOption } from './commission'
+import { derive, found, type Working } from '../quantity'
+import { chosenOption, type Commission } from '../commission'
+import { colourNeeds, merged, paperItem, paperName, type Need, type Prices } from '../supply'
 import type { Plan } from './plan'
 
 /** Usual packs: guesses to replace under Supply. */
@@ -51,43 +49,15 @@ const whole = (working: Working): Working =>
  */
 export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxes: number): readonly Need[] {
   const { cake } = chosenOption(commission)
-  const discs = plan.supplies.map(({ diameterMm, needed }): Need => ({
-    item: `disc ${diameterMm}`,
-    name: `discs of rice film, ${diameterMm} mm`,
+  const sheets = plan.sheets.map(({ paper, shape, needed }): Need => ({
+    item: paperItem(paper, shape),
+    name: paperName(paper, shape),
     shelf: 'paper',
     kind: 'count',
     amount: needed,
-    usualPack: PACKS.disc,
-    eachPrice: prices.discEach,
+    usualPack: shape.kind === 'disc' ? PACKS.disc : PACKS.sheet,
+    eachPrice: shape.kind === 'disc' ? prices.discEach : prices.sheetEach,
   }))
-  const sheets = plan.groups
-    .filter(({ sheets: many }) => many.value > 0)
-    .map(({ id, paper, format, sheets: many, parts }): Need => {
-      const again = commission.bench.recuts.filter(({ part }) => parts.some((each) => each.id === part))
-      const onSheet = (part: string): number => {
-        const [decoration, at] = [part.slice(0, part.lastIndexOf('/')), Number(part.slice(part.lastIndexOf('/') + 1))]
-        return plan.paperwork.find((made) => made.id === decoration)?.classes[at]?.onSheet ?? 1
-      }
-      const more = Math.ceil(
-        again.reduce((sum, { part, many: pieces }) => sum + pieces / Math.max(1, onSheet(part)), 0) - 1e-9,
-      )
-      const labelled = { ...many, label: `sheets for ${parts.map(({ name }) => name)[0]?.toLowerCase() ?? id}` }
-      return {
-        item: `sheet ${paper} ${format}`,
-        name: `${paperOf(paper).name}, ${formatOf(format).name}`,
-        shelf: 'paper',
-        kind: 'count',
-        usualPack: PACKS.sheet,
-        eachPrice: prices.sheetEach,
-        amount:
-          more === 0
-            ? labelled
-            : sumOf(labelled.label, 'count', 'cut again too', [
-                labelled,
-                found('sheets for pieces cut again', more, 'count', 'asked for at the bench'),
-              ]),
-      }
-    })
   const dyes = plan.dyeUses.map(({ dye, ml }): Need => ({
     item: `dye ${dye}`,
     name: `${ml.label} dye`,
@@ -100,7 +70,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
   const liquids = [
     ...colourNeeds(
       plan.dishes.dishes,
-      plan.paperwork.filter(({ elements }) => elements.length > 0),
+      plan.decorations.filter(({ elements }) => elements.length > 0),
     ).map(({ name, amount }) => ({ name, amount })),
     ...plan.mixtures.flatMap(({ parts }) => parts.map(({ name, amount }) => ({ name, amount }))),
   ]
@@ -231,7 +201,6 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       : []),
   ]
   return merged([
-    ...discs,
     ...sheets,
     ...dyes,
     ...liquids,

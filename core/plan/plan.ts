@@ -1,28 +1,23 @@
-import type { BoxFit } from '../cake'
-import type { Fitting } from './boxFit'
-import type { CakeFacts } from './cakeStage'
+import type { BoxFit, StandingTier } from '../cake'
 import type { CareCard, Caution, Leaf } from '../care'
-import type { CutDisc } from '../cut'
-import type { DryingEstimate, DryingRemedy } from '../dry'
+import type { Commission } from '../commission'
+import type { PlannedDecoration } from '../decoration'
+import type { Learned } from '../learn'
 import type { MadeMixture } from '../mixture'
-import type { CutList } from '../piece'
 import type { Moment, Result, UnitSystem, Working } from '../quantity'
-import type { FormerLoad, NoTimetable, Stretch, Timetable, Work } from '../schedule'
-import type { DiscSupply, DyeUse } from '../supply'
-import type { Learned, LearnedDye } from '../learn'
-import type { LadderStep, Recipe, SteppedBath } from '../tint'
-import type { PlannedAccent } from './accents'
-import type { Arrangement } from './arrange'
-import type { PlannedBouquet } from './bouquets'
-import type { Commission } from './commission'
-import type { CutGroup, Nested } from './cutting'
-import type { DishWork } from './dishes'
-import type { Inedible } from './inedible'
-import type { Slowing } from './making'
-import type { OnTier } from './onTheCake'
-import type { Paperwork } from './paperwork'
-import type { WireWork } from './wiring'
-import type { Workshop } from './workshop'
+import type { NoTimetable, Stretch, Timetable, Work } from '../schedule'
+import type { DyeUse, SheetNeed, SheetSupply } from '../supply'
+import type { Workshop } from '../workshop'
+import type { PlannedAccent } from './stages/accents'
+import type { PlannedBouquet } from './stages/bouquets'
+import type { Fitting } from './stages/boxFit'
+import type { CakeFacts } from './stages/cake'
+import type { CutGroup, Nested } from './stages/cut'
+import type { Slowing, SoakedDrying } from './stages/dry'
+import type { Inedible } from './stages/inedible'
+import type { OnTier } from './stages/onTheCake'
+import type { DishWork } from './stages/tint'
+import type { WireWork } from './stages/wires'
 
 /** What goes into a plan: what is wanted, what we have, and the hour it is now. */
 export type PlanInputs = {
@@ -38,7 +33,7 @@ export type PlanInputs = {
   readonly walks?: number
 }
 
-export type TallyId = 'sails' | 'discs' | 'paper' | 'bath' | 'handsOn' | 'startBy' | 'cost' | 'warnings'
+export type TallyId = 'pieces' | 'paper' | 'colours' | 'handsOn' | 'startBy' | 'cost' | 'warnings'
 
 /** A figure of the tally; `working` is null when there is none to give, and `none` says why. */
 export type TallyFigure = {
@@ -51,52 +46,42 @@ export type TallyFigure = {
 
 export type LeafState = 'empty' | 'ready' | 'look' | 'stop'
 
+/** Why there is no timetable. */
+export type NoTimetableReason = NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }
+
 /** Everything that follows from a commission and a workshop. */
 export type Plan = {
   /** What the studio's own trials say, as this plan goes by it. */
   readonly learned: Learned
-  readonly arrangement: Arrangement
-  readonly paperwork: readonly Paperwork[]
-  readonly bouquets: readonly PlannedBouquet[]
-  readonly wires: WireWork
-  readonly mixtures: readonly MadeMixture[]
-  readonly accents: readonly PlannedAccent[]
+  readonly stack: readonly StandingTier[]
   readonly cake: CakeFacts
+  readonly decorations: readonly PlannedDecoration[]
+  readonly bouquets: readonly PlannedBouquet[]
+  readonly accents: readonly PlannedAccent[]
   /** As it travels. */
   readonly fit: BoxFit
   readonly finished: Fitting['finished']
   readonly remedies: Fitting['remedies']
-  readonly cost: Working
-  readonly mix: Recipe
-  /** Every dye of the shelf, in its order, as its strips have it. */
-  readonly dyes: readonly LearnedDye[]
-  readonly ladder: readonly LadderStep[]
-  readonly cutList: CutList
-  readonly discs: readonly CutDisc[]
-  readonly strokes: Working
-  /** Sheets with what is cut from them. */
+  /** Sheets and discs with what is cut from them, and how many of each size are opened. */
   readonly groups: readonly CutGroup[]
-  readonly supplies: readonly DiscSupply[]
-  readonly bath: SteppedBath | null
-  /** Colours for what is cut from sheets, and whether they suit. */
+  readonly sheets: readonly SheetNeed[]
+  /** Colours in dishes and baths, and whether they suit. */
   readonly dishes: DishWork
-  /** What the job takes of each dye. */
-  readonly dyeUses: readonly DyeUse[]
-  readonly drying: DryingEstimate
-  /** The same film in the same way in a room at 75 %. */
-  readonly dryingWhenDamp: DryingEstimate
-  /** Ways of drying the film compared, as it is first. */
-  readonly dryingRemedies: readonly DryingRemedy[]
-  /** How this room dries paper. */
+  /** How this room dries damped paper; each way in which soaked film dries. */
   readonly slowing: Slowing
+  readonly dryings: readonly SoakedDrying[]
   /** How long paper stays stiff on each tier. */
   readonly onTheCake: readonly OnTier[]
-  readonly loads: readonly FormerLoad[]
   readonly work: Work
-  readonly timetable: Result<
-    Timetable,
-    NoTimetable | { readonly code: 'never-sets' } | { readonly code: 'nothing-to-make' }
-  >
+  /** Pieces larger than the mat or tray they dry on. */
+  readonly tooBig: number
+  readonly timetable: Result<Timetable, NoTimetableReason>
+  readonly supplies: readonly SheetSupply[]
+  /** What the job takes of each dye. */
+  readonly dyeUses: readonly DyeUse[]
+  readonly cost: Working
+  readonly wires: WireWork
+  readonly mixtures: readonly MadeMixture[]
   readonly careCard: CareCard
   /** What is not food and goes in, so that it comes out again. */
   readonly inedible: readonly Inedible[]

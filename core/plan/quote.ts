@@ -1,6 +1,5 @@
 /** What a job costs, decoration by decoration, and the price that comes of it. */
 import { outlineAreaMm2 } from '../geometry'
-import { pieceAreaDm2 } from '../piece'
 import { derive, found, starting, sumOf, typed, type Working } from '../quantity'
 import { pricesSchema, pricingSchema, STARTING_PRICING, type Prices, type Pricing, type ShoppingLine } from '../supply'
 import type { Plan } from './plan'
@@ -13,6 +12,9 @@ type QuoteLine = {
   readonly handsMin: number
 }
 
+/** One element more of a decoration. */
+type OneMore = { readonly decoration: string; readonly called: string; readonly cost: Working }
+
 export type Quote = {
   readonly lines: readonly QuoteLine[]
   /** Things that have no price yet, so that the quote is too low. */
@@ -20,8 +22,8 @@ export type Quote = {
   readonly bare: Working
   readonly overhead: Working
   readonly price: Working
-  /** What one more sail would cost; none where there are none. */
-  readonly oneMoreSail: Working | null
+  /** What one more element of each decoration would cost. */
+  readonly oneMore: readonly OneMore[]
 }
 
 const money = (
@@ -40,123 +42,113 @@ const sheetArea = ({
 }): number => Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)
 
 /** Hands of a decoration: making and placing it. */
-const handsOf = (plan: Plan, id: string): number => {
-  const making = plan.work.making.find((each) => each.id === id)
-  return making ? making.hands.value + (plan.work.place.value > 0 ? making.place.value : 0) : 0
+const handsOf = ({ work }: Plan, id: string): number => {
+  const making = work.making.find(({ decoration }) => decoration === id)
+  if (!making) return 0
+  return making.hands.value + (work.place.value > 0 ? making.place.value : 0)
 }
 
+type Shared = { readonly discs: number; readonly sheets: number }
+
+/** What of the paper is cut for a decoration: its share by area of the sheets and discs it is cut from. */
+function paperOfOne({ groups }: Plan, id: string): Shared {
+  const shared = { discs: 0, sheets: 0 }
+  for (const { parts, needs } of groups) {
+    const area = (of: (part: (typeof parts)[number]) => boolean): number =>
+      parts.filter(of).reduce((all, part) => all + part.quantity * sheetArea(part), 0)
+    const all = area(() => true)
+    const share = all > 0 ? area((part) => part.decoration === id) / all : 0
+    for (const { shape, needed } of needs) shared[shape.kind === 'disc' ? 'discs' : 'sheets'] += needed.value * share
+  }
+  return shared
+}
+
+/** Drops of colour in baths and dishes for a decoration, by its share of their pieces. */
+function dropsFor({ dishes: { dishes, baths } }: Plan, id: string): number {
+  const share = (uses: readonly { readonly decoration: string; readonly pieces: Working }[]): number => {
+    const own = uses.filter(({ decoration }) => decoration === id).reduce((sum, { pieces }) => sum + pieces.value, 0)
+    return (
+      own /
+      Math.max(
+        1e-9,
+        uses.reduce((sum, { pieces }) => sum + pieces.value, 0),
+      )
+    )
+  }
+  const inDishes = dishes.reduce(
+    (sum, { uses, doses }) => sum + share(uses) * doses.reduce((all, { whole }) => all + whole, 0),
+    0,
+  )
+  return baths.reduce((sum, { uses, totalDrops }) => sum + share(uses) * totalDrops.value, inDishes)
+}
+
+type LineParts = Partial<Shared> & { readonly drops?: number; readonly minutes: number }
+
 /**
- * Costs shared out: paper by the area of its pieces on shared sheets, colour by the dishes and the bath, hands by
- * their steps. The lines add up to what the tally says, and what else is bought and has a price.
+ * Costs shared out: paper by the area of pieces on shared sheets and discs, colour by dishes and baths, hands by their
+ * steps. The lines add up to what the tally says, and what else is bought and has a price.
  */
 export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: Prices, pricing: Pricing): Quote {
   const price = (key: keyof Prices): Working =>
     typed(pricesSchema.shape[key].meta()!.label as string, prices[key], 'money', 'Timetable')
-  const hour = price('hour')
-  const hands = (label: string, minutes: number): Working => found(label, minutes, 'duration', 'steps added up')
+  const isMade = plan.decorations.filter(({ elements }) => elements.length > 0)
   const dyeMl = plan.dyeUses.reduce((sum, { ml }) => sum + ml.value, 0)
-  const dropsIn = (id: string): number =>
-    plan.dishes.dishes.reduce((sum, { uses, doses }) => {
-      const own = uses.find(({ decoration }) => decoration === id)
-      return own
-        ? sum +
-            (doses.reduce((all, { whole }) => all + whole, 0) * own.pieces.value) /
-              uses.reduce((all, { pieces }) => all + pieces.value, 0)
-        : sum
-    }, 0)
-  const dishDrops = plan.paperwork.reduce((sum, { id }) => sum + dropsIn(id), 0)
-  const bathDrops = plan.bath?.totalDrops.value ?? 0
-  const colourOf = (drops: number): Working =>
-    found(
-      'colour',
-      dishDrops + bathDrops > 0 ? (dyeMl * drops) / (dishDrops + bathDrops) : 0,
-      'volume',
-      'its share of the drops of bath and dishes',
-    )
-  const sheetsOf = (id: string): number =>
-    plan.groups.reduce((sum, { parts, sheets }) => {
-      const area = (of: (part: (typeof parts)[number]) => boolean): number =>
-        parts.filter(of).reduce((all, part) => all + part.quantity * sheetArea(part), 0)
-      const all = area(() => true)
-      return all > 0 ? sum + (sheets.value * area((part) => part.decoration === id)) / all : sum
-    }, 0)
-  const isMade = plan.paperwork.filter(({ elements }) => elements.length > 0)
-  const sailMin =
-    plan.cutList.pieces.length === 0
-      ? 0
-      : plan.work.cut.value +
-        plan.work.choose.value +
-        plan.work.loads.reduce((sum, { drape, lift }) => sum + drape.value + lift.value, 0) +
-        (plan.work.place.value > 0
-          ? plan.work.place.value - plan.work.making.reduce((sum, { place }) => sum + place.value, 0)
-          : 0)
-  const line = (
-    id: string,
-    name: string,
-    parts: { readonly discs?: number; readonly sheets?: number; readonly drops?: number; readonly minutes: number },
-  ): QuoteLine => ({
-    id,
-    name,
-    handsMin: parts.minutes,
-    cost: money(
-      name.toLowerCase(),
-      'paper, colour and hands',
-      [
-        ...(parts.discs ? ['{discs} × {discEach}'] : []),
-        ...(parts.sheets ? ['{sheets} × {sheetEach}'] : []),
-        ...(parts.drops ? ['{colour} × {colourMl}'] : []),
-        '{hands} in hours × {hour}',
-      ].join(' + '),
-      {
-        ...(parts.discs && {
-          discs: found('discs', parts.discs, 'count', 'laid out for it'),
-          discEach: price('discEach'),
-        }),
-        ...(parts.sheets && {
-          sheets: found('sheets', parts.sheets, 'ratio', 'its share by area of those it is cut from'),
-          sheetEach: price('sheetEach'),
-        }),
-        ...(parts.drops && { colour: colourOf(parts.drops), colourMl: price('colourMl') }),
-        hands: hands('hands', parts.minutes),
-        hour,
-      },
-      (v) =>
-        (v.discs ?? 0) * (v.discEach ?? 0) +
-        (v.sheets ?? 0) * (v.sheetEach ?? 0) +
-        (v.colour ?? 0) * (v.colourMl ?? 0) +
-        (v.hands! / 60) * v.hour!,
-    ),
-  })
-  const own = [
-    ...(plan.cutList.pieces.length > 0
-      ? [line('sails', 'Soaked sails', { discs: plan.discs.length, drops: bathDrops, minutes: sailMin })]
-      : []),
-    ...isMade.map(({ id, name }) =>
-      line(id, name, { sheets: sheetsOf(id), drops: dropsIn(id), minutes: handsOf(plan, id) }),
-    ),
-  ]
+  const allDrops = isMade.reduce((sum, { id }) => sum + dropsFor(plan, id), 0)
+  const colourFor = (drops: number): number => (allDrops > 0 ? (dyeMl * drops) / allDrops : 0)
+  const line = (id: string, name: string, { discs, sheets, drops, minutes }: LineParts): QuoteLine => {
+    const inputs = {
+      ...(discs && {
+        discs: found('discs', discs, 'ratio', 'its share by area of those it is cut from'),
+        discEach: price('discEach'),
+      }),
+      ...(sheets && {
+        sheets: found('sheets', sheets, 'ratio', 'its share by area of those it is cut from'),
+        sheetEach: price('sheetEach'),
+      }),
+      ...(drops && {
+        colour: found('colour', colourFor(drops), 'volume', 'its share of the drops of baths and dishes'),
+        colourMl: price('colourMl'),
+      }),
+      hands: found('hands', minutes, 'duration', 'steps added up'),
+      hour: price('hour'),
+    }
+    const formula = [
+      ...(discs ? ['{discs} × {discEach}'] : []),
+      ...(sheets ? ['{sheets} × {sheetEach}'] : []),
+      ...(drops ? ['{colour} × {colourMl}'] : []),
+      '{hands} in hours × {hour}',
+    ].join(' + ')
+    const cost = (discs ?? 0) * prices.discEach + (sheets ?? 0) * prices.sheetEach
+    const total = cost + (drops ? colourFor(drops) * prices.colourMl : 0) + (minutes / 60) * prices.hour
+    return {
+      id,
+      name,
+      handsMin: minutes,
+      cost: money(name.toLowerCase(), 'paper, colour and hands', formula, inputs, () => total),
+    }
+  }
+  const own = isMade.map(({ id, name }) =>
+    line(id, name, { ...paperOfOne(plan, id), drops: dropsFor(plan, id), minutes: handsOf(plan, id) }),
+  )
+  const taken = isMade.map(({ id }) => paperOfOne(plan, id))
+  const left = (kind: 'disc' | 'rect', own: number): number =>
+    plan.sheets.filter(({ shape }) => shape.kind === kind).reduce((sum, { needed }) => sum + needed.value, 0) - own
+  const restDiscs = left(
+    'disc',
+    taken.reduce((sum, { discs }) => sum + discs, 0),
+  )
+  const restSheets = left(
+    'rect',
+    taken.reduce((sum, { sheets }) => sum + sheets, 0),
+  )
   const madeMin = own.reduce((sum, { handsMin }) => sum + handsMin, 0)
-  const ownSheets =
-    plan.groups.reduce((sum, { sheets }) => sum + sheets.value, 0) -
-    isMade.reduce((sum, { id }) => sum + sheetsOf(id), 0)
   const rest = line('cake', 'Cake, packing, drive and hand-over by hand', {
     minutes: Math.max(0, plan.work.total.value - madeMin),
-    ...(ownSheets > 1e-6 && { sheets: ownSheets }),
+    ...(restDiscs > 1e-6 && { discs: restDiscs }),
+    ...(restSheets > 1e-6 && { sheets: restSheets }),
   })
   const bought = shopping.filter(({ need }) => need.eachPrice === null)
-  const priced = bought.filter(({ price: pack }) => pack !== null)
-  const materials = money(
-    'other materials',
-    'used, by the price of a pack',
-    priced.map((_, at) => `{use${at}}`).join(' + ') || '0',
-    Object.fromEntries(
-      priced.map(({ need, price: pack }, at) => [
-        `use${at}`,
-        found(need.name, (need.amount.value / packOf(need, shopping)) * pack!, 'money', 'its share of a pack'),
-      ]),
-    ),
-    (v) => Object.values(v).reduce((sum, each) => sum + each, 0),
-  )
+  const materials = materialsOf(bought, shopping)
   const lines = [...own, rest, { id: 'materials', name: 'Wire, coverings and the like', cost: materials, handsMin: 0 }]
   const bare = sumOf(
     'bare cost',
@@ -164,16 +156,12 @@ export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: P
     'lines added up',
     lines.map(({ cost }) => cost),
   )
-  const setting = (key: keyof Pricing): Working =>
-    pricing[key] === STARTING_PRICING[key]
-      ? starting(pricingSchema.shape[key].meta()!.label as string, pricing[key], 'share', 'guess')
-      : typed(pricingSchema.shape[key].meta()!.label as string, pricing[key], 'share', 'Supply')
   const overhead = derive(
     'overhead',
     'money',
     'a share of the bare cost',
     '{bare} × {share}',
-    { bare, share: setting('overhead') },
+    { bare, share: pricingWorking(pricing, 'overhead') },
     (v) => v.bare * v.share,
   )
   return {
@@ -186,17 +174,42 @@ export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: P
       'money',
       'so that the margin is left',
       '( {bare} + {overhead} ) ÷ ( 1 − {margin} )',
-      { bare, overhead, margin: setting('margin') },
+      { bare, overhead, margin: pricingWorking(pricing, 'margin') },
       (v) => (v.bare + v.overhead) / (1 - v.margin),
     ),
-    oneMoreSail: oneMoreSail(
-      plan,
-      own[0]?.id === 'sails' ? own[0] : null,
-      dyeMl,
-      bathDrops / Math.max(1e-9, dishDrops + bathDrops),
-      { discEach: price('discEach'), colourMl: price('colourMl'), hour },
-    ),
+    oneMore: isMade.map((each): OneMore => ({
+      decoration: each.id,
+      called: each.called,
+      cost: oneMoreOf(
+        own.find(({ id }) => id === each.id)!,
+        each.count,
+      ),
+    })),
   }
+}
+
+const pricingWorking = (pricing: Pricing, key: keyof Pricing): Working => {
+  const label = pricingSchema.shape[key].meta()!.label as string
+  return pricing[key] === STARTING_PRICING[key]
+    ? starting(label, pricing[key], 'share', 'guess')
+    : typed(label, pricing[key], 'share', 'Supply')
+}
+
+/** What is used of what is bought in packs and has a price. */
+function materialsOf(bought: readonly ShoppingLine[], shopping: readonly ShoppingLine[]): Working {
+  const priced = bought.filter(({ price: pack }) => pack !== null)
+  return money(
+    'other materials',
+    'used, by the price of a pack',
+    priced.map((_, at) => `{use${at}}`).join(' + ') || '0',
+    Object.fromEntries(
+      priced.map(({ need, price: pack }, at) => [
+        `use${at}`,
+        found(need.name, (need.amount.value / packOf(need, shopping)) * pack!, 'money', 'its share of a pack'),
+      ]),
+    ),
+    (v) => Object.values(v).reduce((sum, each) => sum + each, 0),
+  )
 }
 
 const packOf = ({ item, usualPack }: ShoppingLine['need'], shopping: readonly ShoppingLine[]): number => {
@@ -204,32 +217,13 @@ const packOf = ({ item, usualPack }: ShoppingLine['need'], shopping: readonly Sh
   return packs.source.from === 'derived' ? packs.source.inputs.pack!.value : usualPack
 }
 
-/**
- * One sail more as the others are: its film with spares, its share of the bath, hands for it from cutting to placing.
- */
-function oneMoreSail(
-  { arrangement, discs, cutList }: Plan,
-  sails: QuoteLine | null,
-  dyeMl: number,
-  bathShare: number,
-  { discEach, colourMl, hour }: Readonly<Record<'discEach' | 'colourMl' | 'hour', Working>>,
-): Working | null {
-  const count = arrangement.count.value
-  if (!sails || count === 0) return null
-  const area = cutList.pieces.reduce((sum, piece) => sum + pieceAreaDm2(piece), 0)
-  return derive(
-    'one more sail',
+/** One element more as the others are, spares too: its share of paper, colour and hands. */
+const oneMoreOf = ({ cost }: QuoteLine, count: Working): Working =>
+  derive(
+    'one more',
     'money',
     'as the others are, spares too',
-    '{discs} × {discEach} + {colour} × {colourMl} + {hands} in hours × {hour}',
-    {
-      discs: found('film for each, in discs', discs.length / count, 'ratio', 'all discs by all sails'),
-      discEach,
-      colour: found('colour for each', area > 0 ? (dyeMl * bathShare) / count : 0, 'volume', 'the bath by all sails'),
-      colourMl,
-      hands: found('hands for each', sails.handsMin / count, 'duration', 'hands at the sails by all sails'),
-      hour,
-    },
-    (v) => v.discs * v.discEach + v.colour * v.colourMl + (v.hands / 60) * v.hour,
+    '{cost} ÷ {count}',
+    { cost, count },
+    (v) => v.cost / v.count,
   )
-}

@@ -27,7 +27,7 @@ describe('what is not food', () => {
     fc.assert(
       fc.property(aCommission, (commission) => {
         const { plan: made } = planOf(commission)
-        const { cake, decorations, paperwork } = chosenOption(commission)
+        const { cake, decorations, decorations } = chosenOption(commission)
         const count = (name: string): number =>
           made.careCard.remove.filter((each) => each.name === name).reduce((sum, each) => sum + each.count, 0)
         const expected = new Map<string, number>()
@@ -37,8 +37,8 @@ describe('what is not food', () => {
         if (decorations[0])
           for (const part of soakedSail.holdingParts(decorations[0].sail))
             put(part.name, part.perElement * made.arrangement.sails.length)
-        for (const { id, elements, wiring } of made.paperwork) {
-          const decoration = paperwork.find((each) => each.id === id)!
+        for (const { id, elements, wiring } of made.decorations) {
+          const decoration = decorations.find((each) => each.id === id)!
           const parts = techniqueOf(decoration.technique).holdingParts(decoration.parameters)
           const many = (part: string): number =>
             elements.reduce(

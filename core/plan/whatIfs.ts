@@ -1,6 +1,6 @@
 /** Small changes to a plan, each tried by itself: what would help when it does not go, and what would happen if. */
-import { chosenOption, type Commission } from './commission'
-import type { Workshop } from './workshop'
+import { chosenOption, type Commission, type Decoration } from '../commission'
+import type { Workshop } from '../workshop'
 
 type Changed = { readonly commission: Commission; readonly workshop: Workshop }
 
@@ -16,7 +16,12 @@ export type WhatIf = {
 const DAMP = 0.75
 const DRY = 0.45
 const FEWER = 0.15
-const sweepOf = ({ commission }: Changed) => chosenOption(commission).decorations[0]
+const wanted = ({ commission }: Changed): readonly Decoration[] => chosenOption(commission).decorations
+const dryingOn = (now: Changed, way: Decoration['drying']['way']): readonly Decoration[] =>
+  wanted(now).filter(({ drying }) => drying.way === way)
+/** Decorations with so much lushness that some can be taken away. */
+const lush = (now: Changed): readonly Decoration[] =>
+  wanted(now).filter(({ composition }) => 'overlap' in composition && composition.overlap > FEWER)
 const dayOff = ({ workshop }: Changed): number => workshop.hours.days.findIndex((works) => !works)
 const DAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'] as const
 
@@ -53,7 +58,7 @@ export const WHAT_IFS: readonly WhatIf[] = [
     id: 'mat',
     words: 'one more mat',
     remedy: true,
-    applies: (now) => sweepOf(now)?.drying.way === 'mat',
+    applies: (now) => dryingOn(now, 'mat').length > 0,
     change: ({ workshop }) => {
       workshop.mats.count += 1
     },
@@ -62,7 +67,7 @@ export const WHAT_IFS: readonly WhatIf[] = [
     id: 'tray',
     words: 'one more tray',
     remedy: true,
-    applies: (now) => sweepOf(now)?.drying.way === 'oven',
+    applies: (now) => dryingOn(now, 'oven').length > 0,
     change: ({ workshop }) => {
       workshop.trays.count += 1
     },
@@ -71,9 +76,9 @@ export const WHAT_IFS: readonly WhatIf[] = [
     id: 'oven',
     words: 'a cool oven instead of the room',
     remedy: true,
-    applies: (now) => sweepOf(now)?.drying.way === 'mat' && now.workshop.ovenPlaces > 0,
+    applies: (now) => dryingOn(now, 'mat').length > 0 && now.workshop.ovenPlaces > 0,
     change: (draft) => {
-      sweepOf(draft)!.drying.way = 'oven'
+      for (const each of dryingOn(draft, 'mat')) each.drying.way = 'oven'
     },
   },
   {
@@ -87,12 +92,12 @@ export const WHAT_IFS: readonly WhatIf[] = [
   },
   {
     id: 'fewer',
-    words: 'fewer sails: lushness 15 % less',
+    words: 'fewer elements: lushness 15 % less',
     remedy: true,
-    applies: (now) => (sweepOf(now)?.sweep.overlap ?? 0) > FEWER,
+    applies: (now) => lush(now).length > 0,
     change: (draft) => {
-      const { sweep } = sweepOf(draft)!
-      sweep.overlap = Math.round((sweep.overlap - FEWER) * 100) / 100
+      for (const { composition } of lush(draft))
+        if ('overlap' in composition) composition.overlap = Math.round((composition.overlap - FEWER) * 100) / 100
     },
   },
   {

@@ -1,6 +1,18 @@
-export { fillFormers, type Former, type FormerLoad } from './formerLoads'
-export { asTimed, paceSchema, paceWorking, STARTING_PACE, TIMED_RULE, type Pace } from './pace'
-export { COMPLETIONS, workFor, type Completion, type MadeAgain, type Making, type MakingStep, type Work } from './tasks'
+export { fillFormers, type Filling, type Former, type LaidPiece, type PieceToLay } from './loads'
+export { paceSchema, paceWorking, STARTING_PACE, type Pace } from './pace'
+export {
+  COMPLETIONS,
+  PLACE,
+  workFor,
+  type Completion,
+  type Load,
+  type MadeAgain,
+  type Making,
+  type MakingStep,
+  type Turn,
+  type Work,
+} from './work'
+export type { SlotKind, TaskOf, TimetableQuestion } from './job'
 export {
   findTimetable,
   planTimetable,
@@ -8,9 +20,7 @@ export {
   type FoundTimetable,
   type NoTimetable,
   type Slot,
-  type SlotKind,
   type Timetable,
-  type TimetableQuestion,
 } from './timetable'
 export { workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'
 export { scheduleFaults } from './checkSchedule'

@@ -7,28 +7,16 @@ import { freeWithOvertime, inOrder, liveThrough, type Happened } from './live'
 import { riskOf, STARTING_STRAYING, type Risk, type Since } from './risk'
 import { latestSchedule } from './search'
 import { smoothed } from './smooth'
-import type { Hold, Job, NoSchedule, Person, PlacedTask, Reason, Resource, Schedule, Task, Wait } from './task'
-import type { Completion, MakingStep, Work } from './tasks'
+import {
+  timetableJob,
+  type PlannedTask,
+  type SlotKind,
+  type TaskOf,
+  type TimetableJob,
+  type TimetableQuestion,
+} from './job'
+import type { Job, NoSchedule, PlacedTask, Reason, Schedule } from './task'
 import type { Stretch } from './workingHours'
-
-export type SlotKind =
-  | 'warm'
-  | 'cover'
-  | 'stack'
-  | 'make'
-  | 'cut'
-  | 'drape'
-  | 'dry'
-  | 'oven'
-  | 'lift'
-  | 'rest'
-  | 'choose'
-  | 'pack'
-  | 'place'
-  | 'loadCar'
-  | 'drive'
-  | 'photograph'
-  | 'event'
 
 /**
  * Something that has its hours. `lane` is what it occupies: the hands, a mat, a tray, a place in the oven, the rack,
@@ -40,39 +28,13 @@ export type Slot = Stretch & {
   readonly name: string
   readonly lane: string
   readonly hands: boolean
-  readonly load: number | null
+  /** What it is a step of; none for work at the cake and on the road. */
+  readonly of: TaskOf | null
   /** The task it is all or part of; none for what only lies and waits. */
   readonly task: string | null
   readonly person: string | null
   /** Whether it is over, or somebody is at it. */
   readonly state: 'toDo' | 'underWay' | 'done'
-}
-
-/** Minutes a load takes: before it may leave its former, and before it is ready for the cake. */
-type LoadTimes = { readonly onFormerMin: number; readonly untilSetMin: number; readonly ovenMin: number | null }
-
-export type TimetableQuestion = {
-  readonly eventAt: Moment
-  /** On the road, with stops. */
-  readonly driveMin: number
-  /**
-   * Minutes the cake stands out of the refrigerator until paper may go on it, or, when it is kept chilled, until it
-   * may be shown; 0 when nothing is chilled.
-   */
-  readonly warmMin: number
-  readonly warmedFor: 'placing' | 'showing'
-  /** Ready so long before the event, minutes. */
-  readonly aheadMin: number
-  readonly completion: Completion
-  readonly work: Work
-  readonly times: LoadTimes
-  readonly formers: { readonly name: string; readonly count: number }
-  readonly ovenPlaces: number
-  /** Half-spheres, foam, pan, fan: how many there are of what steps occupy. */
-  readonly moulds: readonly Resource[]
-  readonly people: readonly Person[]
-  /** Tasks that were put at an hour by hand. */
-  readonly pins: Readonly<Record<string, Moment>>
 }
 
 /** Why a task is no later. */
@@ -106,211 +68,8 @@ export type NoTimetable =
   | { readonly code: 'no-formers'; readonly formers: string }
   | { readonly code: 'goes-off'; readonly task: string; readonly next: string }
 
-const COOLING_MIN = 10
-/** A covered tier chills so long before it is stacked. Usual practice. */
-const CHILL_MIN = 60
-/** What is fried keeps so long. */
-const FRESH_MIN = 24 * 60
-/** Work up to so long is done in one go. */
-const ONE_GO_MIN = 90
 const HANDS = 'hands'
 const SEED = 1
-
-type PlannedTask = Task & { readonly kind: SlotKind; readonly load: number | null }
-
-/** A job with what its tasks are called and shown as. */
-type TimetableJob = { readonly job: Job; readonly tasks: readonly PlannedTask[] }
-
-/** Everything to be done for a commission, with its waits and what it occupies. */
-function timetableJob(question: TimetableQuestion): TimetableJob {
-  const { work, times, formers, completion, driveMin, warmMin, warmedFor, pins } = question
-  const tasks: PlannedTask[] = []
-  const waits: Wait[] = []
-  const holds: Hold[] = []
-  const add = (
-    id: string,
-    kind: SlotKind,
-    name: string,
-    durationMin: number,
-    change: Partial<PlannedTask> = {},
-  ): string => {
-    tasks.push({
-      id,
-      kind,
-      name,
-      durationMin,
-      byHand: true,
-      splits: false,
-      anyHour: false,
-      endsBy: null,
-      keeps: false,
-      group: kind,
-      load: null,
-      pinnedAt: pins[id] ?? null,
-      ...change,
-    })
-    return id
-  }
-  const then = (before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void => {
-    if (before && after) waits.push({ before, after, leastMin, mostMin })
-  }
-  const whole = { splits: true }
-  const onTheDay = { anyHour: true }
-  const keeps = { keeps: true }
-
-  const photograph =
-    work.photograph.value > 0
-      ? add('photograph', 'photograph', 'Photograph, hand over', work.photograph.value, onTheDay)
-      : null
-  const atVenue =
-    completion === 'atVenue' && work.place.value > 0
-      ? add('place', 'place', 'Place the decorations at the venue', work.place.value, onTheDay)
-      : null
-  const drive = add('drive', 'drive', 'Drive', driveMin, onTheDay)
-  const loadCar = add('loadCar', 'loadCar', 'Load the car', work.loadCar.value, onTheDay)
-  const pack = add(
-    'pack',
-    'pack',
-    completion === 'beforeDriving' ? 'Box the cake' : 'Pack airtight',
-    work.pack.value,
-    whole,
-  )
-  const here =
-    completion === 'beforeDriving' && work.place.value > 0
-      ? add('place', 'place', 'Place the decorations', work.place.value, whole)
-      : null
-  then(atVenue, photograph)
-  then(drive, atVenue ?? photograph)
-  then(loadCar, drive)
-  then(pack, loadCar)
-  then(here, pack)
-  const made = here ?? pack
-
-  const stack = work.stack.value > 0 ? add('stack', 'stack', 'Stack the tiers', work.stack.value) : null
-  const cover = work.cover.value > 0 ? add('cover', 'cover', 'Cover the tiers', work.cover.value, whole) : null
-  then(cover, stack, CHILL_MIN)
-  then(stack, made)
-  if (warmMin > 0) {
-    const warm = add('warm', 'warm', 'Cake out of the refrigerator, warms through', warmMin, {
-      byHand: false,
-      anyHour: true,
-    })
-    then(stack, warm)
-    then(warm, warmedFor === 'placing' ? (atVenue ?? here ?? photograph) : photograph)
-  }
-
-  const choose =
-    work.choose.value > 0
-      ? add('choose', 'choose', 'Choose and trim the sails', work.choose.value, { ...whole, ...keeps, group: 'sails' })
-      : null
-  then(choose, made)
-  const cut =
-    work.cut.value > 0
-      ? add('cut', 'cut', 'Cut the discs', work.cut.value, { ...whole, ...keeps, group: 'sails' })
-      : null
-  let before: string | null = null
-  for (const { load, drape: draping, lift: lifting } of work.loads) {
-    const { number } = load
-    const drape = add(
-      `drape-${number}`,
-      'drape',
-      `${load.again ? 'Cut again, soak and drape' : 'Soak and drape'} load ${number}`,
-      draping.value,
-      { ...keeps, load: number, group: 'sails' },
-    )
-    const lift = add(`lift-${number}`, 'lift', `Lift load ${number} off`, lifting.value, {
-      ...keeps,
-      load: number,
-      group: 'sails',
-    })
-    holds.push({ resource: formers.name, units: 1, from: drape, until: lift })
-    if (times.ovenMin === null) {
-      then(drape, lift, times.onFormerMin)
-      then(drape, choose, times.untilSetMin)
-    } else {
-      const oven = add(`oven-${number}`, 'oven', `Load ${number} in the oven`, times.ovenMin, {
-        byHand: false,
-        load: number,
-      })
-      holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
-      then(drape, oven)
-      then(oven, lift, COOLING_MIN)
-    }
-    then(lift, choose)
-    // One bath serves them from pale to deep.
-    then(before ?? cut, drape)
-    if (!load.again) before = drape
-  }
-  if (!before) then(cut, choose)
-
-  for (const making of work.making) {
-    // What goes off within a day is made for the hour it is set on the cake.
-    let last: readonly string[] = []
-    let waitMin = 0
-    for (const step of making.steps) {
-      const turns = turnsOf(step, question.moulds)
-      const next = turns.map((units, turn): string => {
-        const many = turns.length > 1
-        const id = `${making.id}-${step.id}${many ? `-${turn + 1}` : ''}`
-        add(
-          id,
-          'make',
-          `${making.name}: ${step.name.toLowerCase()}${many ? `, turn ${turn + 1} of ${turns.length}` : ''}`,
-          step.hands.value / turns.length,
-          {
-            splits: step.hold === null && step.hands.value > ONE_GO_MIN,
-            keeps: !step.onTheCake && !making.goesOff,
-            group: making.id,
-          },
-        )
-        for (const each of last) then(each, id, waitMin)
-        if (step.onTheCake) then(stack, id)
-        if (!step.hold) return id
-        if (step.rest.value === 0) {
-          holds.push({ resource: step.hold.resource, units, from: id, until: id })
-          return id
-        }
-        const dry = add(`${id}-dry`, 'dry', `${making.name}: ${step.hold.name}`, step.rest.value, {
-          byHand: false,
-          anyHour: true,
-          keeps: true,
-          group: making.id,
-        })
-        then(id, dry)
-        holds.push({ resource: step.hold.resource, units, from: id, until: dry })
-        return dry
-      })
-      waitMin = step.hold && step.rest.value > 0 ? 0 : step.rest.value
-      last = next
-    }
-    for (const each of last) then(each, made, waitMin, making.goesOff ? waitMin + FRESH_MIN : null)
-    for (const { id, name, hands, rest } of making.again) {
-      add(id, 'make', name, hands.value, { splits: hands.value > ONE_GO_MIN, keeps: !making.goesOff, group: making.id })
-      then(id, made, rest.value)
-    }
-  }
-  const resources: readonly Resource[] = [
-    { id: formers.name, name: formers.name, count: formers.count },
-    { id: 'oven', name: 'oven', count: question.ovenPlaces },
-    ...question.moulds,
-  ]
-  return {
-    tasks,
-    job: { tasks, waits, holds, resources, people: question.people, endAt: question.eventAt - question.aheadMin },
-  }
-}
-
-/**
- * Units taken by each turn of a step: as few turns as what there is allows, as even as they go. One turn that asks too
- * much where there is none, so that it is said.
- */
-function turnsOf({ hold }: MakingStep, moulds: readonly Resource[]): readonly number[] {
-  if (!hold) return [0]
-  const count = moulds.find(({ id }) => id === hold.resource)?.count ?? 0
-  if (count === 0) return [1]
-  const turns = Math.ceil(hold.units / count)
-  return Array.from({ length: turns }, (_, turn) => Math.ceil((hold.units - turn) / turns))
-}
 
 /**
  * The latest timetable found.
@@ -515,11 +274,11 @@ function inWords(problem: NoSchedule, { job, tasks }: TimetableJob): NoTimetable
   }
 }
 
-/** A schedule as slots: work in its parts, what lies on formers, what sets on the rack. */
+/** A schedule as slots: work in its parts, what lies on mats and trays, what sets on the rack. */
 function timetableOf(
-  { tasks, job }: TimetableJob,
+  { tasks, job, lying }: TimetableJob,
   schedule: Schedule,
-  { eventAt, formers, times, people }: TimetableQuestion,
+  { eventAt, people }: TimetableQuestion,
   happened: ReadonlyMap<string, Happened> = new Map(),
 ): Timetable {
   const stateOf = (task: string): Slot['state'] => {
@@ -531,88 +290,45 @@ function timetableOf(
     const { parts } = placed.get(id)!
     return { from: parts[0]!.from, to: parts.at(-1)!.to }
   }
-  const unitOf = (task: string): string | null => {
-    const held = schedule.held.find(({ hold }) => hold.from === task && hold.units === 1)
-    return held ? `${held.hold.resource} ${held.unit}` : null
-  }
   const handsLane = ({ person }: PlacedTask): string =>
     people.length > 1 ? (people.find(({ id }) => id === person)?.name ?? HANDS) : HANDS
+  const laneOf = (task: PlannedTask): string => {
+    if (task.kind === 'drive') return 'road'
+    if (task.kind === 'warm') return 'cake'
+    return laneOn(task.id, schedule) ?? (task.byHand ? handsLane(placed.get(task.id)!) : 'rack')
+  }
   const slots = tasks.flatMap((task): readonly Slot[] => {
     const here = placed.get(task.id)!
-    const lane =
-      task.kind === 'drive'
-        ? 'road'
-        : task.kind === 'warm'
-          ? 'cake'
-          : task.kind === 'oven'
-            ? unitOf(task.id)!
-            : !task.byHand
-              ? laneOfDrying(task.id, schedule)
-              : handsLane(here)
-    const former =
-      task.load !== null && task.kind !== 'oven'
-        ? schedule.held.find(
-            ({ hold }) => hold.resource === formers.name && (hold.from === task.id || hold.until === task.id),
-          )
-        : undefined
+    const many = here.parts.length
     return here.parts.map((part, at): Slot => ({
       ...part,
-      id: here.parts.length > 1 ? `${task.id}-${at + 1}` : task.id,
+      id: many > 1 ? `${task.id}-${at + 1}` : task.id,
       kind: task.kind,
       hands: task.byHand,
-      load: task.load,
+      of: task.of,
       task: task.id,
       person: here.person,
       state: stateOf(task.id),
-      lane: former ? `${formers.name} ${former.unit}` : lane,
-      name: here.parts.length > 1 ? `${task.name}, part ${at + 1} of ${here.parts.length}` : task.name,
+      lane: laneOf(task),
+      name: many > 1 ? `${task.name}, part ${at + 1} of ${many}` : task.name,
     }))
   })
-  const lying = schedule.held
-    .filter(({ hold }) => hold.resource === formers.name)
-    .flatMap(({ hold, unit }): readonly Slot[] => {
-      const { load } = tasks.find(({ id }) => id === hold.from)!
-      const [draped, lifted] = [stretchOf(hold.from), stretchOf(hold.until)]
-      const waiting = {
-        hands: false,
-        load,
-        task: null,
-        person: null,
-        state: stateOf(hold.until) === 'done' ? 'done' : stateOf(hold.from) === 'done' ? 'underWay' : 'toDo',
-      } as const
-      const set = draped.to + times.untilSetMin
-      return [
-        {
-          ...waiting,
-          id: `dry-${load}`,
-          kind: 'dry',
-          name: times.ovenMin === null ? `Load ${load} dries` : `Load ${load} on its tray`,
-          lane: `${formers.name} ${unit}`,
-          from: draped.to,
-          to: lifted.from,
-        },
-        ...(times.ovenMin === null && set > lifted.to
-          ? [
-              {
-                ...waiting,
-                id: `rest-${load}`,
-                kind: 'rest' as const,
-                name: `Load ${load} sets`,
-                lane: 'rack',
-                from: lifted.to,
-                to: set,
-              },
-            ]
-          : []),
-      ]
-    })
+  const lies = lying.flatMap(({ id, kind, name, of, from, until, place }): readonly Slot[] => {
+    const laid = stretchOf(from).to
+    const taken = 'task' in until ? stretchOf(until.task).from : stretchOf(until.since).to + until.afterMin
+    if (taken <= laid) return []
+    const isOver = 'task' in until && stateOf(until.task) === 'done'
+    const state = isOver ? 'done' : stateOf(from) === 'done' ? 'underWay' : 'toDo'
+    const lane = place ? laneOn(from, schedule)! : 'rack'
+    return [{ id, kind, name, of, lane, state, hands: false, task: null, person: null, from: laid, to: taken }]
+  })
   const event: Slot = {
     id: 'event',
     kind: 'event',
     name: 'Event',
     lane: 'road',
     hands: false,
-    load: null,
+    of: null,
     task: null,
     person: null,
     state: 'toDo',
@@ -622,7 +338,7 @@ function timetableOf(
   const drive = stretchOf('drive')
   const atVenue = job.waits.filter(({ before }) => before === 'drive').map(({ after }) => stretchOf(after).from)
   return {
-    slots: [...slots, ...lying, event].sort((one, other) => one.from - other.from || one.to - other.to),
+    slots: [...slots, ...lies, event].sort((one, other) => one.from - other.from || one.to - other.to),
     startBy: schedule.startBy,
     leaveAt: drive.from,
     atVenueBy: Math.min(job.endAt, ...atVenue),
@@ -633,6 +349,16 @@ function timetableOf(
   }
 }
 
-/** What something dries on that is held by a task before it. */
-const laneOfDrying = (task: string, { held }: Schedule): string =>
-  held.find(({ hold }) => hold.until === task)?.hold.resource ?? 'rack'
+/** Places of which pieces hold one by one are lanes of their own, numbered. */
+const NUMBERED: readonly string[] = ['mat', 'tray', 'oven']
+
+/** What is held by a task or until it, as a lane; none where nothing is. */
+function laneOn(task: string, { held }: Schedule): string | null {
+  const at = held.find(
+    ({ hold }) =>
+      hold.from === task || (hold.until === task && (NUMBERED.includes(hold.resource) || hold.from !== task)),
+  )
+  if (!at) return null
+  if (NUMBERED.includes(at.hold.resource)) return `${at.hold.resource} ${at.unit}`
+  return at.hold.until === task && at.hold.from !== task ? at.hold.resource : null
+}

@@ -10,13 +10,13 @@ const { dishes } = plan.dishes
 
 describe('what colouring takes besides dye', () => {
   it('is what every dish is thinned with, and what finishes take', () => {
-    const needs = colourNeeds(dishes, plan.paperwork)
+    const needs = colourNeeds(dishes, plan.decorations)
     expect(needs.find(({ name }) => name === 'strong clear alcohol')!.amount.value).toBeCloseTo(
       dishes.reduce((sum, { ml }) => sum + ml.value, 0),
       9,
     )
     expect(needs.find(({ name }) => name.includes('gilded edges'))!.amount.value).toBeCloseTo(
-      plan.paperwork.flatMap(({ finishes }) => finishes).reduce((sum, { amount }) => sum + amount.value, 0),
+      plan.decorations.flatMap(({ finishes }) => finishes).reduce((sum, { amount }) => sum + amount.value, 0),
       9,
     )
     for (const { amount } of needs)
@@ -24,7 +24,7 @@ describe('what colouring takes besides dye', () => {
         expect(workingSentence(working, 'imperial')).not.toMatch(/NaN|undefined|[{}]/)
   })
   it('adds finishes of one colour up, and keeps others apart', () => {
-    const [gilded] = plan.paperwork.flatMap(({ finishes }) => finishes)
+    const [gilded] = plan.decorations.flatMap(({ finishes }) => finishes)
     const twice = colourNeeds(
       [],
       [

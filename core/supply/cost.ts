@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { derive, sumOf, typed, type Working } from '../quantity'
-import type { DiscSupply } from './shopping'
+import type { StockShape } from '../material'
+import type { SheetNeed } from './shopping'
 
 /** What things cost this studio, in its own money. */
 export const pricesSchema = z.strictObject({
@@ -15,37 +16,37 @@ export type Prices = z.infer<typeof pricesSchema>
 /** Guesses to replace. */
 export const STARTING_PRICES: Prices = { discEach: 0.6, sheetEach: 0.5, colourMl: 0.5, hour: 25 }
 
-/** Film, paper, colour and hands of a job. @param colour dye that goes into bath and dishes */
-export function costOf(
-  supplies: readonly DiscSupply[],
-  sheets: Working,
-  colour: Working,
-  handsOn: Working,
-  prices: Prices,
-): Working {
+/** Paper, colour and hands of a job. @param colour dye that goes into baths and dishes */
+export function costOf(sheets: readonly SheetNeed[], colour: Working, handsOn: Working, prices: Prices): Working {
   const price = (key: keyof Prices): Working =>
     typed(pricesSchema.shape[key].meta()!.label as string, prices[key], 'money', 'Timetable')
-  const discs = sumOf(
-    'discs',
-    'count',
-    'discs of all sizes',
-    supplies.map(({ needed }) => needed),
-  )
+  const of = (kind: StockShape['kind'], label: string): Working =>
+    sumOf(
+      label,
+      'count',
+      'all sizes added up',
+      sheets.filter(({ shape }) => shape.kind === kind).map(({ needed }) => needed),
+    )
+  const [discs, rects] = [of('disc', 'discs'), of('rect', 'sheets')]
+  const hasDiscs = discs.value > 0
   return derive(
     'cost',
     'money',
-    'film, paper, colour and hands',
-    '{discs} × {discEach} + {sheets} × {sheetEach} + {colour} × {colourMl} + {hands} in hours × {hour}',
+    'paper, colour and hands',
+    `${hasDiscs ? '{discs} × {discEach} + ' : ''}{sheets} × {sheetEach} + {colour} × {colourMl} + {hands} in hours × {hour}`,
     {
-      discs,
-      discEach: price('discEach'),
-      sheets,
+      ...(hasDiscs && { discs, discEach: price('discEach') }),
+      sheets: rects,
       sheetEach: price('sheetEach'),
       colour,
       colourMl: price('colourMl'),
       hands: handsOn,
       hour: price('hour'),
     },
-    (v) => v.discs * v.discEach + v.sheets * v.sheetEach + v.colour * v.colourMl + (v.hands / 60) * v.hour,
+    () =>
+      discs.value * prices.discEach +
+      rects.value * prices.sheetEach +
+      colour.value * prices.colourMl +
+      (handsOn.value / 60) * prices.hour,
   )
 }

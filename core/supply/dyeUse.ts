@@ -1,22 +1,29 @@
 import { DROP_ML } from '../material'
 import { derive, found, sumOf, starting, type Working } from '../quantity'
-import type { Dish, SteppedBath } from '../tint'
+import type { Bath, Dish } from '../tint'
 
 /** What a job takes of a dye. */
 export type DyeUse = { readonly dye: string; readonly ml: Working }
 
 /**
- * What the bath and the dishes take of each dye, whole drops.
+ * What the baths and the dishes take of each dye, whole drops.
  *
  * By hand: 40 drops in the bath and 12 in a dish: 52 × 0.045 ml = 2.3 ml.
  */
 export function dyeUses(
   dyes: readonly { readonly id: string; readonly name: string }[],
-  bath: SteppedBath | null,
+  baths: readonly Bath[],
   dishes: readonly Dish[],
 ): readonly DyeUse[] {
   return dyes.flatMap(({ id, name }): DyeUse[] => {
-    const inBath = (bath?.steps ?? []).reduce((sum, { wholeDrops }) => sum + (wholeDrops[id] ?? 0), 0)
+    const inBaths = baths.map(({ uses, steps }) =>
+      found(
+        `in the bath for ${uses.map((use) => use.name.toLowerCase()).join(', ')}`,
+        steps.reduce((sum, { wholeDrops }) => sum + (wholeDrops[id] ?? 0), 0),
+        'drops',
+        'whole drops of its steps',
+      ),
+    )
     const inDishes = dishes.map(({ uses, doses }) =>
       found(
         `in the dish for ${uses.map((use) => use.name.toLowerCase()).join(', ')}`,
@@ -25,9 +32,7 @@ export function dyeUses(
         'whole drops of its recipe',
       ),
     )
-    const parts = [found('in the bath', inBath, 'drops', 'whole drops of its steps'), ...inDishes].filter(
-      ({ value }) => value > 0,
-    )
+    const parts = [...inBaths, ...inDishes].filter(({ value }) => value > 0)
     if (parts.length === 0) return []
     const drops = sumOf(`drops of ${name}`, 'drops', 'bath and dishes added up', parts)
     return [

@@ -5,6 +5,9 @@ export { dyeUses, type DyeUse } from './dyeUse'
 export {
   MOST_PIECE_BOXES,
   MOST_STOCK,
+  paperItem,
+  paperName,
+  paperStock,
   pieceBoxSchema,
   pricingSchema,
   SHELF_WORDS,
@@ -18,4 +21,4 @@ export {
   type Stock,
 } from './stock'
 export { merged, shoppingList, type Need, type ShoppingLine } from './need'
-export { discStockSchema, discSupplies, type DiscStock, type DiscSupply } from './shopping'
+export { sheetSupplies, type SheetNeed, type SheetSupply } from './shopping'

@@ -1,5 +1,6 @@
-/** What lies on the shelves besides film and dyes, in which packs it is bought, and what a pack costs. */
+/** What lies on the shelves besides dyes, in which packs it is bought, and what a pack costs. */
 import { z } from 'zod'
+import { paperOf, shapeKey, shapeName, type PaperId, type StockShape } from '../material'
 
 /** Shelves as one walks along them when shopping. */
 export const SHELVES = ['paper', 'colour', 'liquid', 'wire', 'covering', 'accent', 'equipment'] as const
@@ -28,6 +29,24 @@ export const stockSchema = z.strictObject({
 })
 
 export type Stock = z.infer<typeof stockSchema>
+
+/** By what sheets of a paper and size are found in stock. */
+export const paperItem = (paper: PaperId, shape: StockShape): string => `sheet ${paper} ${shapeKey(shape)}`
+
+/** What sheets of a paper and size are called in lists. */
+export const paperName = (paper: PaperId, shape: StockShape): string => `${paperOf(paper).name}, ${shapeName(shape)}`
+
+/** Sheets of a paper and size as they lie in stock. */
+export const paperStock = (paper: PaperId, shape: StockShape, onHand: number, pack: number): Stock => ({
+  item: paperItem(paper, shape),
+  name: paperName(paper, shape),
+  shelf: 'paper',
+  kind: 'count',
+  onHand,
+  pack,
+  packPrice: null,
+})
+
 export const MOST_STOCK = 300
 
 /** What is put on the bare costs to come to a price. */

@@ -14,6 +14,7 @@ import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
+import { fixed, untilHandled } from './step'
 
 const CORNERS = ['none', 'top', 'all'] as const
 
@@ -169,7 +170,7 @@ export const boxPanels = defineTechnique({
       perPieceMin: 1.2,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'glue',
@@ -180,7 +181,7 @@ export const boxPanels = defineTechnique({
       perPieceMin: 0.5,
       perElementMin: 4,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],

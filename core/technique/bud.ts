@@ -12,6 +12,7 @@ import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { branchStance } from './foliage'
 import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
 import { bloomWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(6).max(50).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -74,8 +75,8 @@ export const bud = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm * LONG_SHARE }),
 
-  pieces: (values, size, _, shrink) => {
-    const { petal } = sizesOf(values.acrossMm, size, shrink)
+  pieces: (values, size, _, means) => {
+    const { petal } = sizesOf(values.acrossMm, size, means?.shrink)
     const wide = derive(
       'petal wide',
       'length',
@@ -124,7 +125,6 @@ export const bud = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
-  occupies: [{ step: 'roll', mould: 'foamHole', per: 'element' }],
   steps: [
     {
       id: 'cut',
@@ -133,7 +133,7 @@ export const bud = defineTechnique({
       perPieceMin: 0.25,
       perElementMin: 0,
       fixedMin: 4,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'roll',
@@ -142,7 +142,8 @@ export const bud = defineTechnique({
       perPieceMin: 0.4,
       perElementMin: 1,
       fixedMin: 4,
-      waitMin: 60,
+      rest: untilHandled(60),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   liquids: [

@@ -10,6 +10,7 @@ import { between, derive, found, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed } from './step'
 
 const parameters = z.strictObject({
   seenMm: z
@@ -122,7 +123,7 @@ export const butterfly = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 3,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'fold',
@@ -131,7 +132,7 @@ export const butterfly = defineTechnique({
       perPieceMin: 1,
       perElementMin: 0,
       fixedMin: 3,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],

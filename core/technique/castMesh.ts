@@ -12,6 +12,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(25).max(150).meta({ label: 'Wide', kind: 'length', help: 'Of a piece of lace' }),
@@ -85,7 +86,6 @@ export const castMesh = defineTechnique({
     ]
   },
 
-  occupies: [{ step: 'pour', mould: 'pan', per: 'job' }],
   steps: [
     {
       id: 'blend',
@@ -94,7 +94,7 @@ export const castMesh = defineTechnique({
       perPieceMin: 0,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 10,
+      rest: fixed(10),
     },
     {
       id: 'pour',
@@ -105,7 +105,8 @@ export const castMesh = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 10,
+      rest: fixed(10),
+      hold: { place: 'pan', per: 'job' },
     },
     {
       id: 'lay',
@@ -114,7 +115,7 @@ export const castMesh = defineTechnique({
       perPieceMin: 0,
       perElementMin: 1,
       fixedMin: 0,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   liquids: [{ mixture: 'slurry', per: 'dm2', ml: 8 }],

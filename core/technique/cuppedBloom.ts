@@ -26,6 +26,7 @@ import {
   type PetalLayer,
 } from './petal'
 import { bloomWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(160).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -97,8 +98,8 @@ export const cuppedBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size, _, shrink) => {
-    const { across, longest } = longestOf(values, size, shrink)
+  pieces: (values, size, _, means) => {
+    const { across, longest } = longestOf(values, size, means?.shrink)
     const of = (label: string, share: number): Working =>
       derive(
         label,
@@ -136,10 +137,6 @@ export const cuppedBloom = defineTechnique({
     ],
   }),
 
-  occupies: [
-    { step: 'lap', mould: 'foamHole', per: 'piece' },
-    { step: 'assemble', mould: 'foamHole', per: 'element' },
-  ],
   steps: [
     {
       id: 'colour',
@@ -148,7 +145,7 @@ export const cuppedBloom = defineTechnique({
       perPieceMin: 0,
       perElementMin: 1,
       fixedMin: 10,
-      waitMin: 40,
+      rest: untilHandled(40),
     },
     {
       id: 'cut',
@@ -157,7 +154,7 @@ export const cuppedBloom = defineTechnique({
       perPieceMin: 0.35,
       perElementMin: 1,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'lap',
@@ -166,7 +163,8 @@ export const cuppedBloom = defineTechnique({
       perPieceMin: 0.4,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 60,
+      rest: untilHandled(60),
+      hold: { place: 'foamHole', per: 'piece' },
     },
     {
       id: 'assemble',
@@ -175,7 +173,8 @@ export const cuppedBloom = defineTechnique({
       perPieceMin: 0.4,
       perElementMin: 3,
       fixedMin: 5,
-      waitMin: 120,
+      rest: untilHandled(120),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],

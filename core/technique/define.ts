@@ -2,24 +2,16 @@ import type { z } from 'zod'
 import type { FlatSide } from '../cake'
 import type { Outline, Point3 } from '../geometry'
 import type { Learned } from '../learn'
-import type { PaperId } from '../material'
+import type { PaperId, StockShape } from '../material'
 import type { Working } from '../quantity'
 import type { FinishId } from './finish'
 import type { Assembly } from './assembly'
+import type { Colouring } from '../tint'
+import type { Portion } from './film/portion'
 import type { LiquidUse } from './liquid'
+import type { Step } from './step'
 import type { Mesh } from './mesh'
 import type { Wiring } from './wiring'
-
-/** A hand movement the technique asks for; amounts come later. */
-export type Step = { readonly id: string; readonly name: string; readonly say: string }
-
-/** A step whose minutes follow from pieces and elements, and how long the work rests after it. */
-export type TimedStep = Step & {
-  readonly perPieceMin: number
-  readonly perElementMin: number
-  readonly fixedMin: number
-  readonly waitMin: number
-}
 
 /** Something that can hurt a person or spoil food at a step. */
 export type TechniqueCaution = { readonly id: string; readonly at: string; readonly say: string }
@@ -66,7 +58,42 @@ export type PlacedElement = {
    * clear of the cake.
    */
   readonly pose?: { readonly at: Point3; readonly axis: Point3; readonly face: Point3 } | undefined
+  /** The portion of a disc it was told to be, by hand. */
+  readonly cut?: Sector | undefined
+  /** What it comes to, for what is sized by the sheets there are. */
+  readonly fitted?: Fitted | undefined
   readonly seed: number
+}
+
+/** A sector of a disc: how much of it, and how wide the disc is. */
+export type Sector = { readonly portion: Portion; readonly discMm: number }
+
+/** An element sized by the sheets there are: the sector it takes, what is seen of it, and how much lower it stays than wished. */
+export type Fitted = Sector & SeenSize & { readonly shortMm: number }
+
+/**
+ * How large an element of size 1 is seen, mm. `footWidthMm` is the part of the width that a foot takes which is the same
+ * for every size; none when it is not said.
+ */
+export type SeenSize = { readonly widthMm: number; readonly heightMm: number; readonly footWidthMm?: number }
+
+/** How wide an element of a size is seen, mm. */
+export const seenWidthAt = ({ widthMm, footWidthMm = 0 }: SeenSize, size: number): number =>
+  footWidthMm + (widthMm - footWidthMm) * size
+
+/** What an element is seen as, where it is placed. */
+export const seenAs = ({ fitted, size }: Pick<PlacedElement, 'fitted' | 'size'>, seen: SeenSize): SeenSize =>
+  fitted ?? { widthMm: seenWidthAt(seen, size), heightMm: seen.heightMm * size }
+
+/** How elements dry: as their technique says, laid on a mat in the room, or on a tray in a cool oven. */
+export const DRYING_WAYS = ['room', 'mat', 'oven'] as const
+export type DryingWay = (typeof DRYING_WAYS)[number]
+
+/** What pieces are cut from and how they dry: what sizing needs to know besides parameters. */
+export type Means = {
+  readonly shrink: Learned['shrink']
+  readonly drying: DryingWay
+  readonly shapes: readonly StockShape[]
 }
 
 /**
@@ -109,6 +136,10 @@ export type PieceKind = {
   readonly width: Working
   readonly height: Working
   readonly perElement: number
+  /** The sector of a disc it is, for what is cut in portions. */
+  readonly sector?: Sector
+  /** Room it takes on what it dries on, when that is not its outline's, mm. */
+  readonly lying?: { readonly widthMm: number; readonly heightMm: number }
 }
 
 /** A point of the tier's side, so far off its wall. */
@@ -119,19 +150,6 @@ export type Ingredient = 'gelatine' | 'dairy' | 'alcohol'
 
 /** Heat that paper is worked with. */
 export type Heat = 'pan' | 'oil' | 'steam'
-
-/** What pieces lie, stand or are worked in for a while, of which a studio has so many. */
-export const MOULDS = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
-export type MouldId = (typeof MOULDS)[number]
-export const MOULD_WORDS: Readonly<Record<MouldId, string>> = {
-  halfSphere: 'half-spheres',
-  foamHole: 'holes in foam',
-  pan: 'pan',
-  fan: 'fan',
-}
-
-/** What a step occupies until its rest is over: one for each piece or element, or one for all. */
-type Occupied = { readonly step: string; readonly mould: MouldId; readonly per: 'piece' | 'element' | 'job' }
 
 /** Why a paper must not be used. */
 type Unfit = Readonly<Partial<Record<PaperId, string>>>
@@ -165,18 +183,23 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly startingColour: string
   readonly spareShare: Working
   /** How large an element of size 1 is seen, mm. */
-  readonly seen: (parameters: z.infer<Parameters>) => { readonly widthMm: number; readonly heightMm: number }
+  readonly seen: (parameters: z.infer<Parameters>, means?: Means) => SeenSize
+  /** Elements sized by the sheets there are, for what takes portions of discs. */
+  readonly fit?: (
+    parameters: z.infer<Parameters>,
+    elements: readonly PlacedElement[],
+    means: Means,
+  ) => readonly PlacedElement[]
   /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
   readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
   /**
-   * Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place; `shrink`
-   * is what trials say of it.
+   * Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place.
    */
   readonly pieces: (
     parameters: z.infer<Parameters>,
     size: number,
     element?: PlacedElement,
-    shrink?: Learned['shrink'],
+    means?: Means,
   ) => readonly PieceKind[]
   /** What else the technique is reckoned by, such as pours of a pan. */
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
@@ -184,15 +207,21 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
   /** In which order an element of the biggest size is put together, for what is put together. */
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
-  /** Moulds, foam, pan or fan that its steps occupy. */
-  readonly occupies?: readonly Occupied[]
+  /** Ways it dries, the usual one first; in the room where none is said. */
+  readonly dries?: readonly DryingWay[]
+  /** Cut in portions of discs unless it is told otherwise. */
+  readonly fromDiscs?: true
+  /** How it is usually coloured, when that does not follow from paper and heat. */
+  readonly startingColouring?: Colouring['way']
+  /** Minutes to place one, where that is not what most take. */
+  readonly placeMin?: number
   /** What heat it is worked with: hot pan, hot oil, steam. */
   readonly heat?: Heat
   /** Stands by its own stiffness, so that paper made supple would sink. */
   readonly stands?: true
   /** What a client may not want in it. */
   readonly contains?: readonly Ingredient[]
-  readonly steps: readonly TimedStep[]
+  readonly steps: readonly Step[]
   /** Mixtures it is worked with, besides colour. */
   readonly liquids?: readonly LiquidUse[]
   readonly consumables: readonly string[]

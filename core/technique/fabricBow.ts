@@ -13,6 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(40).max(220).meta({ label: 'Seen across', kind: 'length', help: 'From loop to loop' }),
@@ -159,7 +160,7 @@ export const fabricBow = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 20,
-      waitMin: 20,
+      rest: untilHandled(20),
     },
     {
       id: 'cut',
@@ -168,7 +169,7 @@ export const fabricBow = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 45,
+      rest: untilHandled(45),
     },
     {
       id: 'tie',
@@ -177,7 +178,7 @@ export const fabricBow = defineTechnique({
       perPieceMin: 0,
       perElementMin: 10,
       fixedMin: 0,
-      waitMin: 120,
+      rest: untilHandled(120),
     },
   ],
   liquids: [{ mixture: 'gelatineFilm', per: 'dm2', ml: 5 }],

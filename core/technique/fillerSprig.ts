@@ -12,6 +12,7 @@ import type { MeshFace, MeshLine } from './mesh'
 import { branchStance } from './foliage'
 import { floretOutline } from './petal'
 import { tapeFor, wireLength } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(25).max(160).meta({ label: 'Sprig high', kind: 'length', help: 'Of the tallest' }),
@@ -93,7 +94,7 @@ export const fillerSprig = defineTechnique({
       perPieceMin: 0.35,
       perElementMin: 0,
       fixedMin: 4,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
     {
       id: 'join',
@@ -102,7 +103,7 @@ export const fillerSprig = defineTechnique({
       perPieceMin: 0.15,
       perElementMin: 2,
       fixedMin: 4,
-      waitMin: 0,
+      rest: fixed(0),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],

@@ -13,6 +13,7 @@ import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   panelLengthMm: z
@@ -83,7 +84,7 @@ export const flatPanel = defineTechnique({
       perPieceMin: 2,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'glue',
@@ -92,7 +93,7 @@ export const flatPanel = defineTechnique({
       perPieceMin: 0,
       perElementMin: 5,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],

@@ -12,6 +12,7 @@ import type { MeshBead, MeshFace, MeshLine } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomStance, floretOutline } from './petal'
 import { tapeFor, wireLength } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(30).max(160).meta({ label: 'Dome across', kind: 'length', help: 'Of the biggest' }),
@@ -60,12 +61,12 @@ export const floretDome = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size, _, shrink) => {
+  pieces: (values, size, _, means) => {
     const across = cutSize(
       'floret cut across',
       typed('floret across', values.floretMm, 'length', 'Arrange'),
       null,
-      dampShrink(shrink?.damp),
+      dampShrink(means?.shrink.damp),
     )
     return [
       {
@@ -112,7 +113,6 @@ export const floretDome = defineTechnique({
     }
   },
 
-  occupies: [{ step: 'wire', mould: 'foamHole', per: 'piece' }],
   steps: [
     {
       id: 'cut',
@@ -121,7 +121,7 @@ export const floretDome = defineTechnique({
       perPieceMin: 0.12,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'wire',
@@ -130,7 +130,8 @@ export const floretDome = defineTechnique({
       perPieceMin: 0.6,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 60,
+      rest: untilHandled(60),
+      hold: { place: 'foamHole', per: 'piece' },
     },
     {
       id: 'set',
@@ -139,7 +140,7 @@ export const floretDome = defineTechnique({
       perPieceMin: 0.25,
       perElementMin: 3,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   liquids: [

@@ -12,6 +12,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed } from './step'
 
 const PARTS = ['ball', 'half', 'quarter'] as const
 
@@ -89,7 +90,7 @@ export const foldedGlobe = defineTechnique({
       perPieceMin: 0.25,
       perElementMin: 0,
       fixedMin: 3,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'fold',
@@ -100,7 +101,7 @@ export const foldedGlobe = defineTechnique({
       perPieceMin: 0.75,
       perElementMin: 2,
       fixedMin: 0,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.1 }],

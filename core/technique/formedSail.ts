@@ -13,6 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed, untilFirm } from './step'
 
 const CUTS = ['triangle', 'quadrilateral'] as const
 const FORMERS = ['bubble wrap', 'crumpled foil', 'tube'] as const
@@ -76,12 +77,12 @@ export const formedSail = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),
 
-  pieces: ({ seenMm, widthMm, insertionMm, cut }, size, _, shrink) => {
+  pieces: ({ seenMm, widthMm, insertionMm, cut }, size, _, means) => {
     const height = cutSize(
       'cut high',
       found('seen height here', seenMm * size, 'length', 'from its place'),
       typed('foot', insertionMm, 'length', 'Arrange'),
-      dampShrink(shrink?.damp),
+      dampShrink(means?.shrink.damp),
     )
     const width = derive(
       'cut wide',
@@ -91,7 +92,7 @@ export const formedSail = defineTechnique({
       {
         seen: found('seen width here', widthMm * size, 'length', 'from its place'),
         fullness: starting('paper for each width', WAVE_FULLNESS, 'ratio', 'guess'),
-        shrink: dampShrink(shrink?.damp),
+        shrink: dampShrink(means?.shrink.damp),
       },
       (v) => (v.seen * v.fullness) / (1 - v.shrink),
     )
@@ -130,7 +131,7 @@ export const formedSail = defineTechnique({
       perPieceMin: 0.7,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'wash',
@@ -141,7 +142,7 @@ export const formedSail = defineTechnique({
       perPieceMin: 2,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 720,
+      rest: untilFirm(720),
     },
     {
       id: 'place',
@@ -150,7 +151,7 @@ export const formedSail = defineTechnique({
       perPieceMin: 0,
       perElementMin: 1,
       fixedMin: 0,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   consumables: [

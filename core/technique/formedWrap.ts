@@ -13,6 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { oneRowRound } from './round'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   sheetLengthMm: z
@@ -55,7 +56,7 @@ export const formedWrap = defineTechnique({
 
   layOut: ({ sheetLengthMm, overlapMm }, room) => oneRowRound(room, 'sheets round', sheetLengthMm, overlapMm),
 
-  pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, shrink) => {
+  pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, means) => {
     const width = typed('sheet long', sheetLengthMm, 'length', 'Arrange')
     const height = derive(
       'cut high',
@@ -65,7 +66,7 @@ export const formedWrap = defineTechnique({
       {
         seen: typed('seen height', heightMm, 'length', 'Arrange'),
         fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'),
-        shrink: dampShrink(shrink?.damp),
+        shrink: dampShrink(means?.shrink.damp),
       },
       (v) => (v.seen * v.fullness) / (1 - v.shrink),
     )
@@ -83,7 +84,6 @@ export const formedWrap = defineTechnique({
     ]
   },
 
-  occupies: [{ step: 'press', mould: 'fan', per: 'job' }],
   steps: [
     {
       id: 'condition',
@@ -92,7 +92,7 @@ export const formedWrap = defineTechnique({
       perPieceMin: 3,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 20,
+      rest: untilHandled(20),
     },
     {
       id: 'press',
@@ -103,7 +103,8 @@ export const formedWrap = defineTechnique({
       perPieceMin: 6,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 120,
+      rest: untilHandled(120),
+      hold: { place: 'fan', per: 'job' },
     },
     {
       id: 'wrap',
@@ -112,7 +113,7 @@ export const formedWrap = defineTechnique({
       perPieceMin: 0,
       perElementMin: 5,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],

@@ -19,6 +19,7 @@ import {
   type LeafPlace,
 } from './foliage'
 import { tapeFor, wireLength } from './wiring'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   leafMm: z.number().min(30).max(200).meta({ label: 'Longest leaf', kind: 'length' }),
@@ -108,7 +109,6 @@ export const freeLeafStem = defineTechnique({
     }
   },
 
-  occupies: [{ step: 'glue', mould: 'foamHole', per: 'element' }],
   steps: [
     {
       id: 'cut',
@@ -117,7 +117,7 @@ export const freeLeafStem = defineTechnique({
       perPieceMin: 0.6,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
     {
       id: 'glue',
@@ -126,7 +126,8 @@ export const freeLeafStem = defineTechnique({
       perPieceMin: 0.5,
       perElementMin: 1.5,
       fixedMin: 5,
-      waitMin: 60,
+      rest: untilHandled(60),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   liquids: [

@@ -13,6 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(25).max(130).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest' }),
@@ -46,9 +47,14 @@ export const gatheredFan = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, spreadDeg }) => ({ widthMm: acrossMm(seenMm, spreadDeg), heightMm: seenMm }),
 
-  pieces: ({ seenMm, spreadDeg, insertionMm }, size, _, shrink) => {
+  pieces: ({ seenMm, spreadDeg, insertionMm }, size, _, means) => {
     const seen = found('seen height here', seenMm * size, 'length', 'from its place')
-    const height = cutSize('cut long', seen, typed('foot', insertionMm, 'length', 'Arrange'), dampShrink(shrink?.damp))
+    const height = cutSize(
+      'cut long',
+      seen,
+      typed('foot', insertionMm, 'length', 'Arrange'),
+      dampShrink(means?.shrink.damp),
+    )
     const width = derive(
       'cut wide',
       'length',
@@ -96,7 +102,7 @@ export const gatheredFan = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 20,
+      rest: untilHandled(20),
     },
     {
       id: 'pleat',
@@ -105,7 +111,7 @@ export const gatheredFan = defineTechnique({
       perPieceMin: 2,
       perElementMin: 0,
       fixedMin: 0,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],

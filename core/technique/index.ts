@@ -1,3 +1,5 @@
+import type { z } from 'zod'
+import type { Technique } from './define'
 import { boxPanels } from './boxPanels'
 import { bud } from './bud'
 import { butterfly } from './butterfly'
@@ -18,28 +20,35 @@ import { mouldedBloom } from './mouldedBloom'
 import { openBloom } from './openBloom'
 import { panSail } from './panSail'
 import { patchedLeaf } from './patchedLeaf'
-import { puff } from './puff'
+import { puff } from './film/puff'
+import { soakedSail } from './film/soakedSail'
 import { silhouette } from './silhouette'
 import { steamedSpire } from './steamedSpire'
 import { stripScroll } from './stripScroll'
 import { tornRuffle } from './tornRuffle'
 
 export {
-  MOULD_WORDS,
-  MOULDS,
+  DRYING_WAYS,
+  seenAs,
+  seenWidthAt,
   type BandRoom,
   type CompositionKind,
   type Failure,
   type Heat,
+  type DryingWay,
   type Ingredient,
   type Layout,
+  type Means,
+  type PieceKind,
   type PlacedElement,
+  type Sector,
+  type SeenSize,
   type Technique,
   type TechniqueCaution,
-  type TimedStep,
   type Wall,
 } from './define'
-export { PORTIONS, type Portion, type SizedElement } from './film'
+export { fixed, PLACES, PLACE_WORDS, type Hold, type PlaceId, type Rest, type Step } from './step'
+export { PORTION_WORDS, PORTIONS, SWEEP_DEG, type Portion } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'
 export { GAUGES, HOLDER_MM, type Gauge, type Wiring } from './wiring'
@@ -57,8 +66,6 @@ export {
 export type { Mesh, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
 export { MIXTURE_IDS, type MixtureId } from './liquid'
-export { apportion, soakedSail, type SoakedSail } from './soakedSail'
-export { sailNet, type SailNet } from './sailShape'
 export {
   boxPanels,
   bud,
@@ -82,13 +89,15 @@ export {
   patchedLeaf,
   puff,
   silhouette,
+  soakedSail,
   steamedSpire,
   stripScroll,
   tornRuffle,
 }
 
-/** Every technique that is cut from sheets, as decorators sort them. To add one: write its file, list it here. */
+/** Every technique, as decorators sort them. To add one: write its file, list it here. */
 export const TECHNIQUES = [
+  soakedSail,
   formedSail,
   panSail,
   gatheredFan,
@@ -117,3 +126,13 @@ export const TECHNIQUES = [
 ] as const
 
 export type TechniqueId = (typeof TECHNIQUES)[number]['id']
+
+/** A technique, its parameters loosened to what its own schema has checked. */
+export type AnyTechnique = Technique<z.ZodObject, TechniqueId>
+
+/** @throws for an id that no technique has: files are checked before they come this far */
+export function techniqueOf(id: TechniqueId): AnyTechnique {
+  const found = TECHNIQUES.find((each) => each.id === id)
+  if (!found) throw new Error(`Expected a technique of ${TECHNIQUES.map((each) => each.id).join(', ')}, got ${id}.`)
+  return found as unknown as AnyTechnique
+}

@@ -21,6 +21,7 @@ import {
   pairsOn,
 } from './foliage'
 import { branchWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
@@ -85,7 +86,6 @@ export const laminatedLeaf = defineTechnique({
     moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm),
   }),
 
-  occupies: [{ step: 'shape', mould: 'foamHole', per: 'piece' }],
   steps: [
     {
       id: 'laminate',
@@ -96,7 +96,7 @@ export const laminatedLeaf = defineTechnique({
       perPieceMin: 0.7,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 20,
+      rest: untilHandled(20),
     },
     {
       id: 'shape',
@@ -105,7 +105,8 @@ export const laminatedLeaf = defineTechnique({
       perPieceMin: 0.2,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 240,
+      rest: untilHandled(240),
+      hold: { place: 'foamHole', per: 'piece' },
     },
     {
       id: 'join',
@@ -116,7 +117,7 @@ export const laminatedLeaf = defineTechnique({
       perPieceMin: 0.3,
       perElementMin: 4,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.24 }],

@@ -12,6 +12,7 @@ import { defineTechnique } from './define'
 import type { Mesh } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   seenMm: z
@@ -126,7 +127,7 @@ export const layeredWings = defineTechnique({
       perPieceMin: 4,
       perElementMin: 0,
       fixedMin: 10,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'edge',
@@ -135,7 +136,7 @@ export const layeredWings = defineTechnique({
       perPieceMin: 1,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 15,
+      rest: fixed(15),
     },
     {
       id: 'stack',
@@ -144,7 +145,7 @@ export const layeredWings = defineTechnique({
       perPieceMin: 0.5,
       perElementMin: 4,
       fixedMin: 0,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.15 }],

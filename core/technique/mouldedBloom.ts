@@ -12,6 +12,7 @@ import { defineTechnique } from './define'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -108,7 +109,8 @@ export const mouldedBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size, _, shrink) => petalPieces(bowlOf(values, size, shrink).petal, layersOf(values, 0), values, 0),
+  pieces: (values, size, _, means) =>
+    petalPieces(bowlOf(values, size, means?.shrink).petal, layersOf(values, 0), values, 0),
 
   figures: (values) => {
     const { mould, angle, deep } = bowlOf(values, 1)
@@ -119,10 +121,6 @@ export const mouldedBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
 
-  occupies: [
-    { step: 'mould', mould: 'halfSphere', per: 'piece' },
-    { step: 'assemble', mould: 'foamHole', per: 'element' },
-  ],
   steps: [
     {
       id: 'cut',
@@ -131,7 +129,7 @@ export const mouldedBloom = defineTechnique({
       perPieceMin: 0.35,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'mould',
@@ -140,7 +138,8 @@ export const mouldedBloom = defineTechnique({
       perPieceMin: 0.8,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 120,
+      rest: untilHandled(120),
+      hold: { place: 'halfSphere', per: 'piece' },
     },
     {
       id: 'assemble',
@@ -149,7 +148,8 @@ export const mouldedBloom = defineTechnique({
       perPieceMin: 0.7,
       perElementMin: 3,
       fixedMin: 5,
-      waitMin: 120,
+      rest: untilHandled(120),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   liquids: [

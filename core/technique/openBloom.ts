@@ -24,6 +24,7 @@ import {
   type PetalLayer,
 } from './petal'
 import { bloomWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(12).max(140).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -98,8 +99,8 @@ export const openBloom = defineTechnique({
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),
 
-  pieces: (values, size, _, shrink) =>
-    petalPieces(longestOf(values, size, shrink).longest, layersOf(values), values, values.lapDeg),
+  pieces: (values, size, _, means) =>
+    petalPieces(longestOf(values, size, means?.shrink).longest, layersOf(values), values, values.lapDeg),
 
   figures: (values) => {
     const { cone, longest } = longestOf(values, 1)
@@ -110,7 +111,6 @@ export const openBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values))] }),
 
-  occupies: [{ step: 'assemble', mould: 'foamHole', per: 'element' }],
   steps: [
     {
       id: 'cut',
@@ -119,7 +119,7 @@ export const openBloom = defineTechnique({
       perPieceMin: 0.3,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'cup',
@@ -128,7 +128,7 @@ export const openBloom = defineTechnique({
       perPieceMin: 0.35,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
     {
       id: 'assemble',
@@ -139,7 +139,8 @@ export const openBloom = defineTechnique({
       perPieceMin: 0.35,
       perElementMin: 2,
       fixedMin: 5,
-      waitMin: 120,
+      rest: untilHandled(120),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   liquids: [

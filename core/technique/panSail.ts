@@ -14,6 +14,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed, untilFirm } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(30).max(160).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest' }),
@@ -66,12 +67,12 @@ export const panSail = defineTechnique({
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),
 
-  pieces: ({ seenMm, widthMm, insertionMm }, size, _, shrink) => {
+  pieces: ({ seenMm, widthMm, insertionMm }, size, _, means) => {
     const height = cutSize(
       'torn high',
       found('seen height here', seenMm * size, 'length', 'from its place'),
       typed('foot', insertionMm, 'length', 'Arrange'),
-      panShrink(shrink?.pan),
+      panShrink(means?.shrink.pan),
     )
     const width = derive(
       'torn wide',
@@ -81,7 +82,7 @@ export const panSail = defineTechnique({
       {
         seen: found('seen width here', widthMm * size, 'length', 'from its place'),
         fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'),
-        shrink: panShrink(shrink?.pan),
+        shrink: panShrink(means?.shrink.pan),
       },
       (v) => (v.seen * v.fullness) / (1 - v.shrink),
     )
@@ -104,7 +105,6 @@ export const panSail = defineTechnique({
     ]
   },
 
-  occupies: [{ step: 'pan', mould: 'pan', per: 'job' }],
   steps: [
     {
       id: 'tear',
@@ -113,7 +113,7 @@ export const panSail = defineTechnique({
       perPieceMin: 0.4,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'pan',
@@ -124,7 +124,8 @@ export const panSail = defineTechnique({
       perPieceMin: 3,
       perElementMin: 0,
       fixedMin: 15,
-      waitMin: 720,
+      rest: untilFirm(720),
+      hold: { place: 'pan', per: 'job' },
     },
     {
       id: 'place',
@@ -133,7 +134,7 @@ export const panSail = defineTechnique({
       perPieceMin: 0,
       perElementMin: 1,
       fixedMin: 0,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   consumables: [

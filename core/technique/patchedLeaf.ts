@@ -21,6 +21,7 @@ import {
   pairsOn,
 } from './foliage'
 import { branchWiring } from './wiring'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
@@ -81,7 +82,6 @@ export const patchedLeaf = defineTechnique({
     moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm),
   }),
 
-  occupies: [{ step: 'patch', mould: 'foamHole', per: 'piece' }],
   steps: [
     {
       id: 'cut',
@@ -90,7 +90,7 @@ export const patchedLeaf = defineTechnique({
       perPieceMin: 0.25,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'patch',
@@ -99,7 +99,8 @@ export const patchedLeaf = defineTechnique({
       perPieceMin: 0.6,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 60,
+      rest: untilHandled(60),
+      hold: { place: 'foamHole', per: 'piece' },
     },
     {
       id: 'join',
@@ -108,7 +109,7 @@ export const patchedLeaf = defineTechnique({
       perPieceMin: 0.3,
       perElementMin: 3,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],

@@ -14,6 +14,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed } from './step'
 
 const coordinate = z.number().min(-20).max(20)
 const ringSchema = z
@@ -165,7 +166,7 @@ export const silhouette = defineTechnique({
       perPieceMin: 3,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'stand',
@@ -174,7 +175,7 @@ export const silhouette = defineTechnique({
       perPieceMin: 0,
       perElementMin: 2,
       fixedMin: 0,
-      waitMin: 15,
+      rest: fixed(15),
     },
   ],
   consumables: ['food-safe pencil and template card', 'piping gel'],

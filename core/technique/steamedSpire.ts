@@ -10,6 +10,7 @@ import { polyline, type Outline, type Point3 } from '../geometry'
 import { between, found, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { cutSize, STANDARD_SPARES } from './flat'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(40).max(260).meta({ label: 'Seen height', kind: 'length', help: 'Of the tallest' }),
@@ -81,7 +82,6 @@ export const steamedSpire = defineTechnique({
     ]
   },
 
-  occupies: [{ step: 'steam', mould: 'foamHole', per: 'element' }],
   steps: [
     {
       id: 'cut',
@@ -90,7 +90,7 @@ export const steamedSpire = defineTechnique({
       perPieceMin: 2,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'steam',
@@ -99,7 +99,8 @@ export const steamedSpire = defineTechnique({
       perPieceMin: 1.5,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 240,
+      rest: untilHandled(240),
+      hold: { place: 'foamHole', per: 'element' },
     },
   ],
   consumables: ['edible dust', 'skewers and foam to dry them standing'],

@@ -12,6 +12,7 @@ import { defineTechnique } from './define'
 import type { MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
+import { fixed } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(15).max(120).meta({ label: 'Seen size', kind: 'length', help: 'Of a scroll, across' }),
@@ -78,7 +79,7 @@ export const stripScroll = defineTechnique({
       perPieceMin: 0.15,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'wind',
@@ -89,7 +90,7 @@ export const stripScroll = defineTechnique({
       perPieceMin: 0,
       perElementMin: 4,
       fixedMin: 0,
-      waitMin: 10,
+      rest: fixed(10),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],

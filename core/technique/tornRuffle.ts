@@ -11,6 +11,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { roundTheTier } from './round'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   stripLengthMm: z
@@ -116,7 +117,7 @@ export const tornRuffle = defineTechnique({
       perPieceMin: 1,
       perElementMin: 0,
       fixedMin: 5,
-      waitMin: 0,
+      rest: fixed(0),
     },
     {
       id: 'set',
@@ -127,7 +128,7 @@ export const tornRuffle = defineTechnique({
       perPieceMin: 0,
       perElementMin: 2.5,
       fixedMin: 5,
-      waitMin: 30,
+      rest: untilHandled(30),
     },
   ],
   consumables: ['boiled, cooled water or a thin edible glue, brushed'],

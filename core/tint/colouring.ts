@@ -1,10 +1,10 @@
-/** How colour comes to paper besides the bath of a sweep: brushed, misted, dipped, stirred into slurry. */
+/** How colour comes to paper: brushed, misted, dipped, dipped in one bath from pale to deep, stirred into slurry. */
 import { z } from 'zod'
 import { derive, found, starting, type Working } from '../quantity'
 import type { ColouredSheet, SheetState } from './paperOptics'
 import type { BathTray } from './steppedBath'
 
-export const COLOURING_WAYS = ['bare', 'brush', 'mist', 'bath', 'slurry'] as const
+export const COLOURING_WAYS = ['bare', 'brush', 'mist', 'bath', 'stepped', 'slurry'] as const
 export type ColouringWay = (typeof COLOURING_WAYS)[number]
 
 export const CARRIERS = ['water', 'spirit', 'conditioner', 'oil'] as const
@@ -15,6 +15,7 @@ export const COLOURING_WORDS: Readonly<Record<ColouringWay, string>> = {
   brush: 'brushed',
   mist: 'misted',
   bath: 'dipped',
+  stepped: 'dipped from pale to deep',
   slurry: 'in the slurry',
 }
 export const CARRIER_WORDS: Readonly<Record<Carrier, string>> = {
@@ -48,10 +49,24 @@ export const DISH_KEEPS: Readonly<Record<Carrier, string>> = {
  * What stays on a face, g/dm²: a coat of paint, a coat of conditioner, a passing mist, a dip and out again (usual
  * practice, each within a half).
  */
-const ON_PAPER: Readonly<Record<ColouringWay, number>> = { bare: 0, brush: 0.45, mist: 0.3, bath: 3, slurry: 3 }
+const ON_PAPER: Readonly<Record<ColouringWay, number>> = {
+  bare: 0,
+  brush: 0.45,
+  mist: 0.3,
+  bath: 3,
+  stepped: 3,
+  slurry: 3,
+}
 const CONDITIONER_ON_PAPER = 0.4
 /** What reaches the paper of what is used; the rest stays in brush, air and dish. */
-const REACHES: Readonly<Record<ColouringWay, number>> = { bare: 1, brush: 0.8, mist: 0.7, bath: 1, slurry: 1 }
+const REACHES: Readonly<Record<ColouringWay, number>> = {
+  bare: 1,
+  brush: 0.8,
+  mist: 0.7,
+  bath: 1,
+  stepped: 1,
+  slurry: 1,
+}
 /** Left in the dish when a brush takes up no more, ml. */
 const DISH_ML = 3
 const MM2_PER_CM2 = 100
@@ -69,7 +84,7 @@ export function colouredSheet(
   colouring: Colouring,
 ): ColouredSheet {
   const { way, faces, coats } = colouring
-  const through = way === 'bath' || way === 'slurry'
+  const through = way === 'bath' || way === 'stepped' || way === 'slurry'
   return {
     kind,
     thicknessMm,

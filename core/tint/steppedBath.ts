@@ -1,6 +1,6 @@
 import { DROP_ML, type Dye } from '../material'
 import { derive, found, setting, starting, type Working } from '../quantity'
-import { sheetHex, SOAKED_FILM, type Dose } from './paperOptics'
+import { sheetHex, type ColouredSheet, type Dose } from './paperOptics'
 import type { LadderStep } from './ladder'
 
 /** A batch dipped at one strength of the bath. */
@@ -100,6 +100,7 @@ export function steppedBath(
   pieces: Working,
   tray: BathTray,
   dyes: readonly Dye[],
+  sheet: ColouredSheet,
 ): SteppedBath {
   const { startMl, uptakeMl } = startVolume(batches, pieces, tray)
   let volumeMl = startMl.value
@@ -143,7 +144,7 @@ export function steppedBath(
       inBath,
       carriedDrops,
       plannedHex: step.hex,
-      predictedHex: sheetHex(inBath, dyes, SOAKED_FILM),
+      predictedHex: sheetHex(inBath, dyes, sheet),
     }
     heldDrops -= carriedDrops
     heldWhole = mapDose(heldWhole, (drops) => drops * (1 - takenMl / volumeMl))

@@ -2,22 +2,14 @@
  * Commissions by chance: tiers of several shapes and coverings, sails or none, techniques, accents, who completes it,
  * what was cut again.
  */
+import { STARTING_WORKSHOP, type Workshop } from '../../core/workshop'
+import { newCommission, startingGathering, startingDecoration, type Commission } from '../../core/commission'
 import fc from 'fast-check'
 import { startingAccent } from '../../core/accent'
 import { roundTier } from '../../core/cake'
 import { ACCENTS } from '../../core/accent'
 import { coveringIds } from '../../core/material'
-import {
-  createPlanner,
-  newCommission,
-  STARTING_WORKSHOP,
-  startingGathering,
-  startingPaperwork,
-  startingSweep,
-  type Commission,
-  type Plan,
-  type Workshop,
-} from '../../core/plan'
+import { createPlanner, startingSweep, type Plan } from '../../core/plan'
 import { TECHNIQUES } from '../../core/technique'
 
 const planner = createPlanner()
@@ -59,9 +51,9 @@ export const aCommission: fc.Arbitrary<Commission> = fc
     const topMm = sorted.reduce((sum, { heightMm }) => sum + heightMm, 0)
     const sweep = startingSweep(topMm)
     const gathering = bouquet ? startingGathering('bouquet', cake.tiers) : null
-    const paperwork = [
-      ...techniques.map((at, number) => startingPaperwork(`made-${number}`, TECHNIQUES[at]!.id, cake.tiers)),
-      ...(gathering?.paperwork ?? []),
+    const decorations = [
+      ...techniques.map((at, number) => startingDecoration(`made-${number}`, TECHNIQUES[at]!.id, cake.tiers)),
+      ...(gathering?.decorations ?? []),
     ]
     const base = newCommission('any', 0)
     return {
@@ -72,13 +64,13 @@ export const aCommission: fc.Arbitrary<Commission> = fc
           ...base.options[0]!,
           cake,
           decorations: sails === 'none' ? [] : [{ ...sweep, sail: { ...sweep.sail, skewered: sails === 'skewered' } }],
-          paperwork,
+          decorations,
           bouquets: gathering ? [gathering.bouquet] : [],
           accents: accents.map((at, number) => ({
             ...startingAccent(
               `accent-${number}`,
               ACCENTS[at]!.id,
-              sails === 'none' ? (paperwork[0]?.id ?? 'sails') : 'sails',
+              sails === 'none' ? (decorations[0]?.id ?? 'sails') : 'sails',
             ),
             edible,
           })),
@@ -92,7 +84,7 @@ export const aCommission: fc.Arbitrary<Commission> = fc
             : [
                 {
                   id: 'again-1',
-                  part: paperwork[0] ? `${paperwork[0].id}/0` : 'sails/half 220',
+                  part: decorations[0] ? `${decorations[0].id}/0` : 'sails/half 220',
                   many: again,
                   at: 0,
                   from: '',

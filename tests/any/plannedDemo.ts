@@ -1,8 +1,10 @@
 /** The demo as leaves see it while they are tested: planned again after every change, nothing kept. */
+import type { Workshop } from '../../core/workshop'
+import { chosenOption, type Commission, type Option } from '../../core/commission'
 import { produce } from 'immer'
 import { computed, shallowRef } from 'vue'
 import { demoCommission, demoWorkshop } from '../../core/demo'
-import { chosenOption, createPlanner, type Commission, type Option, type Workshop } from '../../core/plan'
+import { createPlanner } from '../../core/plan'
 
 const planner = createPlanner()
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { MOST_ACCENTS } from '#core/commission'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, X } from '@lucide/vue'
 import { computed } from 'vue'
 import { ACCENTS, accentSchema, startingAccent, type AccentId, type FollowingAccent } from '#core/accent'
-import { MOST_ACCENTS } from '#core/plan'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'

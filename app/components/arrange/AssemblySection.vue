@@ -1,14 +1,14 @@
 <script setup lang="ts">
+import type { Decoration } from '#core/commission'
 import { computed } from 'vue'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
-import { techniqueOf, type PaperDecoration } from '#core/plan'
 import { printQuantity, several } from '#core/quantity'
-import { isPetalShape, leafOutline, petalOutline } from '#core/technique'
+import { isPetalShape, leafOutline, petalOutline, techniqueOf } from '#core/technique'
 import { usePreferences } from '~/stores/preferences'
 
 /** In which order an element is put together, as a picture: which leaf next and at which height, or whorl by whorl. */
-const props = defineProps<{ decoration: PaperDecoration }>()
+const props = defineProps<{ decoration: Decoration }>()
 
 const preferences = usePreferences()
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)

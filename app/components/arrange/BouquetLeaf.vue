@@ -1,18 +1,10 @@
 <script setup lang="ts">
+import { gatheredIn, MOST_DECORATIONS, type Decoration } from '#core/commission'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, Trash2, X } from '@lucide/vue'
 import { computed } from 'vue'
-import {
-  BOUQUET_ROLE_LABELS,
-  BOUQUET_ROLES,
-  bouquetSchema,
-  gatheredSchema,
-  type Bouquet,
-  type BouquetPlace,
-  type BouquetRole,
-} from '#core/compose'
-import { gatheredIn, MOST_PAPERWORK, techniqueOf, type PaperDecoration } from '#core/plan'
-import { TECHNIQUES, type TechniqueId } from '#core/technique'
+import { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, type Bouquet, type BouquetPlace, type BouquetRole } from '#core/compose'
+import { TECHNIQUES, type TechniqueId, techniqueOf } from '#core/technique'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
@@ -49,11 +41,11 @@ const ROLE_OF: Readonly<Partial<Record<TechniqueId, BouquetRole>>> = {
 const bouquet = computed(() => option.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const planned = computed(() => plan.value.bouquets.find(({ id }) => id === props.id) ?? null)
 const members = computed(() =>
-  option.value.paperwork
+  option.value.decorations
     .filter(({ gathered }) => gathered?.bouquet === props.id)
     .map((decoration) => ({
       decoration,
-      made: plan.value.paperwork.find(({ id }) => id === decoration.id) ?? null,
+      made: plan.value.decorations.find(({ id }) => id === decoration.id) ?? null,
       withoutPlace: planned.value?.members.find((each) => each.decoration === decoration.id)?.withoutPlace ?? 0,
     })),
 )
@@ -78,11 +70,11 @@ const set = (key: string, value: number | string | boolean): void =>
     },
     key,
   )
-const editMember = (label: string, id: string, change: (decoration: PaperDecoration) => void, merge = ''): void =>
+const editMember = (label: string, id: string, change: (decoration: Decoration) => void, merge = ''): void =>
   editOption(
     label,
-    ({ paperwork }) => {
-      const each = paperwork.find((one) => one.id === id)
+    ({ decorations }) => {
+      const each = decorations.find((one) => one.id === id)
       if (each) change(each)
     },
     merge && `${id} ${merge}`,
@@ -91,7 +83,7 @@ const editMember = (label: string, id: string, change: (decoration: PaperDecorat
 function add(technique: TechniqueId): void {
   const id = crypto.randomUUID()
   editOption('one more into the bouquet', (each) => {
-    each.paperwork.unshift(gatheredIn(props.id, id, technique, ROLE_OF[technique] ?? 'secondary', 3, each.cake.tiers))
+    each.decorations.unshift(gatheredIn(props.id, id, technique, ROLE_OF[technique] ?? 'secondary', 3, each.cake.tiers))
   })
 }
 
@@ -99,7 +91,7 @@ function add(technique: TechniqueId): void {
 function remove(): void {
   editOption('remove a bouquet', (each) => {
     each.bouquets = each.bouquets.filter(({ id }) => id !== props.id)
-    each.paperwork = each.paperwork.filter(({ gathered }) => gathered?.bouquet !== props.id)
+    each.decorations = each.decorations.filter(({ gathered }) => gathered?.bouquet !== props.id)
   })
 }
 </script>
@@ -195,7 +187,7 @@ function remove(): void {
                 :aria-label="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`"
                 @click="
                   editOption('out of the recipe', (each) => {
-                    each.paperwork = each.paperwork.filter(({ id: one }) => one !== decoration.id)
+                    each.decorations = each.decorations.filter(({ id: one }) => one !== decoration.id)
                   })
                 "
               >
@@ -206,7 +198,7 @@ function remove(): void {
           <p v-if="members.length === 0" class="text-ink-soft">
             Nothing is gathered yet. Add a bloom for the heart, leaves and filler round it.
           </p>
-          <Menu v-if="option.paperwork.length < MOST_PAPERWORK" as="div" class="relative mt-2">
+          <Menu v-if="option.decorations.length < MOST_DECORATIONS" as="div" class="relative mt-2">
             <MenuButton class="button min-h-9 gap-1! px-2.5 text-[0.88rem]" data-testid="add-member"
               ><Plus class="size-4" aria-hidden="true" />Into the bouquet</MenuButton
             >

@@ -1,18 +1,12 @@
 <script setup lang="ts">
+import type { PlannedDecoration } from '#core/decoration'
+import { MOST_BOUQUETS, MOST_DECORATIONS, startingGathering, startingDecoration, type Decoration } from '#core/commission'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Flower2, LayoutGrid, Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { stackHeightMm, stackTiers } from '#core/cake'
-import {
-  MOST_BOUQUETS,
-  MOST_PAPERWORK,
-  startingGathering,
-  startingPaperwork,
-  startingSweep,
-  type PaperDecoration,
-  type Paperwork,
-} from '#core/plan'
+import { startingSweep } from '#core/plan'
 import { TECHNIQUES, type TechniqueId } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
@@ -22,10 +16,10 @@ const { open, choose } = useChosenDecoration(() => option.value)
 
 /** Tabs of decorations cut from sheets that a bouquet holds, or that none holds. */
 const papers = (bouquet: string | null) =>
-  option.value.paperwork
+  option.value.decorations
     .filter(({ gathered }) => (gathered?.bouquet ?? null) === bouquet)
-    .flatMap((decoration: PaperDecoration) => {
-      const made = plan.value.paperwork.find((each: Paperwork) => each.id === decoration.id)
+    .flatMap((decoration: Decoration) => {
+      const made = plan.value.decorations.find((each: PlannedDecoration) => each.id === decoration.id)
       return made
         ? [{ id: made.id, name: made.name, count: made.elements.length, colour: made.colour, bouquet: false }]
         : []
@@ -57,10 +51,10 @@ function addSails(): void {
 }
 
 function addBouquet(): void {
-  const { bouquet, paperwork } = startingGathering(crypto.randomUUID().slice(0, 8), option.value.cake.tiers)
+  const { bouquet, decorations } = startingGathering(crypto.randomUUID().slice(0, 8), option.value.cake.tiers)
   editOption('gather a bouquet', (each) => {
     each.bouquets.push(bouquet)
-    each.paperwork.unshift(...paperwork)
+    each.decorations.unshift(...decorations)
   })
   choose(bouquet.id)
 }
@@ -68,7 +62,7 @@ function addBouquet(): void {
 function add(technique: TechniqueId): void {
   const id = crypto.randomUUID()
   editOption('add a decoration', (each) => {
-    each.paperwork.push(startingPaperwork(id, technique, each.cake.tiers))
+    each.decorations.push(startingDecoration(id, technique, each.cake.tiers))
   })
   choose(id)
 }
@@ -96,7 +90,7 @@ function add(technique: TechniqueId): void {
       <MenuButton
         class="button min-h-9 gap-1! px-2.5 text-[0.88rem]"
         data-testid="add-decoration"
-        :disabled="option.paperwork.length >= MOST_PAPERWORK"
+        :disabled="option.decorations.length >= MOST_DECORATIONS"
         ><Plus class="size-4" aria-hidden="true" />Add</MenuButton
       >
       <MenuItems
@@ -112,7 +106,7 @@ function add(technique: TechniqueId): void {
           ></MenuItem
         >
         <MenuItem
-          v-if="option.bouquets.length < MOST_BOUQUETS && option.paperwork.length + 4 <= MOST_PAPERWORK"
+          v-if="option.bouquets.length < MOST_BOUQUETS && option.decorations.length + 4 <= MOST_DECORATIONS"
           v-slot="{ active }"
           ><button
             type="button"

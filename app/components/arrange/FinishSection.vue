@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from '@lucide/vue'
 import { computed } from 'vue'
-import { techniqueOf } from '#core/plan'
-import { finishOf, type FinishId } from '#core/technique'
+import { finishOf, type FinishId, techniqueOf } from '#core/technique'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import ColourChoice from '~/components/ui/ColourChoice.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { PieceClass } from '#core/decoration'
 import { computed } from 'vue'
-import type { PieceClass } from '#core/plan'
 import { flipMove } from '#core/geometry'
 import { several } from '#core/quantity'
 import { pathData } from '#core/format/svg'

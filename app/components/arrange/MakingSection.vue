@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Paperwork } from '#core/plan'
+import type { PlannedDecoration } from '#core/decoration'
 import { printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
 
 /** How a decoration is made, with what it needs and what can hurt or fail at each step. */
-defineProps<{ made: Paperwork }>()
+defineProps<{ made: PlannedDecoration }>()
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
 import { PAPER_KINDS, paperOf, PAPERS, type FormatId, type PaperId } from '#core/material'
-import { techniqueOf } from '#core/plan'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { RUN_STEPS } from './schemas'

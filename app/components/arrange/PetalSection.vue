@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { MOST_PETALS } from '#core/workshop'
 import { Download, Upload, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { pathData, writeSvg } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
-import { MOST_PETALS } from '#core/plan'
 import { fitPetal, halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile, outlineIn } from '~/files/chosen'

@@ -1,8 +1,9 @@
+import { chosenOption } from '#core/commission'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { chosenOption, derivePlan } from '#core/plan'
+import { derivePlan } from '#core/plan'
 import { knownMeshes } from '~/components/stand/standScene'
 import { useChosenDecoration } from './chosen'
 import FlatPiece from './FlatPiece.vue'
@@ -22,11 +23,11 @@ beforeEach(() => {
 
 describe('elements on the unrolled side', () => {
   it.each(
-    plan.paperwork
+    plan.decorations
       .filter(({ elements }) => elements.every(({ pose }) => !pose))
       .map((made) => [made.name, made] as const),
   )('%s lies where it stands', (_, made) => {
-    const decoration = option.paperwork.find(({ id }) => id === made.id)!
+    const decoration = option.decorations.find(({ id }) => id === made.id)!
     const meshes = knownMeshes({ decoration, elements: made.elements, stack })
     made.elements.forEach((element, at) => {
       const outline = unrolledOutline(element, meshes[at]!, stack[element.tier]!, map)
@@ -59,13 +60,13 @@ describe('which decoration is open', () => {
     expect(open.value).toBe('sails')
     current = { ...option, decorations: [] }
     const bare = useChosenDecoration(() => current)
-    expect(bare.open.value).toBe(option.paperwork[0]!.id)
-    expect(useChosenDecoration(() => ({ ...option, decorations: [], paperwork: [] })).open.value).toBe('sails')
+    expect(bare.open.value).toBe(option.decorations[0]!.id)
+    expect(useChosenDecoration(() => ({ ...option, decorations: [], decorations: [] })).open.value).toBe('sails')
   })
 })
 
 describe('a flat piece', () => {
-  it.each(plan.paperwork.map((made) => [made.name, made] as const))(
+  it.each(plan.decorations.map((made) => [made.name, made] as const))(
     'of %s is drawn whole, with its folds, count, spares and size',
     (_, made) => {
       const [piece] = made.classes

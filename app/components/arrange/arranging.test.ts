@@ -1,8 +1,9 @@
+import { chosenOption, type Commission, type Option } from '#core/commission'
 import { produce } from 'immer'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, shallowRef } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { chosenOption, createPlanner, type Commission, type Option } from '#core/plan'
+import { createPlanner } from '#core/plan'
 import { useArranging } from './arranging'
 import { useChosenDecoration } from './chosen'
 

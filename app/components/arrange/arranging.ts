@@ -1,22 +1,7 @@
+import type { Option, Decoration } from '#core/commission'
 import { computed, ref } from 'vue'
 import { alongAt, angleAt, edgeScale, type StandingTier } from '#core/cake'
-import {
-  bouquetHandles,
-  compositionOf,
-  nextAdded,
-  pinned,
-  pullBouquet,
-  putting,
-  standing,
-  takingOut,
-  unpinning,
-  type Bouquet,
-  type ByHand,
-  type Composition,
-  type Handle,
-  type Spot,
-} from '#core/compose'
-import type { Option, PaperDecoration } from '#core/plan'
+import { bouquetHandles, compositionOf, nextAdded, pinned, pullBouquet, putting, standing, takingOut, unpinning, type Bouquet, type ByHand, type Composition, type Handle, type Spot } from '#core/compose'
 import { seedFor } from '#core/quantity'
 import type { PlacedElement } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
@@ -37,13 +22,13 @@ export function useArranging() {
   const { open } = useChosenDecoration(() => option.value)
 
   const stack = computed<readonly StandingTier[]>(() => plan.value.arrangement.stack)
-  const paper = computed<PaperDecoration | null>(
-    () => option.value.paperwork.find(({ id }) => id === open.value) ?? null,
+  const paper = computed<Decoration | null>(
+    () => option.value.decorations.find(({ id }) => id === open.value) ?? null,
   )
   const elements = computed<readonly PlacedElement[]>(() =>
     open.value === 'sails'
       ? plan.value.arrangement.sails.map(({ element }) => element)
-      : (plan.value.paperwork.find(({ id }) => id === open.value)?.elements ?? []),
+      : (plan.value.decorations.find(({ id }) => id === open.value)?.elements ?? []),
   )
   const byHand = computed<ByHand>(
     () => (open.value === 'sails' ? decoration.value?.byHand : paper.value?.byHand) ?? { put: [], out: [] },
@@ -87,8 +72,8 @@ export function useArranging() {
     const id = open.value
     editOption(
       label,
-      ({ decorations, paperwork }: Option) => {
-        const changed = id === 'sails' ? decorations[0] : paperwork.find((each) => each.id === id)
+      ({ decorations, decorations }: Option) => {
+        const changed = id === 'sails' ? decorations[0] : decorations.find((each) => each.id === id)
         if (changed) changed.byHand = next(changed.byHand)
       },
       merge && `${id} ${merge}`,
@@ -114,13 +99,13 @@ export function useArranging() {
     const pulled = compositionOf(before.kind).pull(before, handle, to, stack.value)
     editOption(
       'pull the composition',
-      ({ decorations, paperwork }) => {
+      ({ decorations, decorations }) => {
         if (id === 'sails') {
           if (!decorations[0] || pulled.kind !== 'sweep') return
           const { kind, ...line } = pulled
           Object.assign(decorations[0].sweep, line)
         } else {
-          const changed = paperwork.find((each) => each.id === id)
+          const changed = decorations.find((each) => each.id === id)
           if (changed) changed.composition = pulled
         }
       },

@@ -18,8 +18,8 @@ vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
 }))
 
-const decorationOf = (id: string) => option.value.paperwork.find((each) => each.id === id)!
-const count = (id: string): number => plan.value.paperwork.find((each) => each.id === id)!.count.value
+const decorationOf = (id: string) => option.value.decorations.find((each) => each.id === id)!
+const count = (id: string): number => plan.value.decorations.find((each) => each.id === id)!.count.value
 
 // What is still mounted would go on following the demo.
 enableAutoUnmount(afterEach)
@@ -54,7 +54,7 @@ describe('a bouquet’s leaf', () => {
     await mounted.get('[data-testid="shuffle"]').trigger('click')
     expect(option.value.bouquets[0]!.seed).not.toBe(5)
     await mounted.get('[data-testid="bouquet-place"]').setValue('top')
-    expect(plan.value.paperwork.find(({ id }) => id === 'blossoms')!.elements.every(({ pose }) => pose)).toBe(true)
+    expect(plan.value.decorations.find(({ id }) => id === 'blossoms')!.elements.every(({ pose }) => pose)).toBe(true)
     expect(mounted.find('[data-testid="bouquet-spanDeg"]').exists()).toBe(false)
     expect(mounted.find('[data-testid="bouquet-reach"]').exists()).toBe(true)
     await mounted.get('input[maxlength="40"]').setValue('Orchard')
@@ -63,12 +63,12 @@ describe('a bouquet’s leaf', () => {
   it('lets one go out of the recipe, and goes with all that is gathered in it', async () => {
     const mounted = leaf()
     await mounted.get('[aria-label="Take the bud out of the recipe"]').trigger('click')
-    expect(option.value.paperwork.some(({ id }) => id === 'buds')).toBe(false)
-    const others = option.value.paperwork.filter(({ gathered }) => !gathered).length
+    expect(option.value.decorations.some(({ id }) => id === 'buds')).toBe(false)
+    const others = option.value.decorations.filter(({ gathered }) => !gathered).length
     await mounted.get('[aria-label="Remove the bouquet"]').trigger('click')
     expect(mounted.text()).toBe('')
     expect(option.value.bouquets).toEqual([])
-    expect(option.value.paperwork).toHaveLength(others)
+    expect(option.value.decorations).toHaveLength(others)
   })
 })
 

@@ -1,5 +1,6 @@
-import { meshesOf, startingPaperwork, techniqueOf } from '#core/plan'
-import type { Mesh, Plant } from '#core/technique'
+import { startingDecoration } from '#core/commission'
+import { meshesOf } from '#core/decoration'
+import { type Mesh, type Plant, techniqueOf } from '#core/technique'
 
 /** Blooms look a little up, branches grow upwards; both face whoever looks. */
 const LOOKS = {
@@ -10,7 +11,7 @@ const SEED = 41
 
 /** A plant by itself, as its technique makes it. */
 export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
-  const base = startingPaperwork(id, technique, [{ heightMm: 100 }])
+  const base = startingDecoration(id, technique, [{ heightMm: 100 }])
   const decoration = { ...base, colour, parameters: { ...base.parameters, ...parameters } } as typeof base
   const pose = LOOKS[techniqueOf(technique).gathers?.kind ?? 'bloom']
   return meshesOf(

@@ -1,8 +1,9 @@
+import type { Decoration } from '#core/commission'
+import { techniqueOf } from '#core/technique'
 import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { paperOf, PAPERS } from '#core/material'
-import { techniqueOf, type PaperDecoration } from '#core/plan'
 import { beginAgain, option, plan } from '../../../tests/any/plannedDemo'
 import AccentSection from './AccentSection.vue'
 import { useArranging } from './arranging'
@@ -11,15 +12,15 @@ import ElementBar from './ElementBar.vue'
 import FinishSection from './FinishSection.vue'
 import MakingSection from './MakingSection.vue'
 import PaperChoice from './PaperChoice.vue'
-import PaperLeaf from './PaperLeaf.vue'
+import DecorationLeaf from './DecorationLeaf.vue'
 import QuietSection from './QuietSection.vue'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
 }))
 
-const decoration = (id: string): PaperDecoration => option.value.paperwork.find((each) => each.id === id)!
-const made = (id: string) => plan.value.paperwork.find((each) => each.id === id)!
+const decoration = (id: string): Decoration => option.value.decorations.find((each) => each.id === id)!
+const made = (id: string) => plan.value.decorations.find((each) => each.id === id)!
 const slide = (mounted: VueWrapper, testid: string, to: number): Promise<void> =>
   mounted.get(`[data-testid="${testid}"] input[type="range"]`).setValue(String(to))
 
@@ -171,7 +172,7 @@ describe('one element by hand', () => {
 
 describe('a decoration’s leaf', () => {
   const leaf = (id: string) =>
-    mount(PaperLeaf, { props: { id }, global: { stubs: { PaperSide: true, PlantChoice: true } } })
+    mount(DecorationLeaf, { props: { id }, global: { stubs: { SideEditor: true, PlantChoice: true } } })
   it.each(['collar', 'lace', 'moths', 'globes', 'blossoms', 'ginkgo', 'buds'])(
     'of the %s gives counts that open, its flat pieces and how it is made',
     (id) => {

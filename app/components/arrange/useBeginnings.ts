@@ -1,5 +1,6 @@
+import { chosenOption, STARTING_POINTS, type Commission, type Option, type StartingPoint } from '#core/commission'
 import { onScopeDispose, shallowRef, watch } from 'vue'
-import { chosenOption, STARTING_POINTS, type Commission, type Option, type Plan, type StartingPoint } from '#core/plan'
+import { type Plan } from '#core/plan'
 import { useStudio } from '~/stores/studio'
 
 export type ShownBeginning = {

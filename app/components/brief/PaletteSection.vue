@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { PALETTE_ROLES, type Commission } from '#core/commission'
 import { Download, Plus, Upload, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from '#core/format'
-import { PALETTE_ROLES, type Commission } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MOST_PHOTOS } from '#core/plan'
+import { MOST_PHOTOS } from '#core/commission'
 import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import { usePlanned } from '~/composables/planned'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { briefSchema } from '#core/commission'
 import { Plus, X } from '@lucide/vue'
-import { briefSchema } from '#core/plan'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 

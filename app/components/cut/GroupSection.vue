@@ -45,7 +45,7 @@ const saved = computed(() => {
 const places = computed(() => {
   const made = new Map<string, readonly number[]>()
   let first = 0
-  for (const { id, elements, classes } of plan.value.paperwork) {
+  for (const { id, elements, classes } of plan.value.decorations) {
     classes.forEach(({ members }, at) =>
       made.set(
         `${id}/${at}`,

@@ -25,13 +25,13 @@ const router = useRouter()
 const cutList = computed(() => plan.value.cutList)
 const arrangement = computed(() => plan.value.arrangement)
 const bath = computed(() => plan.value.bath)
-const paperwork = computed(() => plan.value.paperwork)
+const decorations = computed(() => plan.value.decorations)
 const rows = computed(() => [
   ...pieceRows({
     cutList: cutList.value,
     arrangement: arrangement.value,
     bath: bath.value,
-    paperwork: paperwork.value,
+    decorations: decorations.value,
   }),
 ])
 const sorting = ref<SortingState>([])

@@ -206,13 +206,7 @@ function typeInstead(): void {
               >
                 take the last back
               </button>
-              <button
-                type="button"
-                class="figure-link"
-                @click="typeInstead"
-              >
-                type corners instead
-              </button>
+              <button type="button" class="figure-link" @click="typeInstead">type corners instead</button>
             </div>
           </div>
           <div v-else class="grid content-start gap-2">

@@ -7,11 +7,11 @@ import WayFields from './WayFields.vue'
 /** How each decoration is cut, all ways compared, with what Lamellon advises. */
 const { plan, editOption } = usePlanned()
 
-const cut = computed(() => plan.value.paperwork.filter(({ classes }) => classes.length > 0))
+const cut = computed(() => plan.value.decorations.filter(({ classes }) => classes.length > 0))
 
 const change = (id: string, cutting: Partial<Cutting>): void =>
-  editOption('way of cutting', ({ paperwork }) => {
-    Object.assign(paperwork.find((each) => each.id === id)!.cutting, cutting)
+  editOption('way of cutting', ({ decorations }) => {
+    Object.assign(decorations.find((each) => each.id === id)!.cutting, cutting)
   })
 </script>
 

@@ -67,12 +67,12 @@ describe('how each decoration is cut', () => {
       expect.stringMatching(/Cutting machine/),
     ])
     await globes.setValue('template')
-    expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('template')
+    expect(option.value.decorations.find(({ id }) => id === 'globes')!.cutting.way).toBe('template')
     await mounted
       .findAll('button')
       .find((each) => each.text() === 'punch')!
       .trigger('click')
-    expect(option.value.paperwork.find(({ id }) => id === 'globes')!.cutting.way).toBe('punch')
+    expect(option.value.decorations.find(({ id }) => id === 'globes')!.cutting.way).toBe('punch')
   })
 
   it('follows the studio’s edges and gaps', async () => {
@@ -132,7 +132,7 @@ describe('sheets that are cut together', () => {
   })
 
   it('say how many are cut at once, and that strips are folded', async () => {
-    const ruffle = option.value.paperwork.find(({ technique }) => technique === 'tornRuffle')!
+    const ruffle = option.value.decorations.find(({ technique }) => technique === 'tornRuffle')!
     await mount(WaysSection).get<HTMLSelectElement>(`[data-testid="layers-${ruffle.id}"]`).setValue('2')
     const group = plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === ruffle.id))!
     expect(mount(GroupSection, { props: { group } }).get('h2').text()).toContain('2 at once, strips folded in 2')

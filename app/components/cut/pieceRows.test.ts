@@ -12,12 +12,12 @@ describe('the piece list', () => {
       rows
         .filter(({ lit }) => lit.kind === of)
         .reduce((sum, { needed, spares }) => sum + needed.value + spares.value, 0)
-    expect(counted('element')).toBe(plan.paperwork.reduce((sum, { pieces }) => sum + pieces.value, 0))
+    expect(counted('element')).toBe(plan.decorations.reduce((sum, { pieces }) => sum + pieces.value, 0))
     expect(counted('sail')).toBe(plan.cutList.total.value)
   })
   it('lights up on the stand what it makes, all of it', () => {
     const lit = new Set(rows.filter((row) => row.lit.kind === 'element').flatMap((row) => row.lit.indexes))
-    expect(lit.size).toBe(plan.paperwork.reduce((sum, { elements }) => sum + elements.length, 0))
+    expect(lit.size).toBe(plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0))
     expect(new Set(rows.filter((row) => row.lit.kind === 'sail').flatMap((row) => row.lit.indexes)).size).toBe(
       plan.arrangement.sails.length,
     )

@@ -1,5 +1,6 @@
+import type { PlannedDecoration, PieceClass } from '#core/decoration'
 import { paperOf } from '#core/material'
-import type { Paperwork, PieceClass, Plan } from '#core/plan'
+import type { Plan } from '#core/plan'
 import type { Working } from '#core/quantity'
 
 /** A row of the piece list: one kind of piece, of one size and shade, for one decoration. */
@@ -22,7 +23,7 @@ export type PieceRow = {
   readonly lit: { readonly kind: 'sail' | 'element'; readonly indexes: readonly number[] }
 }
 
-function paperRow(made: Paperwork, piece: PieceClass, at: number, first: number): PieceRow {
+function paperRow(made: PlannedDecoration, piece: PieceClass, at: number, first: number): PieceRow {
   return {
     id: `${made.id} ${at}`,
     decoration: made.id,
@@ -46,7 +47,7 @@ function paperRow(made: Paperwork, piece: PieceClass, at: number, first: number)
 }
 
 /** Every piece of a plan: the sails by portion and disc, then what is cut from sheets. */
-export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 'paperwork'>): readonly PieceRow[] {
+export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 'decorations'>): readonly PieceRow[] {
   const sails = plan.cutList.sizeClasses.map((each): PieceRow => {
     const members = plan.arrangement.sails.flatMap(({ sized }, at) =>
       sized.portion === each.portion && sized.discMm === each.discMm ? [at] : [],
@@ -70,7 +71,7 @@ export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 
     }
   })
   let first = 0
-  const paper = plan.paperwork.flatMap((made) => {
+  const paper = plan.decorations.flatMap((made) => {
     const rows = made.classes.map((piece, at) => paperRow(made, piece, at, first))
     first += made.elements.length
     return rows

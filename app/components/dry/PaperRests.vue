@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
 import { panMin, paperSheet } from '#core/dry'
 import { paperOf } from '#core/material'
-import { techniqueOf } from '#core/plan'
 import { dayClockText, found, printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -16,7 +16,7 @@ const rests = computed(() =>
     .filter((each) => each.rests.length > 0),
 )
 const usesGlycerin = computed(() =>
-  plan.value.paperwork.some(
+  plan.value.decorations.some(
     ({ elements, liquids }) => elements.length > 0 && liquids.some(({ mixture }) => mixture === 'conditioner'),
   ),
 )
@@ -34,7 +34,7 @@ const PAN_C = 140
 const WATER_G = 3
 /** Decorations that dry in a pan. */
 const inPan = computed(() =>
-  plan.value.paperwork
+  plan.value.decorations
     .filter(({ technique, elements }) => elements.length > 0 && techniqueOf(technique).heat === 'pan')
     .map(({ id, name, paper }) => ({
       id,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { workshopSchema } from '#core/workshop'
 import { computed, ref } from 'vue'
-import { workshopSchema } from '#core/plan'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import ForetoldChart from './ForetoldChart.vue'

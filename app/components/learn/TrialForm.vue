@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { stepKey } from '#core/decoration'
+import { MOST_RUNS, MOST_TRIALS } from '#core/workshop'
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { DRYING_CASES, type DryingCaseId } from '#core/dry'
@@ -14,7 +16,6 @@ import {
   type ShrinkWay,
 } from '#core/learn'
 import { PAPERS, type PaperId } from '#core/material'
-import { MOST_RUNS, MOST_TRIALS, stepKey } from '#core/plan'
 import { paceSchema, STARTING_PACE, type Pace } from '#core/schedule'
 import { TECHNIQUES } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'

@@ -1,3 +1,5 @@
+import type { Workshop } from '#core/workshop'
+import { stepKey } from '#core/decoration'
 import {
   breakageOf,
   dryingFactor,
@@ -13,11 +15,10 @@ import {
   type Foretold,
 } from '#core/learn'
 import { paperIds, paperOf } from '#core/material'
-import { stepKey, techniqueOf, type Workshop } from '#core/plan'
 import { printNumber } from '#core/quantity'
 import { STRIPS } from '#core/tint'
 import { paceSchema, type Pace } from '#core/schedule'
-import { soakedSail, TECHNIQUES } from '#core/technique'
+import { soakedSail, TECHNIQUES, techniqueOf } from '#core/technique'
 
 /**
  * Something that trials say: in words, of how many trials, whether plans go by it, and how well each trial was

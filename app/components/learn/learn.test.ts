@@ -1,7 +1,7 @@
+import { STARTING_WORKSHOP } from '#core/workshop'
 import { enableAutoUnmount, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { STARTING_WORKSHOP } from '#core/plan'
 import { beginAgain, commission, workshop } from '../../../tests/any/plannedDemo'
 import { lanternRow } from '#core/demo'
 import KnownList from './KnownList.vue'

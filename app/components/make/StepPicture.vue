@@ -23,11 +23,11 @@ const load = computed(() => {
 const made = computed(() => {
   const { picture } = props
   return picture.kind === 'sheets' || picture.kind === 'element'
-    ? (plan.value.paperwork.find(({ id }) => id === picture.decoration) ?? null)
+    ? (plan.value.decorations.find(({ id }) => id === picture.decoration) ?? null)
     : null
 })
 const mesh = computed(() => {
-  const decoration = option.value.paperwork.find(({ id }) => id === made.value?.id)
+  const decoration = option.value.decorations.find(({ id }) => id === made.value?.id)
   return decoration && made.value
     ? (knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.arrangement.stack })[0] ?? null)
     : null

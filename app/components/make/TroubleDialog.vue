@@ -23,7 +23,7 @@ watch(
   () => {
     seen.value = ''
     kept.value = ''
-    of.value = plan.value.paperwork.find(({ id }) => props.card?.task.startsWith(`${id}-`))?.id ?? 'sails'
+    of.value = plan.value.decorations.find(({ id }) => props.card?.task.startsWith(`${id}-`))?.id ?? 'sails'
   },
 )
 const causes = computed(() =>
@@ -33,7 +33,7 @@ const causes = computed(() =>
 )
 const things = computed(() => [
   ...(plan.value.arrangement.sails.length > 0 ? [{ id: 'sails', name: 'the sails' }] : []),
-  ...plan.value.paperwork
+  ...plan.value.decorations
     .filter(({ elements }) => elements.length > 0)
     .map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` })),
 ])

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { MOST_OPTIONS } from '#core/commission'
 import { Copy, GalleryHorizontalEnd, Pencil, Trash2 } from '@lucide/vue'
 import { nextTick, ref } from 'vue'
 import { NuxtLink } from '#components'
-import { MOST_OPTIONS } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
 
 const { studio, commission, option, editOption } = usePlanned()

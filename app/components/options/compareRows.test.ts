@@ -1,6 +1,7 @@
+import { choosing } from '#core/commission'
 import { describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { choosing, createPlanner } from '#core/plan'
+import { createPlanner } from '#core/plan'
 import { compareRows } from './compareRows'
 
 const commission = demoCommission(0)

@@ -1,5 +1,6 @@
+import { choosing, type Option } from '#core/commission'
 import { shallowRef, watch } from 'vue'
-import { choosing, type Option, type Plan } from '#core/plan'
+import { type Plan } from '#core/plan'
 import { useStudio } from '~/stores/studio'
 
 /** An option with the plan it would have. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { chosenOption } from '#core/commission'
 import { Ruler, RulerDimensionLine } from '@lucide/vue'
 import { useDebounceFn, useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { standLayers, touchedAt, viewAt, type StandLayer, type StandScene } from '#core/draw'
 import { isInside, type Point } from '#core/geometry'
-import { chosenOption } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
@@ -43,10 +43,10 @@ let madeFrom: readonly unknown[] = []
 const scene = computed<StandScene | null>((before) => {
   if (!shown.value) return null
   const {
-    option: { cake, paperwork, accents },
+    option: { cake, decorations, accents },
     plan,
   } = shown.value
-  const from = [cake, paperwork, accents, plan.arrangement, plan.paperwork, plan.accents, plan.bath, plan.ladder]
+  const from = [cake, decorations, accents, plan.arrangement, plan.decorations, plan.accents, plan.bath, plan.ladder]
   if (before && from.every((each, at) => each === madeFrom[at])) return before
   madeFrom = from
   return sceneOf(shown.value.option, plan)

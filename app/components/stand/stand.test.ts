@@ -1,10 +1,11 @@
+import { chosenOption, choosing } from '#core/commission'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import { dimensionsOf, standLayers, viewAt, type Shape, type StandLayer } from '#core/draw'
-import { chosenOption, choosing, createPlanner } from '#core/plan'
+import { createPlanner } from '#core/plan'
 import { usePreferences } from '~/stores/preferences'
 import CakePicture from './CakePicture.vue'
 import { paintLayers } from './canvasPaint'
@@ -51,7 +52,7 @@ function recorder() {
 describe('the scene of a plan', () => {
   it('has every sail and every element, in the colours they come out', () => {
     expect(scene.sails).toHaveLength(plan.arrangement.sails.length)
-    expect(scene.elements).toHaveLength(plan.paperwork.reduce((sum, { elements }) => sum + elements.length, 0))
+    expect(scene.elements).toHaveLength(plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0))
     for (const { colour } of [...scene.sails, ...scene.elements]) expect(colour).toMatch(/^#[0-9a-f]{6}$/)
   })
 

@@ -1,17 +1,9 @@
+import { colourOf, meshesOf } from '#core/decoration'
+import { chosenOption, type Commission, type Option, type Decoration } from '#core/commission'
 import type { StandScene } from '#core/draw'
 import { extentMm, type StandingTier } from '#core/cake'
 import type { FollowingAccent } from '#core/accent'
-import {
-  accentMeshesOf,
-  chosenOption,
-  colourOf,
-  meshesOf,
-  remember,
-  type Commission,
-  type Option,
-  type PaperDecoration,
-  type Plan,
-} from '#core/plan'
+import { accentMeshesOf, remember, type Plan } from '#core/plan'
 import type { PlacedElement } from '#core/technique'
 
 /** Meshes follow from decoration, elements and cake; most edits leave them as they are. */
@@ -21,7 +13,7 @@ export const knownMeshes = remember(
     elements,
     stack,
   }: {
-    decoration: PaperDecoration
+    decoration: Decoration
     elements: readonly PlacedElement[]
     stack: readonly StandingTier[]
   }) => meshesOf(decoration, elements, stack),
@@ -39,11 +31,11 @@ const knownAccents = remember(
 )
 
 /** What the stand shows of a plan: the cake, and the sails in the colours they will come out. */
-export const sceneOf = ({ cake, paperwork, accents }: Option, plan: Plan): StandScene => ({
+export const sceneOf = ({ cake, decorations, accents }: Option, plan: Plan): StandScene => ({
   board: cake.board,
   stack: plan.arrangement.stack,
-  elements: plan.paperwork.flatMap(({ id, elements }) => {
-    const decoration = paperwork.find((each) => each.id === id)
+  elements: plan.decorations.flatMap(({ id, elements }) => {
+    const decoration = decorations.find((each) => each.id === id)
     if (!decoration) return []
     const meshes = knownMeshes({ decoration, elements, stack: plan.arrangement.stack })
     return elements.map((element, at) => ({

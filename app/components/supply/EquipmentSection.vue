@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { workshopSchema } from '#core/workshop'
 import { X } from '@lucide/vue'
 import { ref } from 'vue'
 import { paperOf } from '#core/material'
 import { MOST_STOCK, SHELF_WORDS, SHELVES, type ShelfId } from '#core/supply'
-import { workshopSchema } from '#core/plan'
 import { MOULDS } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { putOnShelf } from '#core/workshop'
 import { PackagePlus } from '@lucide/vue'
 import { computed } from 'vue'
-import { putOnShelf } from '#core/plan'
 import { printWorkingValue } from '#core/quantity'
 import { SHELF_WORDS, SHELVES, type ShoppingLine } from '#core/supply'
 import FigureLink from '~/components/working/FigureLink.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { keptOf, stockOf } from '#core/workshop'
 import { FileDown, FileUp } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { z } from 'zod'
-import { keptOf, stockOf } from '#core/plan'
 import { SHELF_WORDS, SHELVES, type Need, type Stock } from '#core/supply'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { useHandover } from '~/composables/handover'

@@ -1,7 +1,7 @@
+import { stockOf } from '#core/workshop'
 import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { stockOf } from '#core/plan'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
 import ChecklistSection from '../deliver/ChecklistSection.vue'
 import CountSection from '../deliver/CountSection.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { optionSchema } from '#core/commission'
 import { computed } from 'vue'
-import { optionSchema, type BoxRemedy } from '#core/plan'
+import { type BoxRemedy } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'

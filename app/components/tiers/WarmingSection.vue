@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { workshopSchema } from '#core/workshop'
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
-import { workshopSchema } from '#core/plan'
 import { printDuration } from '#core/quantity'
 import WarmingChart from './WarmingChart.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'

@@ -1,9 +1,10 @@
+import { chosenOption, choosing } from '#core/commission'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { extentMm, SHAPES, type Shape, type Tier } from '#core/cake'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { chosenOption, choosing, derivePlan } from '#core/plan'
+import { derivePlan } from '#core/plan'
 import ShapeFields from './ShapeFields.vue'
 import TierCard from './TierCard.vue'
 

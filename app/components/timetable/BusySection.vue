@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { MOST_BUSY, workshopSchema } from '#core/workshop'
 import { CalendarPlus, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { clockText, dateText, MINUTES_PER_DAY } from '#core/quantity'
-import { MOST_BUSY, workshopSchema } from '#core/plan'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { Decoration } from '#core/commission'
+import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
 import type { ColourFault } from '#core/care'
-import { techniqueOf, type PaperDecoration } from '#core/plan'
 import {
   CARRIER_WORDS,
   CARRIERS,
@@ -19,24 +20,24 @@ import { usePlanned } from '~/composables/planned'
 const { plan, option, studio, editOption } = usePlanned()
 
 const rows = computed(() =>
-  option.value.paperwork.flatMap((decoration) => {
-    const made = plan.value.paperwork.find(({ id }) => id === decoration.id)
+  option.value.decorations.flatMap((decoration) => {
+    const made = plan.value.decorations.find(({ id }) => id === decoration.id)
     return made && made.elements.length > 0
       ? [{ decoration, made, faults: plan.value.dishes.faults.filter((fault) => fault.decoration === decoration.id) }]
       : []
   }),
 )
-const hasSlurry = ({ technique }: PaperDecoration): boolean =>
+const hasSlurry = ({ technique }: Decoration): boolean =>
   (techniqueOf(technique).liquids ?? []).some(({ mixture }) => mixture === 'slurry')
-const waysFor = (decoration: PaperDecoration): readonly ColouringWay[] =>
+const waysFor = (decoration: Decoration): readonly ColouringWay[] =>
   COLOURING_WAYS.filter((way) => way !== 'slurry' || hasSlurry(decoration))
-const isThinned = ({ colouring: { way } }: PaperDecoration): boolean => way === 'brush' || way === 'mist'
+const isThinned = ({ colouring: { way } }: Decoration): boolean => way === 'brush' || way === 'mist'
 
-const change = (id: string, label: string, set: (decoration: PaperDecoration) => void): void =>
+const change = (id: string, label: string, set: (decoration: Decoration) => void): void =>
   editOption(
     label,
-    ({ paperwork }) => {
-      set(paperwork.find((each) => each.id === id)!)
+    ({ decorations }) => {
+      set(decorations.find((each) => each.id === id)!)
     },
     `${label} ${id}`,
   )

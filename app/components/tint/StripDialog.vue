@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { MOST_TRIALS } from '#core/workshop'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ImagePlus } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { dyeTrialSchema, learnedDye, type DyeTrial } from '#core/learn'
-import { MOST_TRIALS } from '#core/plan'
 import { printNumber } from '#core/quantity'
 import { sheetHex, STRIPS } from '#core/tint'
 import { shrinkPhoto } from '~/components/brief/photos'

@@ -6,7 +6,7 @@ import ColourChoice from '~/components/ui/ColourChoice.vue'
 import ColouringSection from './ColouringSection.vue'
 import DyeShelf from './DyeShelf.vue'
 import { useLook } from './looking'
-import PaperDishes from './PaperDishes.vue'
+import DishSection from './DishSection.vue'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -16,7 +16,7 @@ enableAutoUnmount(afterEach)
 
 const { studio } = usePlannedDemo()
 const button = (mounted: VueWrapper, text: string) => mounted.findAll('button').find((each) => each.text() === text)!
-const decorationOf = (id: string) => option.value.paperwork.find((each) => each.id === id)!
+const decorationOf = (id: string) => option.value.decorations.find((each) => each.id === id)!
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -25,7 +25,7 @@ beforeEach(() => {
 })
 
 describe('dishes for paper', () => {
-  const shown = (): VueWrapper => mount(PaperDishes, { props: { first: 5 } })
+  const shown = (): VueWrapper => mount(DishSection, { props: { first: 5 } })
 
   it('are numbered on from the bath, each with its drops, its paper and its name', () => {
     const dishes = shown().findAll('li')
@@ -46,7 +46,7 @@ describe('dishes for paper', () => {
   })
   it('that are nearly equal can be mixed as one', async () => {
     studio.edit('nearly', (draft) => {
-      draft.commission.options[0]!.paperwork.find(({ id }) => id === 'buds')!.colour = '#e98d68'
+      draft.commission.options[0]!.decorations.find(({ id }) => id === 'buds')!.colour = '#e98d68'
     })
     const mounted = shown()
     const before = plan.value.dishes.dishes.length

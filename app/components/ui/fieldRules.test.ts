@@ -1,7 +1,7 @@
+import { workshopSchema } from '#core/workshop'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { sweepSchema } from '#core/compose'
-import { workshopSchema } from '#core/plan'
 import { arrowStep, fieldRules, readTyped } from './fieldRules'
 
 const height = fieldRules(sweepSchema.shape.seenHeightMm)

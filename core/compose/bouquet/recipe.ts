@@ -1,5 +1,5 @@
 import { derive, found, sumOf, typed, type Working } from '../../quantity'
-import type { SeenSize } from '../define'
+import type { SeenSize } from '../../technique'
 import { BOUQUET_ROLES, type Bouquet, type BouquetRole } from './define'
 
 /**

@@ -1,94 +1,83 @@
-import type { Piece } from '../../piece'
-import type { Portion } from '../../technique'
+/** Portions of discs: wholes, halves and quarters share discs, so that few are opened. */
+import { pointAt } from '../../geometry'
+import { disc } from '../../material'
+import { SWEEP_DEG } from '../../technique'
+import type { CutLayout, CutPart, CutPiece, CutSheet, LeftOut, StraightCut } from '../sheet'
 
-/**
- * A piece lying on a disc: a sector from one angle through another, degrees counter-clockwise from the right; radius
- * as cut.
- */
-type LaidSector = {
-  readonly piece: Piece
-  readonly fromDeg: number
-  readonly sweepDeg: number
-  readonly radiusMm: number
-}
+type OpenDisc = { readonly diameterMm: number; readonly pieces: CutPiece[]; usedDeg: number }
 
-/** One disc with what is cut from it. The free sector, if any, is one piece of film to keep. */
-export type CutDisc = {
-  readonly number: number
-  readonly diameterMm: number
-  readonly sectors: readonly LaidSector[]
-  readonly freeDeg: number
-}
-
-const SWEEP_DEG: Readonly<Record<Portion, number>> = { whole: 360, half: 180, quarter: 90 }
-
-type OpenDisc = { diameterMm: number; sectors: LaidSector[]; usedDeg: number }
+/** Pieces cut again later: they come on what is left of discs that were begun, then on fresh ones. */
+export type CutAgain = { readonly part: string; readonly many: number }
 
 /**
  * Lays portions on discs so that few discs are used: large discs first, halves before quarters, and a small portion
  * goes on what is left of a larger disc before a new one is opened.
  *
- * Portions divide one another, so filling the fullest disc that still has room wastes none within a diameter.
- * More pieces never take fewer discs.
- *
- * @param begun discs that were laid before: what they have left is used first, and they keep what is on them
+ * Portions divide one another, so filling the fullest disc that still has room wastes none within a diameter. More
+ * pieces never take fewer discs. Discs keep what is on them when pieces are cut again.
  */
-export function shareDiscs(pieces: readonly Piece[], begun: readonly CutDisc[] = []): readonly CutDisc[] {
-  const open: OpenDisc[] = begun.map(({ diameterMm, sectors, freeDeg }) => ({
-    diameterMm,
-    sectors: [...sectors],
-    usedDeg: 360 - freeDeg,
-  }))
-  const inOrder = [...pieces].sort(
-    (one, other) =>
-      other.discMm - one.discMm || SWEEP_DEG[other.portion] - SWEEP_DEG[one.portion] || one.number - other.number,
-  )
-  for (const piece of inOrder) {
-    const sweepDeg = SWEEP_DEG[piece.portion]
-    const disc = fullestWithRoom(open, piece.discMm, sweepDeg) ?? openDisc(open, piece.discMm)
-    disc.sectors.push({ piece, fromDeg: disc.usedDeg, sweepDeg, radiusMm: piece.discMm / 2 })
-    disc.usedDeg += sweepDeg
+export function shareDiscs(parts: readonly CutPart[], again: readonly CutAgain[] = []): CutLayout {
+  const open: OpenDisc[] = []
+  const leftOut: LeftOut[] = parts
+    .filter(({ sector }) => !sector)
+    .map((part) => ({ part, why: `${part.name} is no portion of a disc. Choose strips and boxes, or a template.` }))
+  const portions = parts.filter(({ sector }) => sector)
+  let number = 0
+  const lay = (wanted: readonly (readonly [CutPart, number])[]): void => {
+    const inOrder = [...wanted].sort(
+      ([one], [other]) =>
+        other.sector!.discMm - one.sector!.discMm || SWEEP_DEG[other.sector!.portion] - SWEEP_DEG[one.sector!.portion],
+    )
+    for (const [part, many] of inOrder) {
+      const { portion, discMm } = part.sector!
+      const sweepDeg = SWEEP_DEG[portion]
+      for (let piece = 0; piece < many; piece += 1) {
+        const on = fullestWithRoom(open, discMm, sweepDeg) ?? openDisc(open, discMm)
+        const middle = on.diameterMm / 2
+        const lying = { x: middle, y: middle, rotationDeg: on.usedDeg % 360, mirrored: false }
+        on.pieces.push({ part, number: (number += 1), ...lying })
+        on.usedDeg += sweepDeg
+      }
+    }
   }
-  return open.map(({ diameterMm, sectors, usedDeg }, index) => ({
-    number: index + 1,
-    diameterMm,
-    sectors,
-    freeDeg: 360 - usedDeg,
-  }))
+  lay(portions.map((part) => [part, part.quantity]))
+  for (const { part, many } of again) {
+    const like = portions.find(({ id }) => id === part)
+    if (like) lay([[like, many]])
+  }
+  return { sheets: open.map(asSheet), leftOut }
 }
 
 /** The disc with the least room that still takes the sector. A whole piece always takes a disc of its own size. */
 function fullestWithRoom(open: readonly OpenDisc[], discMm: number, sweepDeg: number): OpenDisc | undefined {
   if (sweepDeg === 360) return undefined
   return open
-    .filter((disc) => disc.diameterMm >= discMm && 360 - disc.usedDeg >= sweepDeg)
+    .filter((each) => each.diameterMm >= discMm && 360 - each.usedDeg >= sweepDeg)
     .sort((one, other) => other.usedDeg - one.usedDeg)[0]
 }
 
 function openDisc(open: OpenDisc[], diameterMm: number): OpenDisc {
-  const disc: OpenDisc = { diameterMm, sectors: [], usedDeg: 0 }
-  open.push(disc)
-  return disc
+  const opened: OpenDisc = { diameterMm, pieces: [], usedDeg: 0 }
+  open.push(opened)
+  return opened
 }
 
-/** Discs whose cuts are the same, drawn once: the same diameter and the same sectors in the same order. */
-export function sameCuts(
-  discs: readonly CutDisc[],
-): readonly { readonly pattern: CutDisc; readonly discs: readonly CutDisc[] }[] {
-  const groups = new Map<string, CutDisc[]>()
-  for (const disc of discs) {
-    const key = [disc.diameterMm, ...disc.sectors.map(({ sweepDeg, radiusMm }) => `${sweepDeg}x${radiusMm}`)].join(' ')
-    groups.set(key, [...(groups.get(key) ?? []), disc])
-  }
-  return [...groups.values()].map((same) => ({ pattern: same[0]!, discs: same }))
-}
+const asSheet = ({ diameterMm, pieces, usedDeg }: OpenDisc): CutSheet => ({
+  shape: disc(diameterMm),
+  plies: 1,
+  pieces,
+  cuts: radialCuts(diameterMm, pieces, usedDeg),
+})
 
-/**
- * Straight cuts and trims to make on a disc: a whole is not cut; a portion cut from a larger disc is trimmed along its
- * rim.
- */
-export function strokesOn({ sectors, freeDeg, diameterMm }: CutDisc): number {
-  const trims = sectors.filter(({ radiusMm }) => radiusMm < diameterMm / 2).length
-  const parts = sectors.length + (freeDeg > 0 ? 1 : 0)
-  return trims + (parts <= 1 ? 0 : parts === 2 && sectors[0]!.sweepDeg === 180 ? 1 : parts)
+/** Straight cuts from rim to middle; a half takes one through both. A whole is not cut. */
+function radialCuts(diameterMm: number, pieces: readonly CutPiece[], usedDeg: number): readonly StraightCut[] {
+  const middle = { x: diameterMm / 2, y: diameterMm / 2 }
+  const parts = pieces.length + (usedDeg < 360 ? 1 : 0)
+  if (parts <= 1) return []
+  const from = (angleDeg: number) => pointAt(middle, angleDeg, diameterMm / 2)
+  if (parts === 2 && usedDeg % 180 === 0) return [{ from: from(0), to: from(180) }]
+  return [...pieces.map(({ rotationDeg }) => rotationDeg), ...(usedDeg < 360 ? [usedDeg] : [])].map((angleDeg) => ({
+    from: from(angleDeg),
+    to: middle,
+  }))
 }

@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import { startingComposition } from '#core/commission'
+import { Shuffle, Trash2 } from '@lucide/vue'
+import { computed } from 'vue'
+import { compositionOf } from '#core/compose'
+import { isPetalShape, PETAL_FIELDS, silhouette, type CompositionKind, type PetalShape, techniqueOf } from '#core/technique'
+import CautionList from '~/components/ui/CautionList.vue'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
+import FigureLink from '~/components/working/FigureLink.vue'
+import { usePlanned } from '~/composables/planned'
+import AccentSection from './AccentSection.vue'
+import AssemblySection from './AssemblySection.vue'
+import { useChosenDecoration } from './chosen'
+import { useDecoration } from './editing'
+import ElementBar from './ElementBar.vue'
+import FinishSection from './FinishSection.vue'
+import FlatPiece from './FlatPiece.vue'
+import MakingSection from './MakingSection.vue'
+import OutlineSection from './OutlineSection.vue'
+import PaperChoice from './PaperChoice.vue'
+import SideEditor from './SideEditor.vue'
+import PetalSection from './PetalSection.vue'
+import PlantChoice from './PlantChoice.vue'
+import QuietSection from './QuietSection.vue'
+import ValueFields from './ValueFields.vue'
+
+const props = defineProps<{ id: string }>()
+
+const { plan, option, cake, editOption, cautionsOn } = usePlanned()
+const { choose } = useChosenDecoration(() => option.value)
+const { decoration, made, edit } = useDecoration(() => props.id)
+const cautions = cautionsOn('arrange')
+/** Sizes drawn here; every one is listed in Cut. */
+const MOST_DRAWN = 8
+const NEXT_SEED = 37
+const SEEDS = 1_000_000
+
+/** Where its elements begin among all that are cut from sheets, for lighting them up. */
+const firstElement = computed(() =>
+  plan.value.decorations
+    .slice(
+      0,
+      plan.value.decorations.findIndex(({ id }) => id === props.id),
+    )
+    .reduce((sum, { elements }) => sum + elements.length, 0),
+)
+const technique = computed(() => techniqueOf(decoration.value.technique))
+const composition = computed(() => compositionOf(decoration.value.composition.kind))
+/** A band that is filled by rows has no neighbours along it to overlap or stray. */
+const FILLED = ['overlap', 'irregularity']
+const leftOut = computed(() => (technique.value.layOut ? FILLED : []))
+const onTop = computed(() => ('on' in decoration.value.composition ? decoration.value.composition.on : null))
+/** Heights mean nothing on a top, the way to the rim nothing on a side. */
+const idle = computed(() =>
+  onTop.value === 'top'
+    ? ['upMm']
+    : onTop.value === 'shoulder'
+      ? ['upMm', 'reach']
+      : onTop.value === 'side'
+        ? ['reach']
+        : [],
+)
+
+/** The bouquet that holds it, and those that it could be gathered into. */
+const bouquet = computed(
+  () => option.value.bouquets.find(({ id }) => id === decoration.value.gathered?.bouquet) ?? null,
+)
+const open = computed(() => (technique.value.gathers ? option.value.bouquets : []))
+/** Petals have an editor of their own. */
+const petal = computed<PetalShape | null>(() =>
+  isPetalShape(decoration.value.parameters) ? decoration.value.parameters : null,
+)
+
+const longestPetal = computed(() =>
+  Math.max(
+    10,
+    ...(made.value?.classes ?? []).filter(({ name }) => name.endsWith('petal')).map(({ height }) => height.value),
+  ),
+)
+
+const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean): void =>
+  edit(
+    key,
+    (each) => {
+      ;(each[part] as unknown as Record<string, unknown>)[key] = value
+    },
+    key,
+  )
+const shuffle = (): void =>
+  edit('shuffle', (each) => {
+    each.composition.seed = (each.composition.seed + NEXT_SEED) % SEEDS
+  })
+const remove = (): void =>
+  editOption('remove a decoration', (each) => {
+    each.decorations = each.decorations.filter(({ id }) => id !== props.id)
+  })
+const tierName = (index: number): string =>
+  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
+
+/** Arranges it in another way. What was pinned stays; what was taken out belonged to the way it was. */
+const arrangeAs = (kind: CompositionKind): void =>
+  edit(`as a ${compositionOf(kind).name.toLowerCase()}`, (each) => {
+    each.composition = startingComposition(
+      kind,
+      each.technique,
+      each.parameters as Readonly<Record<string, unknown>>,
+      cake.value.tiers,
+      each.composition.seed,
+    )
+    each.byHand.out = []
+  })
+</script>
+
+<template>
+  <div v-if="made">
+    <div class="flex items-start justify-between gap-4">
+      <LeafHeading :title="technique.name">
+        <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake, give or take {{ made.spread }};
+        <FigureLink :working="made.pieces" after=" pieces" /> with spares from
+        <FigureLink :working="made.sheets" :after="made.sheets.value === 1 ? ' sheet' : ' sheets'" />,
+        <FigureLink :working="made.hands" /> of hands.
+      </LeafHeading>
+      <div class="flex gap-2">
+        <button v-if="!bouquet" type="button" class="button" data-testid="shuffle" @click="shuffle">
+          <Shuffle class="size-4.5" aria-hidden="true" />Shuffle
+        </button>
+        <button
+          type="button"
+          class="button px-3"
+          :aria-label="`Remove the ${technique.name.toLowerCase()}`"
+          @click="remove"
+        >
+          <Trash2 class="size-4.5" aria-hidden="true" />
+        </button>
+      </div>
+    </div>
+    <p v-if="bouquet" class="mb-3 flex flex-wrap items-center gap-2 text-[0.95rem]" data-testid="gathered">
+      <span
+        >Gathered in
+        <button type="button" class="figure-link font-semibold" @click="choose(bouquet.id)">{{ bouquet.name }}</button>,
+        which says how many.</span
+      >
+      <button
+        type="button"
+        class="button min-h-9 px-3 text-[0.88rem]"
+        @click="
+          edit('out of the bouquet', (each) => {
+            each.gathered = null
+          })
+        "
+      >
+        Place it by itself
+      </button>
+    </p>
+    <div
+      v-if="!bouquet && technique.compositions.length > 1"
+      class="mb-3 flex flex-wrap gap-1.5"
+      role="group"
+      aria-label="Arranged as"
+      data-testid="arranged-as"
+    >
+      <button
+        v-for="kind in technique.compositions"
+        :key="kind"
+        type="button"
+        class="button min-h-9 px-3 text-[0.88rem]"
+        :class="kind === decoration.composition.kind ? 'bg-go-soft ring-2 ring-go' : ''"
+        :aria-pressed="kind === decoration.composition.kind"
+        :title="compositionOf(kind).say"
+        @click="arrangeAs(kind)"
+      >
+        {{ compositionOf(kind).name }}
+      </button>
+      <button
+        v-for="each in open"
+        :key="each.id"
+        type="button"
+        class="button min-h-9 px-3 text-[0.88rem]"
+        @click="
+          edit('into a bouquet', (one) => {
+            one.gathered = { bouquet: each.id, role: 'secondary', parts: 3 }
+          })
+        "
+      >
+        Into “{{ each.name }}”
+      </button>
+    </div>
+    <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
+      <div class="grid content-start gap-3">
+        <SideEditor v-if="!bouquet" :decoration="decoration" :made="made" :first-element="firstElement" />
+        <ElementBar v-if="!bouquet" :called="made.called" />
+        <div class="flex flex-wrap gap-3" data-testid="flat-pieces">
+          <FlatPiece
+            v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)"
+            :key="at"
+            :piece="piece"
+            :colour="piece.colour"
+          />
+        </div>
+        <PlantChoice
+          :technique="decoration.technique"
+          @choose="
+            (plant) =>
+              edit(`after ${plant.name.toLowerCase()}`, (each) => {
+                Object.assign(each.parameters, plant.parameters)
+                each.colour = plant.colour
+                each.run.tail = plant.colour
+              })
+          "
+        />
+        <AssemblySection :decoration="decoration" />
+        <PetalSection
+          v-if="petal"
+          :shape="petal"
+          :colour="decoration.colour"
+          :called="`${technique.name} petal`"
+          :length-mm="longestPetal"
+          @change="
+            (shape, merge) =>
+              edit(
+                'shape the petal',
+                (each) => {
+                  Object.assign(each.parameters, shape)
+                },
+                merge && `petal ${merge}`,
+              )
+          "
+        />
+      </div>
+      <div class="grid content-start gap-1.5">
+        <label v-if="!bouquet && 'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
+          >Tier<select
+            class="field-input text-ink"
+            :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)"
+            @change="set('composition', 'tier', Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option>
+          </select></label
+        >
+        <ValueFields
+          v-if="!bouquet"
+          :schema="composition.schema"
+          :values="decoration.composition"
+          :leave-out="[...leftOut, ...idle]"
+          test-prefix="place"
+          @set="(key, value) => set('composition', key, value)"
+        />
+        <ValueFields
+          :schema="technique.parameters"
+          :values="decoration.parameters"
+          :leave-out="petal ? PETAL_FIELDS : []"
+          test-prefix="parameter"
+          @set="(key, value) => set('parameters', key, value)"
+        />
+      </div>
+    </div>
+    <CautionList class="mt-4" :cautions="cautions" />
+    <div class="mt-5 grid gap-x-8 gap-y-5 md:grid-cols-2">
+      <div class="grid content-start gap-5">
+        <OutlineSection v-if="decoration.technique === silhouette.id" :id="id" />
+        <PaperChoice :id="id" />
+        <FinishSection :id="id" />
+      </div>
+      <div class="grid content-start gap-5">
+        <QuietSection
+          v-if="!bouquet"
+          :quiet="decoration.quiet"
+          :first="false"
+          @edit="(label, change, merge) => edit(label, ({ quiet }) => change(quiet), merge)"
+        />
+        <AccentSection :follows="id" />
+        <MakingSection :made="made" />
+      </div>
+    </div>
+  </div>
+  <p v-else role="status" class="text-ink-soft">Working it out…</p>
+</template>

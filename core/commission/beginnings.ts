@@ -1,0 +1,204 @@
+import { roundTier } from '../cake'
+import {
+  compositionOf,
+  startingBouquet,
+  untouched,
+  type Bouquet,
+  type BouquetRole,
+  type Composition,
+  type Quiet,
+} from '../compose'
+import { STARTING_CUTTING } from '../cut'
+import { freshBench } from '../ledger'
+import { paperOf, type PaperId } from '../material'
+import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
+import { techniqueOf, type AnyTechnique, type CompositionKind, type TechniqueId } from '../technique'
+import { STARTING_COLOURING, type Colouring } from '../tint'
+import type { Commission, Decoration } from './commission'
+
+/** Colours that a new commission offers until the client's own are named. */
+export const STARTING_PALETTE: Commission['palette'] = [
+  { name: 'persimmon', colour: '#d9572b', role: 'main' },
+  { name: 'brick', colour: '#a8432e', role: 'accent' },
+  { name: 'cream', colour: '#f3dfc2', role: 'ground' },
+  { name: 'ink blue', colour: '#343a63', role: 'accent' },
+  { name: 'lichen', colour: '#93a06b', role: 'foliage' },
+]
+
+/** The tray that is dipped in, before another is typed. */
+export const STARTING_TRAY = { lengthMm: 240, widthMm: 240, depthMm: 8 } as const
+
+/** What a brief begins with besides its name and hour. */
+export const STARTING_BRIEF = {
+  occasion: '',
+  stops: [],
+  workroom: { airC: 21, humidity: 0.5 },
+  venue: { airC: 21, humidity: 0.5 },
+  transport: { airC: 21, humidity: 0.5, coolCar: false },
+  keeping: 'roomTemperature',
+  limits: { noGelatine: false, noDairy: false, noAlcohol: false, noColours: [] },
+  portions: 0,
+  notes: '',
+  photos: [],
+} satisfies Partial<Commission['brief']>
+
+/** An empty commission to fill: one tier, nothing on it. */
+export function newCommission(id: string, now: Moment): Commission {
+  return {
+    id,
+    brief: {
+      ...STARTING_BRIEF,
+      name: 'New commission',
+      eventAt: momentText(dayOf(now) + 14 * MINUTES_PER_DAY + 15 * 60),
+      driveMin: 30,
+      completion: 'beforeDriving',
+      venueOpensMin: 12 * 60,
+      box: { widthMm: 300, depthMm: 300, heightMm: 300 },
+    },
+    palette: STARTING_PALETTE,
+    options: [
+      {
+        id: 'a',
+        name: 'Option A',
+        cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] },
+        decorations: [],
+        bouquets: [],
+        accents: [],
+        keptSheets: [],
+        ownPieces: [],
+        tray: { ...STARTING_TRAY },
+        pins: {},
+        tiersApart: 0,
+      },
+    ],
+    chosen: 'a',
+    bench: freshBench(),
+  }
+}
+
+const STARTING_SEED = 11
+
+/** Nothing is kept free until the user asks for it, but loose elements keep off what lies there. */
+const startingQuiet = (kind: CompositionKind): Quiet => ({
+  others: kind === 'scatter' || kind === 'cluster',
+  seams: false,
+  back: false,
+  places: [],
+})
+
+/** A composition to begin with, for a technique on these tiers. */
+export function startingComposition(
+  kind: CompositionKind,
+  technique: TechniqueId,
+  parameters: Readonly<Record<string, unknown>>,
+  tiers: readonly { readonly heightMm: number }[],
+  seed = STARTING_SEED,
+): Composition {
+  const definition = techniqueOf(technique)
+  return compositionOf(kind).starting({
+    tiers,
+    seen: definition.seen(parameters),
+    fillsRows: definition.layOut !== undefined,
+    seed,
+  })
+}
+
+/**
+ * How a decoration is usually coloured: stirred into slurry, in oil for hot oil, dipped for the pan and where film is
+ * soaked anyway, else brushed.
+ */
+export function startingColouring(
+  { heat, liquids = [], startingColouring: way }: Pick<AnyTechnique, 'heat' | 'liquids' | 'startingColouring'>,
+  paper: PaperId,
+): Colouring {
+  if (way) return { ...STARTING_COLOURING, way, carrier: 'water' }
+  if (liquids.some(({ mixture }) => mixture === 'slurry'))
+    return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
+  if (heat === 'oil') return { way: 'brush', carrier: 'oil', faces: 2, coats: 1 }
+  return heat === 'pan' || paperOf(paper).kind === 'film'
+    ? { ...STARTING_COLOURING, way: 'bath', carrier: 'water' }
+    : STARTING_COLOURING
+}
+
+/** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
+export function startingDecoration(
+  id: string,
+  technique: TechniqueId,
+  tiers: readonly { readonly heightMm: number }[],
+  kind?: CompositionKind,
+): Decoration {
+  const definition = techniqueOf(technique)
+  const composition = startingComposition(
+    kind ?? definition.compositions[0]!,
+    technique,
+    definition.startingParameters,
+    tiers,
+  )
+  const paper = definition.papers[0]!
+  return {
+    id,
+    technique,
+    paper,
+    name: '',
+    stock: definition.fromDiscs
+      ? []
+      : paperOf(paper)
+          .shapes.filter(({ kind: shape }) => shape === 'rect')
+          .slice(0, 1),
+    colour: { heart: definition.startingColour, tail: definition.startingColour, steps: 1 },
+    finishes: [],
+    quiet: startingQuiet(composition.kind),
+    byHand: untouched(),
+    gathered: null,
+    cutting: definition.fromDiscs ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 } : STARTING_CUTTING,
+    colouring: startingColouring(definition, paper),
+    drying: { way: definition.dries?.[0] ?? 'room', soakWaterC: 38, ovenC: 80 },
+    parameters: { ...definition.startingParameters },
+    composition,
+  } as unknown as Decoration
+}
+
+/** What a recipe begins with: who is focal, how many parts each. */
+const STARTING_RECIPE: readonly {
+  readonly technique: TechniqueId
+  readonly role: BouquetRole
+  readonly parts: number
+  readonly parameters?: object
+}[] = [
+  { technique: 'openBloom', role: 'focal', parts: 3 },
+  { technique: 'laminatedLeaf', role: 'leaf', parts: 3, parameters: { lengthMm: 90, leafMm: 28 } },
+  { technique: 'bud', role: 'bud', parts: 5 },
+  { technique: 'fillerSprig', role: 'filler', parts: 3, parameters: { lengthMm: 48, tips: 7 } },
+]
+
+/** A bouquet to begin with, and the decorations gathered in it. @param id begins their ids */
+export function startingGathering(
+  id: string,
+  tiers: readonly { readonly heightMm: number }[],
+  seed = STARTING_SEED,
+): { readonly bouquet: Bouquet; readonly decorations: readonly Decoration[] } {
+  return {
+    bouquet: startingBouquet(id, tiers.length, seed),
+    decorations: STARTING_RECIPE.map(({ technique, role, parts, parameters }) =>
+      gatheredIn(id, `${id}-${technique}`, technique, role, parts, tiers, parameters),
+    ),
+  }
+}
+
+/** A decoration as it begins when it is gathered in a bouquet. */
+export function gatheredIn(
+  bouquet: string,
+  id: string,
+  technique: TechniqueId,
+  role: BouquetRole,
+  parts: number,
+  tiers: readonly { readonly heightMm: number }[],
+  parameters: object = {},
+): Decoration {
+  const base = startingDecoration(id, technique, tiers)
+  return {
+    ...base,
+    gathered: { bouquet, role, parts },
+    parameters: { ...base.parameters, ...parameters },
+  } as Decoration
+}

@@ -1,0 +1,28 @@
+export {
+  gatheredIn,
+  newCommission,
+  STARTING_BRIEF,
+  STARTING_PALETTE,
+  STARTING_TRAY,
+  startingColouring,
+  startingComposition,
+  startingDecoration,
+  startingGathering,
+} from './beginnings'
+export {
+  briefSchema,
+  choosing,
+  chosenOption,
+  commissionSchema,
+  MOST_ACCENTS,
+  MOST_BOUQUETS,
+  MOST_DECORATIONS,
+  MOST_OPTIONS,
+  MOST_PHOTOS,
+  optionSchema,
+  PALETTE_ROLES,
+  type Commission,
+  type Decoration,
+  type Option,
+} from './commission'
+export { STARTING_POINTS, type StartingPoint } from './startingPoints'

@@ -1,0 +1,206 @@
+/** The pieces of a decoration: by kind, size and shade, with how many are needed and spare. */
+import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
+import type { Decoration } from '../commission'
+import type { Breakage } from '../learn'
+import { derive, found, several, sumOf, type Working } from '../quantity'
+import {
+  seenAs,
+  SWEEP_DEG,
+  techniqueOf,
+  type FinishedExtent,
+  type Means,
+  type PieceKind,
+  type PlacedElement,
+  type Sector,
+  type SeenSize,
+} from '../technique'
+import { blend } from '../tint'
+
+/** Pieces of one kind, size and shade: their outline as cut, how many are needed and spare, which elements they make. */
+export type PieceClass = {
+  /** What they are, in words that stay when other elements come and go: decoration, kind, size and shade. */
+  readonly id: string
+  /** The same without the shade: spares of a size serve all its shades. */
+  readonly size: string
+  readonly name: string
+  readonly outline: Outline
+  readonly holes: readonly Outline[]
+  readonly folds: readonly Outline[]
+  readonly flaps: readonly Outline[]
+  readonly print: readonly Outline[]
+  readonly face: string
+  readonly colour: string
+  /** Which shade of the run of colour: 0 at the heart. */
+  readonly shade: number
+  readonly sector: Sector | null
+  /** Room one takes on what it dries on, mm. */
+  readonly lying: { readonly widthMm: number; readonly heightMm: number }
+  readonly width: Working
+  readonly height: Working
+  /** The element they make, as seen. */
+  readonly seenWidth: Working
+  readonly seenHeight: Working
+  readonly needed: Working
+  readonly spares: Working
+  /** Indexes of the elements that they make. */
+  readonly members: readonly number[]
+}
+
+const MM2_PER_DM2 = 10_000
+
+/** Which shade of a colour run an element has: 0 at the heart. */
+export const shadeOf = ({ away }: PlacedElement, { steps }: Decoration['colour']): number =>
+  Math.round(away * (steps - 1))
+
+/** The colour of a shade in its decoration's run, from the heart's to the tail's. */
+export const shadeColour = ({ heart, tail, steps }: Decoration['colour'], shade: number): string =>
+  steps === 1 ? heart : blend(heart, tail, shade / (steps - 1))
+
+/** What elements are cut alike: by the sector of a disc, or by size and, where panels are cut to faces, the face. */
+function cutKey({ size, face, on, fitted }: PlacedElement): string {
+  if (fitted) return `${fitted.portion} ${fitted.discMm}`
+  return [size, ...(face ? [on, Math.round(face.widthMm), Math.round(face.heightMm)] : [])].join(' ')
+}
+
+/** The biggest first: sectors by their disc and how much of it they are, others by their size. */
+function bySize(one: PlacedElement, other: PlacedElement): number {
+  if (!one.fitted || !other.fitted) return other.size - one.size
+  return other.fitted.discMm - one.fitted.discMm || SWEEP_DEG[other.fitted.portion] - SWEEP_DEG[one.fitted.portion]
+}
+
+type Group = readonly [PlacedElement, ...PlacedElement[]]
+
+/** Elements in groups by a key, the biggest first. */
+function grouped(elements: readonly PlacedElement[], keyOf: (element: PlacedElement) => string): readonly Group[] {
+  const groups = new Map<string, PlacedElement[]>()
+  for (const element of elements) {
+    const group = groups.get(keyOf(element))
+    if (group) group.push(element)
+    else groups.set(keyOf(element), [element])
+  }
+  const all = [...groups.values()] as unknown as Group[]
+  return all.sort(([one], [other]) => bySize(one, other) || one.away - other.away)
+}
+
+/** The group with the most elements; of equals the one nearest to the heart. */
+const largest = (groups: readonly Group[]): Group =>
+  groups.reduce((most, group) => (group.length > most.length ? group : most))
+
+/** The share of spares: what breaks by the ledger, or what the technique begins with. */
+const sparesOf = (began: Working, breakage: Breakage | null): Working =>
+  breakage
+    ? found(
+        'what breaks',
+        breakage.share,
+        'share',
+        `learned from ${breakage.pieces} pieces in ${breakage.runs} of your runs`,
+      )
+    : began
+
+const NO_SPARES = found('spares', 0, 'count', 'spares of this size have another shade')
+
+function sizeCount(count: Working, many: number, shade: boolean): Working {
+  const rule = shade ? 'of {count}, those of this size and shade' : 'of {count}, those of this size'
+  return derive('elements of this size', 'count', 'size classes', rule, { count }, () => many)
+}
+
+const piecesNeeded = ({ name, perElement }: PieceKind, elements: Working): Working =>
+  perElement === 1
+    ? elements
+    : derive(
+        several(name),
+        'count',
+        'pieces in an element',
+        '{elements} × {each}',
+        { elements, each: found('in one', perElement, 'count', 'by its technique') },
+        (v) => v.elements * v.each,
+      )
+
+const sparesFor = (name: string, needed: Working, began: Working, breakage: Breakage | null): Working =>
+  derive(
+    `spare ${several(name)}`,
+    'count',
+    'spares',
+    'round up( {needed} × {share} ), at least 1',
+    { needed, share: sparesOf(began, breakage) },
+    (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)),
+  )
+
+/**
+ * Pieces by kind, size and shade, the biggest first. Spares are counted for a size, at least one, and take the shade that
+ * most of it have.
+ */
+export function piecesOf(
+  decoration: Pick<Decoration, 'id' | 'technique' | 'parameters' | 'colour'>,
+  elements: readonly PlacedElement[],
+  count: Working,
+  seen: SeenSize,
+  means: Means,
+  breakage: Breakage | null,
+): readonly PieceClass[] {
+  const technique = techniqueOf(decoration.technique)
+  const sizes = grouped(elements, cutKey)
+  return sizes.flatMap((alike) => {
+    const shades = grouped(alike, (element) => String(shadeOf(element, decoration.colour)))
+    const isOne = sizes.length === 1 && shades.length === 1
+    const spared = largest(shades)
+    return technique.pieces(decoration.parameters, alike[0].size, alike[0], means).flatMap((kind) => {
+      const inAll = piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false))
+      const spares = sparesFor(kind.name, inAll, technique.spareShare, breakage)
+      const size = `${decoration.id}/${kind.name} ${cutKey(alike[0])}`
+      return shades.map((group): PieceClass => {
+        const shade = shadeOf(group[0], decoration.colour)
+        const asSeen = group[0].face ?? seenAs(group[0], seen)
+        const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true))
+        return {
+          holes: [],
+          flaps: [],
+          print: [],
+          sector: null,
+          lying: { widthMm: kind.width.value, heightMm: kind.height.value },
+          ...kind,
+          id: `${size} shade ${shade}`,
+          size,
+          needed,
+          spares: group === spared ? spares : NO_SPARES,
+          shade,
+          colour: shadeColour(decoration.colour, shade),
+          members: group.map(({ index }) => index),
+          seenWidth: found('seen width', asSeen.widthMm, 'length', 'of the finished element'),
+          seenHeight: found('seen height', asSeen.heightMm, 'length', 'of the finished element'),
+        }
+      })
+    })
+  })
+}
+
+/** One face of a piece, dm². */
+export const faceDm2 = ({ outline, holes }: Pick<PieceClass, 'outline' | 'holes'>): number =>
+  (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) /
+  MM2_PER_DM2
+
+/** Edge and face of all pieces, spares too, that a finish is counted by. */
+export function extentOf(classes: readonly PieceClass[]): FinishedExtent {
+  const over = (label: string, kind: 'length' | 'area', each: string, of: (piece: PieceClass) => number): Working =>
+    sumOf(
+      label,
+      kind,
+      'pieces added up',
+      classes.map((piece) =>
+        derive(
+          `${label} of ${several(piece.name)}`,
+          kind,
+          'pieces and spares',
+          '( {needed} + {spares} ) × {each}',
+          { needed: piece.needed, spares: piece.spares, each: found(each, of(piece), kind, 'of its outline') },
+          (v) => (v.needed + v.spares) * v.each,
+        ),
+      ),
+    )
+  return {
+    edge: over('cut edges', 'length', 'edge of one', ({ outline, holes }) =>
+      [outline, ...holes].reduce((sum, each) => sum + outlineLengthMm(each), 0),
+    ),
+    area: over('faces', 'area', 'face of one', faceDm2),
+  }
+}

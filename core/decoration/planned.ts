@@ -1,0 +1,363 @@
+/** What follows from a decoration: its elements on the cake, the pieces they take, finishes, mixtures, hours. */
+import type { StandingTier } from '../cake'
+import type { Decoration } from '../commission'
+import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch } from '../compose'
+import { add, scale, type Point3 } from '../geometry'
+import type { Breakage, Learned } from '../learn'
+import { paperOf, shapeBox, shapeDm2, type PaperId, type StockShape } from '../material'
+import type { MixtureUse } from '../mixture'
+import { derive, found, starting, sumOf, type Working } from '../quantity'
+import {
+  finishOf,
+  fixed,
+  techniqueOf,
+  type AnyTechnique,
+  type Failure,
+  type FinishId,
+  type Ingredient,
+  type Layout,
+  type Means,
+  type PlacedElement,
+  type SeenSize,
+  type Step,
+  type TechniqueCaution,
+  type TechniqueId,
+  type Wiring,
+} from '../technique'
+import { handsAt, minutesEach, PLACING, stepKey, type TypedMinutes } from './labour'
+import { meshesOf } from './meshes'
+import { extentOf, piecesOf, type PieceClass } from './pieces'
+import { reachOf, type Reach } from './reach'
+
+/** A finish on all elements of a decoration, and what it takes. */
+type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
+
+/** Sheets that a decoration would take of a size; none where its pieces are larger than the sheet. */
+type ShapeChoice = {
+  readonly shape: StockShape
+  readonly sheets: number | null
+  readonly paperDm2: number | null
+}
+
+/** A decoration worked out. */
+export type PlannedDecoration = Pick<
+  Decoration,
+  'id' | 'technique' | 'paper' | 'colour' | 'cutting' | 'colouring' | 'drying'
+> & {
+  readonly name: string
+  /** What its elements are called. */
+  readonly called: string
+  /** What it may be cut from, at least one. */
+  readonly shapes: readonly StockShape[]
+  readonly elements: readonly PlacedElement[]
+  readonly seen: SeenSize
+  readonly count: Working
+  readonly spread: number
+  /** Set as the cake is dressed, so that it travels on it. */
+  readonly onTheCake: boolean
+  readonly reach: Reach
+  readonly classes: readonly PieceClass[]
+  readonly pieces: Working
+  /** Usual sizes of its paper, the one that takes the least paper first. */
+  readonly sizes: readonly ShapeChoice[]
+  /** Elements that stay lower than wished because no sheet is large enough, and by how much at most, mm. */
+  readonly short: { readonly count: number; readonly byMm: number }
+  readonly finishes: readonly FinishWork[]
+  readonly figures: readonly Working[]
+  /** What elements of each size are wired with, and how many of that size. */
+  readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
+  /** Mixtures it takes, besides colour. */
+  readonly liquids: readonly MixtureUse[]
+  /** Hands of each step, in their order. */
+  readonly stepHands: readonly Working[]
+  readonly place: Working
+  readonly steps: readonly Step[]
+  readonly consumables: readonly string[]
+  readonly cautions: readonly TechniqueCaution[]
+  readonly failures: readonly Failure[]
+  readonly removals: readonly {
+    readonly id: string
+    readonly name: string
+    readonly count: number
+    readonly stays: boolean
+  }[]
+  readonly contains: readonly Ingredient[]
+  /** Why paper or finish must not be used, when they must not. */
+  readonly unfit: string | null
+}
+
+/** Sizes are cut in steps, so that pieces of an element are alike. */
+const SIZE_STEPS = 10
+/** Kept free at a sheet's edge and between pieces, mm. */
+const EDGE_MM = 5
+const GAP_MM = 2
+const PLACE_MIN = 2
+const FINISH_FIXED_MIN = 3
+
+/** What trials say of a technique: how long its steps take, how many of its pieces break, how paper shrinks. */
+type LearnedOfTechnique = {
+  readonly hands: Learned['hands']
+  readonly breakage: Breakage | null
+  readonly shrink: Learned['shrink']
+}
+
+/** What a studio has learned of one technique, so that what it has learned of others changes nothing here. */
+export function learnedOf({ hands, breakage, shrink }: Learned, technique: TechniqueId): LearnedOfTechnique {
+  const { steps, dries } = techniqueOf(technique)
+  const keys = [...steps.map(({ id }) => id), PLACING].map((step) => stepKey(technique, step))
+  const ways = dries ? (['mat', 'oven'] as const) : (['damp', 'pan'] as const)
+  return {
+    hands: Object.fromEntries(Object.entries(hands).filter(([step]) => keys.includes(step))),
+    breakage: breakage[technique] ?? null,
+    shrink: Object.fromEntries(ways.flatMap((way) => (shrink[way] ? [[way, shrink[way]]] : []))),
+  }
+}
+
+/** The papers that a studio works with. */
+type Shelf = readonly { readonly paper: PaperId; readonly shape: StockShape; readonly inUse: boolean }[]
+
+/** What a decoration may be cut from: what it names, else what of its paper is in use, else what is usually sold. */
+export function shapesFor(
+  { paper, stock, technique }: Pick<Decoration, 'paper' | 'stock' | 'technique'>,
+  shelf: Shelf,
+) {
+  if (stock.length > 0) return stock
+  const own = shelf.filter((each) => each.paper === paper && each.inUse).map(({ shape }) => shape)
+  const kind = techniqueOf(technique).fromDiscs ? 'disc' : 'rect'
+  const fitting = own.filter((shape) => shape.kind === kind)
+  if (fitting.length > 0) return fitting
+  return own.length > 0 ? own : paperOf(paper).shapes.slice(0, 1)
+}
+
+/** How large an element of size 1 of a decoration is seen. */
+export const seenOf = (
+  { technique, parameters }: Pick<Decoration, 'technique' | 'parameters'>,
+  means?: Means,
+): SeenSize => techniqueOf(technique).seen(parameters, means)
+
+function layoutOf(decoration: Decoration, ground: Ground): Layout {
+  const technique = techniqueOf(decoration.technique)
+  const { composition } = decoration
+  if (technique.layOut && composition.kind === 'band')
+    return keepingFree(technique.layOut(decoration.parameters, bandRoom(ground.stack, composition)), ground)
+  return compositionOf(composition.kind).layOut(composition, ground)
+}
+
+/** How many boxes of a size lie on a sheet in rows, upright or turned. */
+function boxesOnSheet(widthMm: number, heightMm: number, shape: StockShape): number {
+  const sheet = shapeBox(shape)
+  const rows = (width: number, height: number): number =>
+    Math.max(0, Math.floor((sheet.widthMm - 2 * EDGE_MM + GAP_MM) / (width + GAP_MM))) *
+    Math.max(0, Math.floor((sheet.heightMm - 2 * EDGE_MM + GAP_MM) / (height + GAP_MM)))
+  return Math.max(rows(widthMm, heightMm), rows(heightMm, widthMm))
+}
+
+/** What every usual size of the paper would take, the least paper first. */
+const sizeChoices = (paper: PaperId, classes: readonly PieceClass[]): readonly ShapeChoice[] =>
+  paperOf(paper)
+    .shapes.filter(({ kind }) => kind === 'rect')
+    .map((shape): ShapeChoice => {
+      const shares = classes.map(({ width, height, needed, spares }) => ({
+        pieces: needed.value + spares.value,
+        onSheet: boxesOnSheet(width.value, height.value, shape),
+      }))
+      const sheets =
+        classes.length === 0 || shares.some(({ onSheet }) => onSheet === 0)
+          ? null
+          : Math.ceil(shares.reduce((sum, { pieces, onSheet }) => sum + pieces / onSheet, 0) - 1e-9)
+      return { shape, sheets, paperDm2: sheets === null ? null : sheets * shapeDm2(shape) }
+    })
+    .sort((one, other) => (one.paperDm2 ?? Infinity) - (other.paperDm2 ?? Infinity))
+
+/** What a technique takes of each mixture, for all its pieces, spares too. */
+function liquidsOf(
+  { name, liquids = [] }: AnyTechnique,
+  classes: readonly PieceClass[],
+  pieces: Working,
+): readonly MixtureUse[] {
+  if (classes.length === 0) return []
+  return liquids.map(({ mixture, per, ml }): MixtureUse => {
+    const each = starting(per === 'dm2' ? 'for a dm²' : 'for a piece', ml, 'volume', 'guess')
+    const label = `for ${name.toLowerCase()}`
+    const [rule, of] = per === 'dm2' ? ['a face wetted', extentOf(classes).area] : ['a dot for each', pieces]
+    return { mixture, ml: derive(label, 'volume', rule, '{of} × {each}', { of, each }, (v) => v.of * v.each) }
+  })
+}
+
+/** How many elements of each size, the biggest first. */
+function sizesOf(elements: readonly PlacedElement[]): readonly { readonly size: number; readonly count: number }[] {
+  const counts = new Map<number, number>()
+  elements.forEach(({ size }) => counts.set(size, (counts.get(size) ?? 0) + 1))
+  return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
+}
+
+function unfitOf(technique: AnyTechnique, { paper, finishes }: Decoration): string | null {
+  if (!technique.papers.includes(paper))
+    return technique.unfit[paper] ?? `${technique.name} is not made of ${paperOf(paper).name}.`
+  const refused = finishes.find(({ finish }) => !technique.finishes.includes(finish))
+  return refused ? `${technique.name} does not take “${finishOf(refused.finish).name.toLowerCase()}”.` : null
+}
+
+/** What holds all elements, added up by thing: smaller ones may take fewer. */
+function removalsOf(
+  technique: AnyTechnique,
+  parameters: Decoration['parameters'],
+  elements: readonly PlacedElement[],
+): PlannedDecoration['removals'] {
+  const partsIn = (size: number, id: string): number =>
+    technique
+      .holdingParts(parameters, size)
+      .filter((part) => part.id === id)
+      .reduce((all, { perElement }) => all + perElement, 0)
+  const countOf = (id: string): number => elements.reduce((sum, { size }) => sum + partsIn(size, id), 0)
+  return technique
+    .holdingParts(parameters)
+    .map(({ id, name, stays = false }) => ({ id, name, count: countOf(id), stays }))
+}
+
+/**
+ * How far what a bouquet holds reaches: a ball round each bloom, a rod along each spray. Quicker than drawing them,
+ * and never less.
+ */
+function reachOfPosed(elements: readonly PlacedElement[], { widthMm, heightMm }: SeenSize, isBloom: boolean): Reach {
+  return reachOf(
+    elements.flatMap(({ pose, size }) => {
+      if (!pose) return []
+      const [girth, long] = [(widthMm * size) / 2, isBloom ? (widthMm * size) / 2 : heightMm * size]
+      const tip = add(pose.at, scale(pose.axis, long))
+      return [pose.at, tip].map((end): readonly Point3[] => [
+        add(end, [-girth, -girth, -girth]),
+        add(end, [girth, girth, isBloom ? girth : girth / 2]),
+      ])
+    }),
+  )
+}
+
+function reachOfDrawn(
+  decoration: Decoration,
+  elements: readonly PlacedElement[],
+  stack: readonly StandingTier[],
+): Reach {
+  return reachOf(
+    meshesOf(decoration, elements, stack).flatMap(({ faces, lines }) =>
+      [...faces, ...lines].map(({ points }) => points),
+    ),
+  )
+}
+
+/** Elements in the sizes they are made in. */
+function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decoration, means: Means) {
+  if (technique.fit) return technique.fit(decoration.parameters, elements, means)
+  return elements.map((element) => ({
+    ...element,
+    size: Math.max(1, Math.round(element.size * SIZE_STEPS)) / SIZE_STEPS,
+  }))
+}
+
+/** Steps of the technique, then of its finishes. */
+const stepsOf = (technique: AnyTechnique, { finishes }: Decoration): readonly Step[] => [
+  ...technique.steps,
+  ...finishes.map(({ finish }): Step => {
+    const { id, step, perElementMin } = finishOf(finish)
+    return { id, ...step, perPieceMin: 0, perElementMin, fixedMin: FINISH_FIXED_MIN, rest: fixed(0) }
+  }),
+]
+
+export type DecorationInputs = {
+  readonly decoration: Decoration
+  readonly stack: readonly StandingTier[]
+  readonly free: readonly Patch[]
+  /** How high it may reach above the board; none when it does not travel on the cake. */
+  readonly mostTopMm: number | null
+  /** Where a bouquet holds its elements, if one does. */
+  readonly laid: Layout | null
+  readonly shapes: readonly StockShape[]
+  readonly stepMinutes: TypedMinutes
+  readonly learned: LearnedOfTechnique
+}
+
+/** Everything that follows from a decoration on a cake. */
+export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
+  const { decoration, stack, free, mostTopMm, laid, shapes, stepMinutes, learned } = inputs
+  const technique = techniqueOf(decoration.technique)
+  const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
+  const seen = seenOf(decoration, means)
+  const layout = laid ?? withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
+  const elements = sized(technique, layout, decoration, means)
+  const count = { ...layout.count, label: technique.elements }
+  const classes = elements.length > 0 ? piecesOf(decoration, elements, count, seen, means, learned.breakage) : []
+  const pieces = sumOf(
+    'pieces to cut',
+    'count',
+    'pieces and spares',
+    classes.flatMap(({ needed, spares }) => [needed, spares]),
+  )
+  const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
+  const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
+  const steps = stepsOf(technique, decoration)
+  const onTheCake = technique.layOut !== undefined
+  const short = elements.flatMap(({ fitted }) => (fitted && fitted.shortMm > 0.5 ? [fitted.shortMm] : []))
+  const { id, paper, colour, cutting, colouring, drying } = decoration
+  return {
+    ...{ id, paper, colour, cutting, colouring, drying, technique: technique.id },
+    name: decoration.name || technique.name,
+    called: technique.elements,
+    shapes,
+    elements,
+    seen,
+    count,
+    spread: spreadOf(count),
+    onTheCake,
+    reach: laid
+      ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom')
+      : reachOfDrawn(decoration, elements, stack),
+    classes,
+    pieces,
+    sizes: sizeChoices(paper, classes),
+    short: { count: short.length, byMm: Math.max(0, ...short) },
+    finishes: extent
+      ? finishing.map(({ finish, colour: own, share, definition }) => ({
+          id: finish,
+          name: definition.name,
+          colour: own,
+          amount: definition.amount({ colour: own, share }, extent),
+        }))
+      : [],
+    figures: elements.length > 0 ? (technique.figures?.(decoration.parameters, count) ?? []) : [],
+    liquids: liquidsOf(technique, classes, pieces),
+    wiring: technique.wiring
+      ? sizesOf(elements).map(({ size, count: many }) => ({
+          wiring: technique.wiring!(decoration.parameters, size),
+          count: many,
+        }))
+      : [],
+    stepHands: steps.map((step) => handsAt(step, technique.id, pieces, count, stepMinutes, learned.hands)),
+    place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : placing(technique, count, stepMinutes),
+    steps,
+    failures: technique.failures,
+    contains: technique.contains ?? [],
+    consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
+    cautions: [
+      ...technique.cautions,
+      ...finishing.map(({ definition }): TechniqueCaution => ({
+        id: definition.id,
+        at: definition.id,
+        say: definition.caution,
+      })),
+    ],
+    removals: removalsOf(technique, decoration.parameters, elements),
+    unfit: unfitOf(technique, decoration),
+  }
+}
+
+/** Hands for setting the elements on the cake. */
+function placing({ id, placeMin = PLACE_MIN, elements }: AnyTechnique, count: Working, own: TypedMinutes): Working {
+  return derive(
+    `place the ${elements}`,
+    'duration',
+    'hands-on time',
+    '{elements} × {each}',
+    { elements: count, each: minutesEach('to place one', placeMin, stepKey(id, PLACING), own) },
+    (v) => v.elements * v.each,
+  )
+}

@@ -1,0 +1,247 @@
+/** What is to be known of a plan: its facts, judged by the rules of care. */
+import { extentMm, leanDeg, stackHeightMm, type BoxFit, type StandingTier, type Tier } from '../../cake'
+import { HOLDER_ROOM_MM, judge, type Caution, type Facts } from '../../care'
+import { chosenOption, type Decoration } from '../../commission'
+import type { Bouquet } from '../../compose'
+import type { PlannedDecoration } from '../../decoration'
+import type { DryingEstimate } from '../../dry'
+import { coveringOf, paperOf } from '../../material'
+import { dayOf, MINUTES_PER_DAY, parseMoment, valueOf, type Moment } from '../../quantity'
+import { paperName, type SheetSupply } from '../../supply'
+import { techniqueOf, type Ingredient } from '../../technique'
+import type { Plan, PlanInputs } from '../plan'
+import type { PlannedAccent } from './accents'
+import type { CakeFacts } from './cake'
+import type { CutGroup } from './cut'
+import type { SoakedDrying } from './dry'
+import { roadWorking } from './road'
+import type { DishWork } from './tint'
+
+type CautionInputs = {
+  readonly inputs: PlanInputs
+  readonly stack: readonly StandingTier[]
+  readonly decorations: readonly PlannedDecoration[]
+  readonly groups: readonly CutGroup[]
+  readonly accents: readonly PlannedAccent[]
+  readonly cakeFacts: CakeFacts
+  readonly fit: BoxFit
+  readonly dishes: DishWork
+  readonly supplies: readonly SheetSupply[]
+  readonly timetable: Plan['timetable']
+  readonly dryings: readonly SoakedDrying[]
+  readonly tooBig: number
+  readonly neverFirm: readonly string[]
+  readonly laidTooEarly: Facts['laidTooEarly']
+}
+
+/** The tiers that some decorations touch. */
+export const tiersTouched = (decorations: readonly PlannedDecoration[], stack: readonly StandingTier[]) =>
+  [...new Set(decorations.flatMap(({ elements }) => elements.map(({ tier }) => tier)))].map((tier) => stack[tier]!)
+
+const timetableWords = (timetable: Plan['timetable']): string | null => {
+  if (timetable.ok) return null
+  switch (timetable.error.code) {
+    case 'nothing-to-make':
+      return null
+    case 'never-sets':
+      return null
+    case 'no-formers':
+      return `There is no ${timetable.error.formers} to dry on. Add one in Dry.`
+    case 'goes-off':
+      return (
+        `“${timetable.error.task}” would wait too long for “${timetable.error.next}”: ` +
+        `it goes off. Free hours between them, or do less at once.`
+      )
+    case 'no-working-time':
+      return `No working time was found for ${timetable.error.task} in the four months before. Add working hours in Timetable.`
+  }
+}
+
+/** The first bouquet on a ledge that has no room for holders. */
+function narrowLedgeOf(
+  bouquets: readonly Bouquet[],
+  stack: readonly StandingTier[],
+): { readonly bouquet: string; readonly mm: number } | null {
+  const narrow = bouquets.find(
+    ({ place, tier }) => place === 'ledge' && tier < stack.length - 1 && stack[tier]!.ledge.leastMm < HOLDER_ROOM_MM,
+  )
+  return narrow ? { bouquet: narrow.name, mm: stack[narrow.tier]!.ledge.leastMm } : null
+}
+
+/** How far sweeps end above the cake. */
+const aboveTopOf = (
+  wanted: readonly Decoration[],
+  decorations: readonly PlannedDecoration[],
+  stack: readonly StandingTier[],
+) =>
+  wanted.flatMap(({ id, composition, gathered }) => {
+    if (composition.kind !== 'sweep' || gathered) return []
+    const byMm = Math.max(composition.fromHeightMm, composition.toHeightMm) - stackHeightMm(stack)
+    return byMm > 0.5 ? [{ name: decorations.find((each) => each.id === id)!.name, byMm }] : []
+  })
+
+/** Coverings on which feet of what stands free would rest; what is on a skewer or a wire rests on that. */
+function feetOn(decorations: readonly PlannedDecoration[], stack: readonly StandingTier[]) {
+  const standing = decorations.filter(
+    ({ technique, removals }) =>
+      techniqueOf(technique).stands && !removals.some(({ stays, count }) => stays && count > 0),
+  )
+  return [...new Set(tiersTouched(standing, stack).map(({ covering }) => covering))].map(coveringOf)
+}
+
+/** Days over which the longest used bath is dipped into. */
+function bathDaysOf(
+  { baths }: DishWork,
+  timetable: Plan['timetable'],
+  decorations: readonly PlannedDecoration[],
+): number {
+  if (!timetable.ok) return 0
+  const days = baths.map(({ uses }) => {
+    const dips = timetable.value.slots.filter(({ of, hands }) => {
+      const made = hands && of && decorations.find(({ id }) => id === of.decoration)
+      return (
+        made &&
+        uses.some(({ decoration }) => decoration === made.id) &&
+        made.steps.some(({ id, colours }) => colours && id === of.step)
+      )
+    })
+    return dips.length > 1 ? (dips.at(-1)!.to - dips[0]!.from) / MINUTES_PER_DAY : 0
+  })
+  return Math.max(0, ...days)
+}
+
+/** The colour differs by so much from what was asked that it is seen at once. */
+const CLEAR_MISS = 0.05
+
+/** What is to be known of a plan, from the facts of its stages. */
+export function cautionsFor(parts: CautionInputs): readonly Caution[] {
+  const { inputs, stack, decorations, groups, accents, cakeFacts, fit, dishes, supplies, timetable, dryings } = parts
+  const { commission, workshop, now, units } = inputs
+  const { brief } = commission
+  const option = chosenOption(commission)
+  const { cake } = option
+  const eventAt = valueOf(parseMoment(brief.eventAt))
+  const feet = feetOn(decorations, stack)
+  const named = (wetness: string): readonly string[] =>
+    feet.filter((covering) => covering.wetness === wetness).map(({ name }) => name.toLowerCase())
+  const overhang = stack.findIndex(({ ledge }) => ledge.overhangMm > 0.5)
+  const tierNumbers = (applies: (tier: Tier, index: number) => boolean): readonly number[] =>
+    cake.tiers.flatMap((tier, index) => (applies(tier, index) ? [index + 1] : []))
+  const slowest = cakeFacts.slowest
+  const soft = (of: (estimate: DryingEstimate) => number | null): number | null =>
+    dryings.reduce<number | null>((least, { estimate }) => {
+      const own = of(estimate)
+      return own === null ? least : Math.min(own, least ?? Infinity)
+    }, null)
+  const inRoom = dryings.filter(({ drying }) => drying.way !== 'oven').map(({ estimate }) => estimate)
+  const made = decorations.filter(({ elements }) => elements.length > 0)
+  const nameOf = (id: string): string => decorations.find((each) => each.id === id)?.name ?? id
+  const unwanted: Readonly<Record<Ingredient, boolean>> = {
+    gelatine: brief.limits.noGelatine,
+    dairy: brief.limits.noDairy,
+    alcohol: brief.limits.noAlcohol,
+  }
+  return judge({
+    now,
+    eventAt,
+    units,
+    clearanceMm: { wide: fit.clearance.wide.value, deep: fit.clearance.deep.value, high: fit.clearance.high.value },
+    neededBoxMm: fit.neededMm,
+    tiers: cake.tiers.length,
+    unfitPapers: decorations.flatMap(({ unfit, name }) =>
+      unfit ? [{ name: name.toLowerCase(), because: unfit }] : [],
+    ),
+    unwantedIngredients: decorations.flatMap(({ contains, name, elements }) =>
+      elements.length > 0
+        ? contains.filter((each) => unwanted[each]).map((ingredient) => ({ name: name.toLowerCase(), ingredient }))
+        : [],
+    ),
+    strayAccents: accents.filter(({ elements }) => elements.length === 0).map(({ many }) => many),
+    forShow: accents.filter(({ edible, elements }) => !edible && elements.length > 0).map(({ many }) => many),
+    largerThanSheet: decorations.flatMap(({ id, name }) => {
+      const out = groups.flatMap(({ layout }) => layout.leftOut).find(({ part }) => part.decoration === id)
+      return out ? [{ name: name.toLowerCase(), why: out.why }] : []
+    }),
+    narrowLedge: narrowLedgeOf(option.bouquets, stack),
+    notPlaced: decorations.filter(({ elements }) => elements.length === 0).map(({ name }) => name.toLowerCase()),
+    overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
+    boardTooSmall: boardTooSmall(cake.board.acrossMm, stack),
+    lobesApart: tierNumbers((_, index) => !cakeFacts.tiers[index]!.lobesMeet),
+    leansTooFar: tierNumbers((tier) => leanDeg(tier) < tier.taperDeg - 0.01),
+    tall: cake.tiers.length > 1 && stackHeightMm(stack) > 2 * cake.board.acrossMm,
+    chilled: slowest && {
+      tiers: tierNumbers(({ chilled }) => chilled),
+      warmMin: slowest.cautious?.value ?? null,
+      dewGdm2: slowest.dew[1],
+      dewC: slowest.dewPoint.value,
+    },
+    keeping: brief.keeping,
+    coolCar: brief.transport.coolCar,
+    roadMin: roadWorking(brief).value,
+    softens:
+      dryings.length === 0
+        ? null
+        : {
+            names: dryings.flatMap((each) => each.decorations).map((id) => nameOf(id).toLowerCase()),
+            roadMin: brief.completion === 'beforeDriving' ? soft(({ roadSoftMin }) => roadSoftMin) : null,
+            venueMin: soft(({ venueSoftMin }) => venueSoftMin),
+          },
+    dairyCoverings: brief.limits.noDairy
+      ? [...new Set(cake.tiers.map(({ covering }) => covering))]
+          .filter((id) => DAIRY.includes(id))
+          .map((id) => coveringOf(id).name.toLowerCase())
+      : [],
+    aboveTop: aboveTopOf(option.decorations, decorations, stack),
+    shortReach: made.flatMap(({ called, short }) => (short.count > 0 ? [{ called, ...short }] : [])),
+    noSheets: [...new Set(made.map(({ paper }) => paper))]
+      .filter((paper) => !workshop.papers.some((each) => each.paper === paper && each.inUse))
+      .map((paper) => paperOf(paper).name),
+    feetOnWet: named('wet'),
+    feetOnMoist: named('moist'),
+    sheetsShort: supplies.flatMap(({ paper, shape, needed, onHand }) =>
+      onHand && needed.value > onHand.value
+        ? [{ name: paperName(paper, shape), missing: needed.value - onHand.value }]
+        : [],
+    ),
+    outOfReach: dishes.baths
+      .filter(({ mix }) => mix.difference > CLEAR_MISS)
+      .flatMap(({ uses }) => uses.map(({ name }) => name.toLowerCase())),
+    unsuitedColours: dishes.faults.map(({ decoration, severity, say }) => ({
+      decoration: nameOf(decoration),
+      severity,
+      say,
+    })),
+    bathDays: bathDaysOf(dishes, timetable, decorations),
+    tooBigForFormer: parts.tooBig,
+    former: dryings.every(({ drying }) => drying.way === 'oven') ? 'tray' : 'mat',
+    inOven: inRoom.length < dryings.length,
+    isSoaked: dryings.length > 0,
+    isColoured: dishes.dishes.length + dishes.baths.length > 0,
+    isCut: made.length > 0,
+    roomHumidity: brief.workroom.humidity,
+    setting:
+      inRoom.length === 0
+        ? null
+        : {
+            chance: Math.min(...inRoom.map(({ chanceOfSetting }) => chanceOfSetting.value)),
+            atAll: inRoom.every(({ ready }) => ready.set.median !== null),
+          },
+    paperNeverFirm: parts.neverFirm,
+    laidTooEarly: parts.laidTooEarly,
+    venueHumidity: brief.venue.humidity,
+    timetableProblem: timetableWords(timetable),
+    startBy: timetable.ok ? timetable.value.startBy : null,
+    atVenueBy: timetable.ok ? timetable.value.atVenueBy : null,
+    venueOpensAt: venueOpensAt(eventAt, brief.venueOpensMin),
+  })
+}
+
+/** Coverings that are usually made with milk, cream or butter. */
+const DAIRY: readonly string[] = ['ganache', 'setButtercream', 'freshButtercream', 'whippedCream', 'modellingChocolate']
+
+function boardTooSmall(boardMm: number, stack: readonly StandingTier[]): boolean {
+  const { sideways, frontBack } = extentMm(stack[0]!.shape, stack[0]!.turnDeg)
+  return boardMm / 2 < Math.max(sideways, frontBack)
+}
+
+const venueOpensAt = (eventAt: Moment, opensMin: number): Moment => dayOf(eventAt) + opensMin

@@ -1,0 +1,83 @@
+/** Where everything stands: bouquets packed, decorations one after the other, each worked out; accents round them. */
+import type { FollowingAccent } from '../../accent'
+import type { StandingTier } from '../../cake'
+import type { Decoration, Option } from '../../commission'
+import { freePatches, type Bouquet, type Standing } from '../../compose'
+import {
+  learnedOf,
+  shapesFor,
+  type DecorationInputs,
+  type PlannedDecoration,
+  type TypedMinutes,
+} from '../../decoration'
+import type { Learned } from '../../learn'
+import type { Layout } from '../../technique'
+import type { Workshop } from '../../workshop'
+import { accentStage, anchorsOf, type PlannedAccent } from './accents'
+import { bouquetStage, membersOf, plannedBouquet, type PlannedBouquet } from './bouquets'
+
+export type PlaceInputs = {
+  readonly option: Pick<Option, 'decorations' | 'bouquets' | 'accents'>
+  readonly stack: readonly StandingTier[]
+  /** How high anything may reach above the board; none when it does not travel on the cake. */
+  readonly mostTopMm: number | null
+  readonly shelf: Workshop['papers']
+  readonly stepMinutes: TypedMinutes
+  readonly learned: Learned
+}
+
+export type Placed = {
+  readonly decorations: readonly PlannedDecoration[]
+  readonly bouquets: readonly PlannedBouquet[]
+  readonly accents: readonly PlannedAccent[]
+}
+
+/** The slow parts, each remembered by its own inputs: one decoration changed leaves the others as they are. */
+export type PlaceMemory = {
+  readonly bouquet: typeof bouquetStage
+  readonly decoration: (inputs: DecorationInputs) => PlannedDecoration
+  readonly accent: typeof accentStage
+}
+
+/** Decorations in their order, each keeping off what it is told to of those before it. */
+function decorationsOf(
+  wanted: readonly Decoration[],
+  laid: ReadonlyMap<string, Layout>,
+  { stack, mostTopMm, shelf, stepMinutes, learned }: PlaceInputs,
+  memory: PlaceMemory,
+): readonly PlannedDecoration[] {
+  const standing: Standing[] = []
+  return wanted.map((decoration) => {
+    const own = Object.entries(stepMinutes).filter(([key]) => key.startsWith(`${decoration.technique} `))
+    const made = memory.decoration({
+      decoration,
+      stack,
+      free: freePatches(decoration.quiet, standing, stack),
+      mostTopMm,
+      laid: laid.get(decoration.id) ?? null,
+      shapes: shapesFor(decoration, shelf),
+      stepMinutes: Object.fromEntries(own),
+      learned: learnedOf(learned, decoration.technique),
+    })
+    standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.onTheCake })
+    return made
+  })
+}
+
+/** Everything that stands on the cake. */
+export function placeStage(inputs: PlaceInputs, memory: PlaceMemory): Placed {
+  const { option, stack, mostTopMm } = inputs
+  const packed = option.bouquets.map((bouquet: Bouquet) => {
+    const members = membersOf(bouquet, option.decorations)
+    return { bouquet, members, packing: memory.bouquet({ bouquet, members, stack, mostTopMm }) }
+  })
+  const laid = new Map(packed.flatMap(({ packing }) => [...packing.layouts]))
+  const decorations = decorationsOf(option.decorations, laid, inputs, memory)
+  return {
+    decorations,
+    bouquets: packed.map(({ bouquet, members, packing }) => plannedBouquet(bouquet, members, packing)),
+    accents: option.accents.map((accent: FollowingAccent) =>
+      memory.accent({ accent, anchors: anchorsOf(accent.follows, decorations), stack }),
+    ),
+  }
+}

@@ -1,0 +1,15 @@
+import { parseMoment, sumOf, typed, valueOf, type Moment, type Working } from '../../quantity'
+import type { Commission } from '../../commission'
+
+/** On the road with every stop. */
+export function roadWorking({ driveMin, stops }: Pick<Commission['brief'], 'driveMin' | 'stops'>): Working {
+  const drive = typed('drive', driveMin, 'duration', 'Brief')
+  if (stops.length === 0) return drive
+  return sumOf('road', 'duration', 'drive and stops', [
+    drive,
+    ...stops.map(({ name, minutes }) => typed(name, minutes, 'duration', 'Brief')),
+  ])
+}
+
+/** The hour of the event. */
+export const eventAtOf = ({ eventAt }: Pick<Commission['brief'], 'eventAt'>): Moment => valueOf(parseMoment(eventAt))

@@ -1,0 +1,141 @@
+/** The figures that are always on the screen, each with its working; none for what is not on the cake. */
+import { LEAVES, type Caution, type Leaf } from '../../care'
+import type { PlannedDecoration } from '../../decoration'
+import { shapeName } from '../../material'
+import {
+  dayClockText,
+  derive,
+  found,
+  printQuantity,
+  sumOf,
+  type Moment,
+  type UnitSystem,
+  type Working,
+} from '../../quantity'
+import type { SheetNeed } from '../../supply'
+import type { LeafState, Plan, TallyFigure } from '../plan'
+import { allSheets } from './cut'
+import type { DishWork } from './tint'
+
+type TallyParts = {
+  readonly decorations: readonly PlannedDecoration[]
+  readonly sheets: readonly SheetNeed[]
+  readonly loads: number
+  readonly leaveAt: Moment | null
+  readonly dishes: Pick<DishWork, 'dishes' | 'baths'>
+  readonly handsOn: Working
+  readonly cost: Working
+  readonly startBy: Working | null
+  readonly noStart: string
+  readonly cautions: readonly Caution[]
+  readonly units: UnitSystem
+}
+
+export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
+  const { decorations, sheets, loads, leaveAt, dishes, handsOn, cost, startBy, noStart, cautions, units } = parts
+  const figure = (
+    id: TallyFigure['id'],
+    label: string,
+    working: Working | null,
+    beside = '',
+    none = '',
+  ): TallyFigure => ({ id, label, working, beside, none })
+  const made = decorations.filter(({ elements }) => elements.length > 0)
+  const pieces = sumOf(
+    'pieces',
+    'count',
+    'decorations added up',
+    made.map((each) => ({ ...each.pieces, label: each.name.toLowerCase() })),
+  )
+  const paper = allSheets(sheets)
+  const colours = colourVolume(dishes)
+  return [
+    ...(pieces.value > 0 ? [figure('pieces', 'pieces', pieces, made.map(elementWords).join(', '))] : []),
+    ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheets.map(sheetWords).join(', '))] : []),
+    ...(colours ? [figure('colours', 'colours', colours, colourWords(dishes, units))] : []),
+    figure('handsOn', 'hands-on', handsOn, loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`),
+    figure('startBy', 'start by', startBy, leaveAt === null ? '' : `leave ${dayClockText(leaveAt)}`, noStart),
+    figure('cost', 'cost', cost, 'paper, colour, hands'),
+    figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
+  ]
+}
+
+/** "31 sails", with how many more or fewer. */
+const elementWords = ({ count, called, spread }: PlannedDecoration): string =>
+  `${count.value}${spread > 0 ? ` ± ${spread}` : ''} ${called}`
+
+/** "13 A4" or "4 of 220 mm". */
+const sheetWords = ({ shape, needed }: SheetNeed): string => `${needed.value} ${shapeName(shape)}`
+
+/** All that is mixed. */
+function colourVolume({ dishes, baths }: TallyParts['dishes']): Working | null {
+  const all = [
+    ...baths.map(({ startMl, uses }) => named(startMl, uses)),
+    ...dishes.map(({ ml, uses }) => named(ml, uses)),
+  ]
+  return all.length === 0 ? null : sumOf('colours', 'volume', 'baths and dishes added up', all)
+}
+
+const named = (ml: Working, uses: readonly { readonly name: string }[]): Working => ({
+  ...ml,
+  label: uses.map(({ name }) => name.toLowerCase()).join(', '),
+})
+
+function colourWords({ dishes, baths }: TallyParts['dishes'], units: UnitSystem): string {
+  const drops = baths.reduce((sum, { totalDrops }) => sum + totalDrops.value, 0)
+  return [
+    ...(baths.length > 0 ? [baths.length === 1 ? '1 bath' : `${baths.length} baths`] : []),
+    ...(drops > 0 ? [`${printQuantity(drops, 'count', units)} drops`] : []),
+    ...(dishes.length > 0 ? [dishes.length === 1 ? '1 dish' : `${dishes.length} dishes`] : []),
+  ].join(', ')
+}
+
+/** Why there is no hour to start. */
+export function noStartWords(timetable: Plan['timetable']): string {
+  if (timetable.ok) return ''
+  if (timetable.error.code === 'never-sets') return 'not in this room'
+  return timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'
+}
+
+const wordsFor = (cautions: readonly Caution[]): string =>
+  cautions.some(({ severity }) => severity === 'stop')
+    ? 'something stops the plan'
+    : cautions.some(({ severity }) => severity === 'look')
+      ? 'before you begin'
+      : 'all in order'
+
+/** Cautions that want a decision, counted. */
+function warningCount(cautions: readonly Caution[]): Working {
+  const counted = (severity: Caution['severity'], label: string): Working =>
+    found(
+      label,
+      cautions.filter((caution) => caution.severity === severity).length,
+      'count',
+      'counted among the cautions of the leaves',
+    )
+  return derive(
+    'needs a look',
+    'count',
+    'warnings counted',
+    '{stop} + {look}',
+    { stop: counted('stop', 'that stop the plan'), look: counted('look', 'to look at') },
+    (v) => v.stop + v.look,
+  )
+}
+
+/** Leaves that have nothing to say until something is on the cake. */
+const NEEDS_DECORATION: readonly Leaf[] = ['arrange', 'cut', 'tint', 'dry', 'timetable', 'supply', 'make', 'deliver']
+
+/** Whether a leaf is empty, ready, or needs a look, from the cautions that belong to it. */
+export function leafStatesOf(cautions: readonly Caution[], isDecorated: boolean): Readonly<Record<Leaf, LeafState>> {
+  const stateOf = (leaf: Leaf): LeafState => {
+    if (!isDecorated && NEEDS_DECORATION.includes(leaf)) return 'empty'
+    const here = cautions.filter((caution) => caution.leaf === leaf)
+    return here.some(({ severity }) => severity === 'stop')
+      ? 'stop'
+      : here.some(({ severity }) => severity === 'look')
+        ? 'look'
+        : 'ready'
+  }
+  return Object.fromEntries(LEAVES.map((leaf) => [leaf, stateOf(leaf)])) as Record<Leaf, LeafState>
+}

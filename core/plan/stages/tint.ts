@@ -1,0 +1,223 @@
+/** From decorations to dishes: every colour that paper wants, and whether it suits. */
+import { colourFaults, type ColourFacts, type ColourFault } from '../../care'
+import type { Commission, Decoration } from '../../commission'
+import { faceDm2, type PieceClass, type PlannedDecoration } from '../../decoration'
+import { learnedDye, type DyeTrial, type LearnedDye } from '../../learn'
+import { paperOf, shapeDm2 } from '../../material'
+import { derive, found, sumOf, type Working } from '../../quantity'
+import type { DyeStock } from '../../supply'
+import { techniqueOf } from '../../technique'
+import {
+  bathsFor,
+  bathStep,
+  dishesFor,
+  STRIPS,
+  type Bath,
+  type BathTray,
+  type BathWish,
+  type ColouredSheet,
+  type ColourWish,
+  type Dishes,
+  type SheetState,
+} from '../../tint'
+import type { CutGroup } from './cut'
+
+/** Paper thinner than this goes to holes where it is wet, mm. */
+const THIN_MM = 0.35
+const SHINES: readonly string[] = ['stencilShine', 'edgeGilding']
+
+/** Dishes for paper, the dyes of each kind of paper as strips have them, and colours that do not suit. */
+export type DishWork = Dishes & {
+  readonly baths: readonly Bath[]
+  readonly faults: readonly ColourFault[]
+  readonly dyes: Readonly<Record<ColouredSheet['kind'], readonly LearnedDye[]>>
+  /** Colours of the shades of each decoration as they will come out, 0 at the heart, where that is foretold. */
+  readonly foretold: Readonly<Record<string, readonly string[]>>
+}
+
+type Coloured = {
+  readonly decoration: Pick<Decoration, 'id' | 'technique' | 'colouring' | 'finishes' | 'colour'>
+  readonly made: Pick<PlannedDecoration, 'name' | 'paper' | 'classes' | 'liquids' | 'cutting' | 'pieces'>
+}
+type DishInputs = {
+  readonly coloured: readonly Coloured[]
+  readonly groups: readonly Pick<CutGroup, 'parts' | 'colour' | 'needs' | 'sheets' | 'paper'>[]
+  readonly shelf: readonly DyeStock[]
+  readonly trials: readonly DyeTrial[]
+  readonly tray: BathTray
+  readonly limits: Commission['brief']['limits']
+}
+
+const stateOf = (technique: Decoration['technique']): SheetState => {
+  const { heat } = techniqueOf(technique)
+  return heat === 'pan' ? 'pan' : heat === 'oil' ? 'fried' : 'dry'
+}
+
+/** One face of pieces and spares. */
+const areaOf = (piece: PieceClass): Working =>
+  derive(
+    piece.name,
+    'area',
+    'pieces and spares',
+    '( {needed} + {spares} ) × {each}',
+    {
+      needed: piece.needed,
+      spares: piece.spares,
+      each: found('face of one', faceDm2(piece), 'area', 'of its outline'),
+    },
+    (v) => (v.needed + v.spares) * v.each,
+  )
+
+/** What a decoration wants of each colour. */
+function wishesOf({
+  decoration: { id, technique, colouring },
+  made: { name, paper, classes, liquids },
+}: Coloured): readonly ColourWish[] {
+  const { kind, thicknessMm } = paperOf(paper)
+  const slurry = liquids.find(({ mixture }) => mixture === 'slurry')?.ml ?? null
+  return [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target): ColourWish => {
+    const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
+    return {
+      decoration: id,
+      name,
+      target,
+      kind,
+      thicknessMm,
+      state: stateOf(technique),
+      colouring,
+      slurry,
+      pieces: sumOf(
+        'pieces to colour',
+        'count',
+        'pieces and spares',
+        own.flatMap(({ needed, spares }) => [needed, spares]),
+      ),
+      area: sumOf('faces', 'area', 'pieces added up', own.map(areaOf)),
+    }
+  })
+}
+
+/** Sheets that are coloured all over before they are cut. */
+function wholeWishes(
+  { parts, colour, needs, sheets, paper }: DishInputs['groups'][number],
+  coloured: readonly Coloured[],
+): readonly ColourWish[] {
+  const first = coloured.find(({ decoration }) => decoration.id === parts[0]?.decoration)
+  if (!colour || !first) return []
+  const { kind, thicknessMm } = paperOf(paper)
+  return [
+    {
+      decoration: first.decoration.id,
+      name: [
+        ...new Set(
+          parts.map(
+            ({ decoration }) => coloured.find((each) => each.decoration.id === decoration)?.made.name ?? 'own pieces',
+          ),
+        ),
+      ].join(', '),
+      target: colour,
+      kind,
+      thicknessMm,
+      state: stateOf(first.decoration.technique),
+      colouring: first.decoration.colouring,
+      slurry: null,
+      pieces: sheets,
+      area: sumOf(
+        'whole sheets',
+        'area',
+        'sheets coloured before they are cut',
+        needs.map(({ shape, needed }) =>
+          derive(
+            needed.label,
+            'area',
+            'whole sheets',
+            '{sheets} × {each}',
+            { sheets: needed, each: found('a sheet', shapeDm2(shape), 'area', 'its size') },
+            (v) => v.sheets * v.each,
+          ),
+        ),
+      ),
+    },
+  ]
+}
+
+/** What a decoration dips into a stepped bath. */
+function bathWish({ decoration, made }: Coloured): BathWish {
+  const { id, technique, colouring, colour } = decoration
+  const { kind, thicknessMm } = paperOf(made.paper)
+  const dipped = Array.from({ length: colour.steps }, (_, shade) => {
+    const own = made.classes.filter((piece) => piece.shade === shade)
+    return {
+      pieceCount: own.reduce((sum, { needed, spares }) => sum + needed.value + spares.value, 0),
+      areaDm2: own.reduce((sum, piece) => sum + areaOf(piece).value, 0),
+    }
+  })
+  const { name, pieces } = made
+  return { decoration: id, name, kind, thicknessMm, state: stateOf(technique), colouring, ...colour, pieces, dipped }
+}
+
+/** A dye that suits what is done with the paper afterwards. */
+const suits = ({ base }: DyeStock, state: SheetState): boolean =>
+  state === 'pan' ? base !== 'sugarGel' : state === 'fried' ? base === 'oil' || base === 'powder' : base !== 'oil'
+
+/** Dishes for all paper of an option, with what does not suit. */
+export function tintStage({ coloured, groups, shelf, trials, tray, limits }: DishInputs): DishWork {
+  const learned = (kind: ColourWish['kind']): readonly LearnedDye[] =>
+    shelf.map((dye) => learnedDye(dye, trials, STRIPS[kind]))
+  const dyes = { film: learned('film'), wafer: learned('wafer') }
+  const isStepped = ({ decoration: { colouring } }: Coloured): boolean => colouring.way === 'stepped'
+  const wanted = [
+    ...coloured.filter((each) => !each.made.cutting.colouredWhole && !isStepped(each)).flatMap(wishesOf),
+    ...groups.flatMap((group) => wholeWishes(group, coloured)),
+  ]
+  const dyesFor = ({ kind, state }: Pick<ColourWish, 'kind' | 'state'>) => {
+    const inUse = shelf.filter(({ inUse: isOn }) => isOn)
+    // Dyes that suit are preferred; where none does, the rest shows what would come, and the fault says so.
+    const some = inUse.filter((dye) => suits(dye, state))
+    return (some.length > 0 ? some : inUse).map(({ id }) => dyes[kind].find(({ dye }) => dye.id === id)!.dye)
+  }
+  const laid = dishesFor(wanted, dyesFor, tray)
+  const baths = bathsFor(coloured.filter(isStepped).map(bathWish), dyesFor, tray)
+  const facts = coloured.map(
+    ({ decoration: { id, technique, colouring, finishes }, made: { name, paper } }): ColourFacts => {
+      const { heat = null, stands = false } = techniqueOf(technique)
+      const isFor = ({ uses }: { readonly uses: readonly { readonly decoration: string }[] }): boolean =>
+        uses.some(({ decoration }) => decoration === id)
+      const used = new Set([
+        ...laid.dishes.filter(isFor).flatMap(({ doses }) => doses.map(({ dye }) => dye)),
+        ...baths.filter(isFor).flatMap(({ steps }) => steps.flatMap(({ wholeDrops }) => drippedOf(wholeDrops))),
+      ])
+      return {
+        decoration: id,
+        name,
+        colouring,
+        heat,
+        stands,
+        isThin: paperOf(paper).thicknessMm < THIN_MM,
+        isFilm: paperOf(paper).kind === 'film',
+        dyes: shelf
+          .filter((dye) => used.has(dye.id))
+          .map(({ id: dye, name: called, base }) => ({ id: dye, name: called, base })),
+        shimmer: finishes
+          .filter(({ finish }) => SHINES.includes(finish))
+          .map(({ finish }) => (finish === 'stencilShine' ? 'the shimmer' : 'the gilding')),
+        noAlcohol: limits.noAlcohol,
+        noColours: limits.noColours,
+      }
+    },
+  )
+  return { ...laid, baths, faults: colourFaults(facts), dyes, foretold: foretoldOf(baths) }
+}
+
+/** Dyes of which there are drops. */
+const drippedOf = (drops: Readonly<Record<string, number>>): readonly string[] =>
+  Object.entries(drops).flatMap(([dye, many]) => (many > 0 ? [dye] : []))
+
+/** The shades of what is dipped in each bath, as they will come out. */
+const foretoldOf = (baths: readonly Bath[]): DishWork['foretold'] =>
+  Object.fromEntries(
+    baths.flatMap(({ uses, steps }) => {
+      const shades = steps.map((_, shade) => steps[bathStep(shade, steps.length)]!.predictedHex)
+      return uses.map(({ decoration }) => [decoration, shades] as const)
+    }),
+  )

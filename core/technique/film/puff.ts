@@ -1,0 +1,197 @@
+/**
+ * Puff: a small triangle of rice film, coloured with oil colour, dried before a fan and fried for a second till it
+ * swells.
+ *
+ * By hand: puffs seen 30 mm across, swelling to one and a half times: cut 30 ÷ 1.5 = 20 mm; fifteen puffs and 3
+ * spares, 18 triangles.
+ */
+import { z } from 'zod'
+import { polyline, type Point3 } from '../../geometry'
+import { between, derive, found, seededStream, starting, typed } from '../../quantity'
+import { defineTechnique } from '../define'
+import type { MeshFace, MeshLine } from '../mesh'
+import { STANDARD_SPARES } from '../flat'
+import { frameOf } from '../frame'
+import { fixed, untilHandled } from '../step'
+
+const parameters = z.strictObject({
+  seenMm: z.number().min(15).max(80).meta({ label: 'Seen across', kind: 'length', help: 'When puffed' }),
+  deep: z.number().min(0).max(1).meta({ label: 'Depth of colour', kind: 'share', help: 'Strong colour swells less' }),
+})
+
+/** Film swells to this many times its size in hot oil; strong colour takes away up to a quarter of that. */
+const SWELLS = 1.6
+const COLOUR_HOLDS_BACK = 0.25
+const ROUND = 9
+const RINGS = 4
+
+export const puff = defineTechnique({
+  id: 'puff',
+  name: 'Puff',
+  elements: 'puffs',
+  say: 'Triangles of rice film fried for a second into crisp clouds.',
+  papers: ['riceFilm'],
+  whyPaper: 'Only rice film swells in hot oil.',
+  unfit: {
+    thinWafer: 'Wafer soaks up oil and does not swell.',
+    standardWafer: 'Wafer soaks up oil and does not swell.',
+    thickWafer: 'Wafer soaks up oil and does not swell.',
+  },
+  compositions: ['cluster', 'sweep', 'scatter', 'crown', 'single'],
+  finishes: ['dusting'],
+  parameters,
+  startingParameters: { seenMm: 30, deep: 0.5 },
+  heat: 'oil',
+  startingColour: '#d9572b',
+  spareShare: STANDARD_SPARES.soaked,
+  seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.85 }),
+
+  pieces: ({ seenMm, deep }, size) => {
+    const swells = derive(
+      'swells',
+      'ratio',
+      'colour holds it back',
+      '{swells} × ( 1 − {deep} × {held} )',
+      {
+        swells: starting('swelling in oil', SWELLS, 'ratio', 'guess'),
+        deep: typed('depth of colour', deep, 'share', 'Arrange'),
+        held: starting('held back by strong colour', COLOUR_HOLDS_BACK, 'share', 'guess'),
+      },
+      (v) => v.swells * (1 - v.deep * v.held),
+    )
+    const width = derive(
+      'cut across',
+      'length',
+      'before it swells',
+      '{seen} ÷ {swells}',
+      { seen: found('seen across here', seenMm * size, 'length', 'from its place'), swells },
+      (v) => v.seen / v.swells,
+    )
+    const height = derive('cut high', 'length', 'of the triangle', '{width} × 0.87', { width }, (v) => v.width * 0.87)
+    return [
+      {
+        name: 'film triangle',
+        outline: polyline(
+          [
+            { x: 0, y: 0 },
+            { x: width.value, y: 0 },
+            { x: width.value / 2, y: height.value },
+          ],
+          true,
+        ),
+        folds: [],
+        face: 'either face',
+        width,
+        height,
+        perElement: 1,
+      },
+    ]
+  },
+
+  steps: [
+    {
+      id: 'cut',
+      name: 'Cut and colour',
+      say: 'Cut small triangles dry; oil colour on both faces, deeper than wanted: frying lightens it.',
+      perPieceMin: 0.4,
+      perElementMin: 0,
+      fixedMin: 5,
+      rest: fixed(0),
+    },
+    {
+      id: 'fan',
+      name: 'Dry before a fan',
+      say: 'On a rack, turned once; it must be quite dry before the oil.',
+      perPieceMin: 0.1,
+      perElementMin: 0,
+      fixedMin: 3,
+      rest: untilHandled(80),
+      hold: { place: 'fan', per: 'job' },
+    },
+    {
+      id: 'fry',
+      name: 'Fry',
+      say: 'One by one, a second in hot oil till it swells; out with tongs, drain on paper. Use within a day.',
+      perPieceMin: 0.5,
+      perElementMin: 0,
+      fixedMin: 15,
+      rest: fixed(10),
+      hold: { place: 'pan', per: 'job' },
+    },
+  ],
+  consumables: ['oil-based colour', 'plain oil for frying, three fingers deep', 'kitchen paper to drain'],
+  cautions: [
+    {
+      id: 'oil',
+      at: 'fry',
+      say:
+        'Hot oil burns badly: a deep pan half full, dry film only, long tongs, a ' +
+        'lid at hand, never leave it, never water on burning oil.',
+    },
+    { id: 'waterColour', at: 'cut', say: 'No water-based colour: it spits in oil.' },
+  ],
+  failures: [
+    {
+      seen: 'It stays flat',
+      because: 'oil too cool, or colour too strong',
+      next: 'test with a bare scrap; accept it smaller or paler',
+    },
+    { seen: 'It browns', because: 'oil too hot', next: 'a second less, or cooler' },
+  ],
+  holdingParts: () => [],
+
+  draw: ({ seenMm }, element, wall) => {
+    const stream = seededStream(element.seed)
+    const radius = (seenMm * element.size) / 2
+    const at = frameOf(element, wall, radius * 0.85)
+    // A crumpled cloud: rings round an axis out of the cake, their points strayed in and out.
+    const stray = Array.from({ length: RINGS + 1 }, () =>
+      Array.from({ length: ROUND }, () => between(stream, 0.72, 1.12)),
+    )
+    const twist = between(stream, 0, 6.28)
+    const tri = between(stream, 0, 6.28)
+    const pointAt = (ring: number, spoke: number): Point3 => {
+      const up = (ring / RINGS) * Math.PI * 0.5
+      const angle = twist + (spoke * 2 * Math.PI) / ROUND + ring * 0.3
+      // The triangle it was cut as shows through.
+      const lobe = 1 + 0.16 * Math.cos(3 * (angle - tri))
+      const far = radius * Math.cos(up) * stray[ring]![spoke % ROUND]! * lobe
+      return at(
+        far * Math.cos(angle),
+        radius * 0.85 + 0.85 * far * Math.sin(angle),
+        0.5 + radius * 0.95 * Math.sin(up) * stray[ring]![(spoke + 3) % ROUND]!,
+      )
+    }
+    const faces: MeshFace[] = []
+    const lines: MeshLine[] = []
+    for (let ring = 0; ring < RINGS; ring += 1) {
+      for (let spoke = 0; spoke < ROUND; spoke += 1) {
+        faces.push({
+          points: [
+            pointAt(ring, spoke),
+            pointAt(ring, spoke + 1),
+            pointAt(ring + 1, spoke + 1),
+            pointAt(ring + 1, spoke),
+          ],
+          opacity: 0.88,
+          light: (spoke + ring) % 2 === 0 ? 0.2 : -0.08,
+        })
+      }
+    }
+    for (let spoke = 0; spoke < ROUND; spoke += 3)
+      lines.push({
+        points: Array.from({ length: RINGS + 1 }, (_, ring) => pointAt(ring, spoke)),
+        widthMm: 0.5,
+        light: -0.3,
+        opacity: 0.5,
+      })
+    lines.push({
+      points: Array.from({ length: ROUND + 1 }, (_, spoke) => pointAt(0, spoke)),
+      widthMm: 0.6,
+      light: 0.5,
+      opacity: 0.7,
+      edge: true,
+    })
+    return { faces, lines }
+  },
+})

@@ -1,0 +1,309 @@
+/**
+ * Soaked sail: a whole, half or quarter disc of rice film, soaked till limp as cloth and draped over a mat or parchment.
+ *
+ * By hand: 85 mm seen with a foot of 15 mm is 100 mm flat, 101.5 mm with 1.5 % of shrink; as a half that is a disc of
+ * 203 mm, so 220, seen 2 × 101.5 ÷ 1.6 = 127 mm wide. As it comes, a half of a 220 mm disc that shrinks by 2.6 % is seen
+ * 110 × 0.974 − 15 = 92 mm high.
+ */
+import { z } from 'zod'
+import { plannedShrink } from '../../learn'
+import type { StockShape } from '../../material'
+import { derive, found, starting, typed, type Working } from '../../quantity'
+import { defineTechnique, type Fitted, type Means, type PlacedElement, type Sector } from '../define'
+import { STANDARD_SPARES } from '../flat'
+import { fixed } from '../step'
+import { drapedMesh } from './drape'
+import {
+  PORTION_WORDS,
+  portionOutline,
+  PORTIONS,
+  portionsByRank,
+  REACH_PER_DIAMETER,
+  smallestReaching,
+  WIDTH_PER_REACH,
+} from './portion'
+
+const SIZINGS = ['toFit', 'asItComes'] as const
+const STARTING_GATHER = 1.6
+const STARTING_FOOT_MM = 15
+/** The disc that pictures are made of where no shelf is told. */
+const USUAL_DISC_MM = 220
+
+const mixShare = (label: string) => z.number().min(0).max(1).meta({ label, kind: 'share', group: 'mix' })
+
+const parameters = z
+  .strictObject({
+    sizing: z.enum(SIZINGS).meta({
+      label: 'Sized',
+      kind: 'choice',
+      options: { toFit: 'to fit: the smallest portion that reaches', asItComes: 'as it comes: from the largest disc' },
+    }),
+    seenMm: z.number().min(30).max(250).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest, to fit' }),
+    whole: mixShare('Whole discs'),
+    half: mixShare('Half discs'),
+    quarter: mixShare('Quarter discs'),
+    gather: z.number().min(1.3).max(2).meta({ label: 'Gather', kind: 'ratio', help: 'Flat width for each width seen' }),
+    insertionMm: z
+      .number()
+      .min(5)
+      .max(40)
+      .meta({ label: 'Foot', kind: 'length', help: 'What goes behind or into the cake' }),
+    skewered: z.boolean().meta({ label: 'Skewer rolled into the foot' }),
+  })
+  .refine(({ whole, half, quarter }) => whole + half + quarter > 0, {
+    message: 'Choose at least one of whole, half and quarter.',
+  })
+
+type SoakedSail = z.infer<typeof parameters>
+
+/** Seen height plus foot, before shrink. */
+const flatReachOf = (seenMm: number, { insertionMm }: SoakedSail, shrink: number): number =>
+  (seenMm + insertionMm) / (1 - shrink)
+
+const shrinkOf = ({ drying, shrink }: Means): Working => {
+  const way = drying === 'oven' ? 'oven' : 'mat'
+  return plannedShrink(way, shrink[way] ?? null)
+}
+
+const discsOf = (shapes: readonly StockShape[]): readonly number[] => {
+  const discs = shapes.flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
+  return discs.length > 0 ? discs : [USUAL_DISC_MM]
+}
+
+const NO_MEANS: Means = { shrink: {}, drying: 'mat', shapes: [] }
+
+/** A mean over the mix of portions. */
+function meanOver(sail: SoakedSail, of: (portion: (typeof PORTIONS)[number]) => number): number {
+  const total = PORTIONS.reduce((sum, portion) => sum + sail[portion], 0)
+  return PORTIONS.reduce((sum, portion) => sum + sail[portion] * of(portion), 0) / total
+}
+
+/** What is seen of a sector that is taken as it comes. */
+const seenOfSector = ({ portion, discMm }: Sector, sail: SoakedSail, shrink: number) => {
+  const reach = discMm * REACH_PER_DIAMETER[portion]
+  return {
+    heightMm: Math.max(1, reach * (1 - shrink) - sail.insertionMm),
+    widthMm: (reach * WIDTH_PER_REACH[portion]) / sail.gather,
+  }
+}
+
+/** One sail by its place: the sector it was told to be, or the smallest that reaches, or what the largest disc gives. */
+function fittedTo(
+  { size, cut }: PlacedElement,
+  portion: Sector['portion'],
+  sail: SoakedSail,
+  shrink: number,
+  discs: readonly number[],
+): Fitted {
+  const asItComes = sail.sizing === 'asItComes'
+  const told = cut ?? (asItComes ? { portion, discMm: Math.max(...discs) } : null)
+  if (told && asItComes) return { ...told, ...seenOfSector(told, sail, shrink), shortMm: 0 }
+  const seenMm = sail.seenMm * size
+  const flatReach = flatReachOf(seenMm, sail, shrink)
+  const sector = told ?? smallestReaching(portion, flatReach, discs)
+  return {
+    ...sector,
+    heightMm: seenMm,
+    widthMm: (flatReach * WIDTH_PER_REACH[sector.portion]) / sail.gather,
+    shortMm: Math.max(0, flatReach - sector.discMm * REACH_PER_DIAMETER[sector.portion]),
+  }
+}
+
+/** The reach that a piece is cut for, with its working. */
+function reachWorking(seenMm: number, sail: SoakedSail, shrink: Working): Working {
+  const { insertionMm } = sail
+  return derive(
+    'flat reach',
+    'length',
+    'from seen to cut',
+    '( {seenHeight} + {insertion} ) ÷ ( 1 − {shrink} )',
+    {
+      seenHeight: found('seen height here', seenMm, 'length', 'from its place'),
+      insertion:
+        insertionMm === STARTING_FOOT_MM
+          ? starting('foot', insertionMm, 'length', 'usual')
+          : typed('foot', insertionMm, 'length', 'Arrange'),
+      shrink,
+    },
+    (v) => (v.seenHeight + v.insertion) / (1 - v.shrink),
+  )
+}
+
+export const soakedSail = defineTechnique({
+  id: 'soakedSail',
+  name: 'Soaked sail',
+  elements: 'sails',
+  say: 'Discs of rice film soaked limp, draped in folds, dried like glass.',
+  papers: ['riceFilm'],
+  whyPaper: 'Only rice film can be soaked till it falls like cloth, and dries clear.',
+  unfit: {
+    thinWafer: 'Wafer dissolves when it is soaked.',
+    standardWafer: 'Wafer dissolves when it is soaked.',
+    thickWafer: 'Wafer dissolves when it is soaked.',
+  },
+  compositions: ['sweep', 'cluster', 'crown', 'band', 'scatter', 'pair', 'single'],
+  finishes: ['edgeGilding', 'dusting', 'twoTone'],
+  fromDiscs: true,
+  dries: ['mat', 'oven'],
+  startingColouring: 'stepped',
+  stands: true,
+  placeMin: 4,
+  parameters,
+  startingParameters: {
+    sizing: 'toFit',
+    seenMm: 90,
+    whole: 0.3,
+    half: 0.4,
+    quarter: 0.3,
+    gather: STARTING_GATHER,
+    insertionMm: STARTING_FOOT_MM,
+    skewered: false,
+  },
+  startingColour: '#d9572b',
+  spareShare: STANDARD_SPARES.soaked,
+
+  seen: (sail, means = NO_MEANS) => {
+    const shrink = shrinkOf(means).value
+    if (sail.sizing === 'asItComes') {
+      const discMm = Math.max(...discsOf(means.shapes))
+      const biggest = PORTIONS.find((portion) => sail[portion] > 0)!
+      const widthMm = meanOver(sail, (portion) => seenOfSector({ portion, discMm }, sail, shrink).widthMm)
+      return { ...seenOfSector({ portion: biggest, discMm }, sail, shrink), widthMm, footWidthMm: widthMm }
+    }
+    const widthPerReach = meanOver(sail, (portion) => WIDTH_PER_REACH[portion]) / sail.gather
+    return {
+      heightMm: sail.seenMm,
+      widthMm: flatReachOf(sail.seenMm, sail, shrink) * widthPerReach,
+      footWidthMm: flatReachOf(0, sail, shrink) * widthPerReach,
+    }
+  },
+
+  fit: (sail, elements, means) => {
+    const shrink = shrinkOf(means).value
+    const discs = discsOf(means.shapes)
+    const portions = portionsByRank(
+      elements.map(({ size }) => size),
+      sail,
+    )
+    return elements.map((element, at) => ({
+      ...element,
+      fitted: fittedTo(element, portions[at]!, sail, shrink, discs),
+    }))
+  },
+
+  pieces: (sail, size, element, means = NO_MEANS) => {
+    const shrink = shrinkOf(means)
+    const sector =
+      element?.fitted ?? smallestReaching('half', flatReachOf(sail.seenMm * size, sail, shrink.value), discsOf([]))
+    const { portion, discMm } = sector
+    const seenMm = element?.fitted?.heightMm ?? sail.seenMm * size
+    const across = found('disc', discMm, 'length', 'the smallest in use that reaches, or the one it was told')
+    const reach = derive(
+      'reach of the piece',
+      'length',
+      'from foot to rim',
+      portion === 'whole' ? '{across}, for {needed}' : '{across} ÷ 2, for {needed}',
+      { across, needed: reachWorking(seenMm, sail, shrink) },
+      (v) => v.across! * REACH_PER_DIAMETER[portion],
+    )
+    const width = derive(
+      'flat width',
+      'length',
+      'of a sector',
+      `{reach} × ${WIDTH_PER_REACH[portion].toFixed(2)}`,
+      { reach },
+      (v) => v.reach * WIDTH_PER_REACH[portion],
+    )
+    return [
+      {
+        name: PORTION_WORDS[portion].one,
+        outline: portionOutline(portion, discMm),
+        folds: [],
+        face: 'either face',
+        width,
+        height: reach,
+        perElement: 1,
+        sector: { portion, discMm },
+        lying: {
+          widthMm: (portion === 'quarter' ? discMm * Math.SQRT1_2 : discMm) / sail.gather,
+          heightMm: reach.value,
+        },
+      },
+    ]
+  },
+
+  steps: [
+    {
+      id: 'cut',
+      name: 'Cut the discs',
+      say: 'Cut dry, with scissors, along the marked lines. Mark each piece in food-safe pencil at its foot.',
+      perPieceMin: 2,
+      perElementMin: 0,
+      fixedMin: 0,
+      putDown: true,
+      rest: fixed(0),
+    },
+    {
+      id: 'soak',
+      name: 'Soak and drape',
+      say: 'Soak till limp as cloth, lift with both hands, let it drip, dab, and drape while slightly tacky. Wet fingers help.',
+      perPieceMin: 5,
+      perElementMin: 0,
+      fixedMin: 0,
+      soaks: true,
+      colours: true,
+      rest: { until: 'firm', from: 'soaked', usualMin: 1440 },
+      hold: { place: 'mat', per: 'footprint', untilStep: 'lift' },
+    },
+    {
+      id: 'lift',
+      name: 'Lift off',
+      say: 'Peel from the rim towards the foot, gently: it snaps. Stand it on a rack to go on drying.',
+      perPieceMin: 1,
+      perElementMin: 0,
+      fixedMin: 0,
+      turnsOf: 'soak',
+      rest: { until: 'set', from: 'soaked', usualMin: 1440, since: 'soak' },
+    },
+    {
+      id: 'choose',
+      name: 'Choose and trim',
+      say: 'Hold each against the cake, keep the best, trim feet flat.',
+      perPieceMin: 3,
+      perElementMin: 0,
+      fixedMin: 0,
+      putDown: true,
+      rest: fixed(0),
+    },
+  ],
+  consumables: ['boiled, cooled water to soak in', 'kitchen paper to dab with'],
+  cautions: [
+    { id: 'sticky', at: 'soak', say: 'Wet film is very sticky and tears: one piece in the water at a time.' },
+    { id: 'blade', at: 'cut', say: 'Scissors and blades: cut away from the hand.' },
+    { id: 'brittle', at: 'lift', say: 'Dry film breaks into sharp flakes: sweep them up, keep them off the cake.' },
+  ],
+  failures: [
+    {
+      seen: 'It tears or sticks to itself',
+      because: 'too long in the water',
+      next: 'lift it with a little spring left',
+    },
+    {
+      seen: 'The rim is dry before it is draped',
+      because: 'it dripped too long',
+      next: 'a wet finger along the rim',
+    },
+    { seen: 'The foot is still bendy', because: 'folded double on the mat', next: 'turn it, open the foot' },
+  ],
+  holdingParts: ({ skewered }) =>
+    skewered ? [{ id: 'skewer', name: 'wooden skewers', perElement: 1, stays: true }] : [],
+
+  draw: (sail, element, wall) => {
+    const fitted = element.fitted ?? {
+      portion: 'half' as const,
+      widthMm: sail.seenMm * 1.2,
+      heightMm: sail.seenMm * element.size,
+    }
+    return drapedMesh(fitted, element, wall)
+  },
+})

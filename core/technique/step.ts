@@ -1,0 +1,65 @@
+/** What a technique asks hands to do: its minutes, how long the work rests after it, what it occupies meanwhile. */
+import type { Readiness } from '../dry'
+
+/**
+ * How long work rests after a step: so many minutes, or until paper has dried so far from having been damped or soaked.
+ * `usualMin` is what it takes in a usual room; a rest that began at an earlier step names that step.
+ */
+export type Rest =
+  | { readonly fixedMin: number }
+  | {
+      readonly until: Readiness
+      readonly from: 'damp' | 'soaked'
+      readonly usualMin: number
+      readonly since?: string
+    }
+
+/** A rest of so many minutes, whatever the room: glue that takes, paper that cools. */
+export const fixed = (fixedMin: number): Rest => ({ fixedMin })
+/** A rest until damped paper can be handled. @param usualMin at 22 °C and 47.5 % */
+export const untilHandled = (usualMin: number): Rest => ({ until: 'handle', from: 'damp', usualMin })
+/** A rest until damped paper stands firm. @param usualMin at 22 °C and 47.5 % */
+export const untilFirm = (usualMin: number): Rest => ({ until: 'firm', from: 'damp', usualMin })
+
+/** What pieces lie, stand or are worked in for a while, of which a studio has so many. */
+export const PLACES = ['mat', 'tray', 'oven', 'halfSphere', 'foamHole', 'pan', 'fan'] as const
+export type PlaceId = (typeof PLACES)[number]
+export const PLACE_WORDS: Readonly<Record<PlaceId, string>> = {
+  mat: 'mat',
+  tray: 'tray',
+  oven: 'oven',
+  halfSphere: 'half-spheres',
+  foamHole: 'holes in foam',
+  pan: 'pan',
+  fan: 'fan',
+}
+
+/**
+ * What a step occupies: so many places for each piece or element, one for all, or as much of a mat as its pieces cover.
+ * It is held until the rest is over, or until a later step takes the pieces up.
+ */
+export type Hold = {
+  readonly place: PlaceId
+  readonly per: 'piece' | 'element' | 'footprint' | 'job'
+  readonly untilStep?: string
+}
+
+/** A hand movement, with its minutes. */
+export type Step = {
+  readonly id: string
+  readonly name: string
+  readonly say: string
+  readonly perPieceMin: number
+  readonly perElementMin: number
+  readonly fixedMin: number
+  readonly rest: Rest
+  readonly hold?: Hold
+  /** Pieces are in water until they are limp: a slow soak holds up the hands. */
+  readonly soaks?: true
+  /** Where colour comes on; the first step where none says so. */
+  readonly colours?: true
+  /** May be put down and taken up again, however short it is. */
+  readonly putDown?: true
+  /** Done turn by turn with the step of that id: what it laid down is taken up. */
+  readonly turnsOf?: string
+}

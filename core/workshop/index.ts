@@ -1,0 +1,10 @@
+export { keptOf, putOnShelf, stockOf } from './stock'
+export {
+  MOST_BUSY,
+  MOST_PETALS,
+  MOST_RUNS,
+  MOST_TRIALS,
+  STARTING_WORKSHOP,
+  workshopSchema,
+  type Workshop,
+} from './workshop'
