@@ -52,13 +52,9 @@ watch(
 )
 
 /** Opens on the leaf what was touched on the stand. */
-function touched(kind: 'tier' | 'sail' | 'element' | 'accent', index: number): void {
+function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
   const { plan } = studio
   if (!plan) return
-  if (kind === 'sail') {
-    decorations.choose('sails')
-    arranging.pick(plan.arrangement.sails[index]!.element.index)
-  }
   if (kind === 'element') {
     let before = 0
     const found = plan.decorations.find(({ elements }) => {

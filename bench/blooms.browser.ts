@@ -43,9 +43,7 @@ function wedding(): { readonly commission: Commission; readonly blooms: number }
   const commission = {
     ...demo,
     brief: { ...demo.brief, box: { widthMm: 500, depthMm: 500, heightMm: 640 } },
-    options: [
-      { ...demo.options[0]!, cake, decorations: [], accents: [], bouquets: [...bouquets], decorations: [...decorations] },
-    ],
+    options: [{ ...demo.options[0]!, cake, accents: [], bouquets: [...bouquets], decorations: [...decorations] }],
     chosen: 'a',
   }
   const plan = derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })

@@ -26,7 +26,8 @@ describe('the demo’s plan', () => {
   bench('after an edit of the sails', () => {
     planner(
       edited((commission) => {
-        chosenOption(commission).decorations[0]!.sweep.seenHeightMm = 60 + ((turn += 1) % 97) + turn / 1e6
+        const { parameters } = chosenOption(commission).decorations[0]!
+        Object.assign(parameters, { seenHeightMm: 60 + ((turn += 1) % 97) + turn / 1e6 })
       }),
     )
   })
@@ -50,8 +51,7 @@ describe('the stand', () => {
   const plan = derivePlan(inputs)
   const scene = {
     board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
-    stack: plan.arrangement.stack,
-    sails: plan.arrangement.sails.map(({ net, place }) => ({ net, facingDeg: place.facingDeg, colour: '#d9572b' })),
+    stack: plan.stack,
     elements: [],
     accents: [],
   }

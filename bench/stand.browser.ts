@@ -63,7 +63,6 @@ function crowded(): { readonly commission: Commission; readonly elements: number
     commission,
     elements:
       plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0) +
-      plan.arrangement.sails.length +
       plan.accents.reduce((sum, { elements }) => sum + elements.length, 0),
   }
 }

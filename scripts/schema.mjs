@@ -5,6 +5,6 @@ import { root } from './setup.mjs'
 
 const { commissionFileJsonSchema } = await loadModule('core/format/commissionFile.ts')
 writeFileSync(
-  `${root}/public/lamellon-commission-5.schema.json`,
+  `${root}/public/lamellon-commission-6.schema.json`,
   `${JSON.stringify(commissionFileJsonSchema(), null, 2)}\n`,
 )

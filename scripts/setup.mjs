@@ -60,13 +60,14 @@ export function ensureInstalled() {
 /** Builds the application unless the last build is of these very sources. */
 export function ensureBuilt() {
   const stamp = join(root, '.output', '.lamellon-built')
-  const hash = hashOf(['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'])
-  if (isCurrent(stamp, hash) && existsSync(join(root, '.output/server/index.mjs'))) return
+  const hash = () => hashOf(['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'])
+  if (isCurrent(stamp, hash()) && existsSync(join(root, '.output/server/index.mjs'))) return
   console.log('Building (a minute, after changes)…')
+  run(process.execPath, [join(root, 'scripts/schema.mjs')])
   run(process.execPath, [join(root, 'node_modules/nuxt/bin/nuxt.mjs'), 'build', '--logLevel', 'silent'], {
     env: { ...process.env, NODE_ENV: 'production' },
   })
-  writeFileSync(stamp, hash)
+  writeFileSync(stamp, hash())
 }
 
 /** A free port on this machine: the wanted one if it is free. */

@@ -1,8 +1,8 @@
-import type { Workshop } from '#core/workshop'
-import { chosenOption, type Commission, type Option } from '#core/commission'
 import { computed } from 'vue'
 import type { Cake } from '#core/cake'
-import { type Plan, type SailSweep } from '#core/plan'
+import { chosenOption, type Commission, type Decoration, type Option } from '#core/commission'
+import type { Plan } from '#core/plan'
+import type { Workshop } from '#core/workshop'
 import { useStudio } from '~/stores/studio'
 
 /** What leaves show. They are only open while there is a commission and its plan. */
@@ -19,19 +19,23 @@ export function usePlanned() {
     plan: computed<Plan>(() => studio.plan!),
     option,
     cake: computed<Cake>(() => option.value.cake),
-    decoration: computed<SailSweep | null>(() => option.value.decorations[0] ?? null),
     cautionsOn: (leaf: string) => computed(() => studio.plan!.cautions.filter((caution) => caution.leaf === leaf)),
     editOption,
     editCake: (label: string, change: (cake: Cake) => void, merge = ''): void =>
       editOption(label, ({ cake }) => change(cake), merge),
-    /** Changes the decoration, when there is one. */
-    editDecoration: (label: string, change: (decoration: SailSweep) => void, merge = ''): void =>
+    /** Changes some decorations, each in the same way. */
+    editDecorations: (
+      ids: readonly string[],
+      label: string,
+      change: (decoration: Decoration) => void,
+      merge = '',
+    ): void =>
       editOption(
         label,
         ({ decorations }) => {
-          if (decorations[0]) change(decorations[0])
+          for (const each of decorations) if (ids.includes(each.id)) change(each)
         },
-        merge,
+        merge && `${ids.join(' ')} ${merge}`,
       ),
   }
 }

@@ -2,6 +2,7 @@ import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
+import { bothFrom5, workshopFrom5 } from '#core/format/upgrade6'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -36,6 +37,33 @@ async function bringUp(transaction: Transaction, change: (kept: unknown) => unkn
   }
 }
 
+type Held = { commission: unknown }
+
+/**
+ * Everything of version 5 as it is kept now; pieces at the bench take the names they have in the plan of this workshop.
+ */
+async function bringUpTo6(transaction: Transaction): Promise<void> {
+  const table = (name: string): Table<Record<string, unknown>> => transaction.table(name)
+  const [own] = await table('workshop').toArray()
+  const broughtUp = (commission: unknown): unknown => bothFrom5(commission, own?.workshop).commission
+  await table('commissions')
+    .toCollection()
+    .modify((kept) => {
+      Object.assign(kept, { commission: broughtUp(kept.commission), undone: 0 })
+    })
+  await table('removed')
+    .toCollection()
+    .modify((kept) => {
+      const held = kept.kept as Held
+      Object.assign(kept, { kept: { ...held, commission: broughtUp(held.commission), undone: 0 }, edits: [] })
+    })
+  await table('workshop')
+    .toCollection()
+    .modify((kept) => {
+      kept.workshop = workshopFrom5(kept.workshop)
+    })
+}
+
 /**
  * The studio's data in this browser. Versions are only ever added, so that every studio can be opened by every later
  * Lamellon.
@@ -45,6 +73,8 @@ export class StudioDatabase extends Dexie {
   workshop!: EntityTable<KeptWorkshop, 'id'>
   edits!: Table<KeptEdit, number>
   removed!: EntityTable<RemovedCommission, 'id'>
+  /** Whether edits made before this version had to be let go when the data was brought up. */
+  hasForgotten = false
 
   constructor(name = 'lamellon') {
     super(name)
@@ -77,5 +107,13 @@ export class StudioDatabase extends Dexie {
     this.version(5)
       .stores({})
       .upgrade((transaction) => bringUp(transaction, from4))
+    // Edits of version 5 speak of decorations in two lists; they cannot be taken back any more, and that is said.
+    this.version(6)
+      .stores({})
+      .upgrade(async (transaction) => {
+        this.hasForgotten = (await transaction.table('edits').count()) > 0
+        await bringUpTo6(transaction)
+        await transaction.table('edits').clear()
+      })
   }
 }

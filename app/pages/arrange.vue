@@ -3,7 +3,7 @@ import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
 import DecorationLeaf from '~/components/arrange/DecorationLeaf.vue'
-import SweepLeaf from '~/components/arrange/SweepLeaf.vue'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
 
 const { option } = usePlanned()
@@ -13,8 +13,10 @@ const { open } = useChosenDecoration(() => option.value)
 <template>
   <div>
     <DecorationTabs />
-    <SweepLeaf v-if="open === 'sails'" />
-    <BouquetLeaf v-else-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
-    <DecorationLeaf v-else :id="open" :key="open" />
+    <BouquetLeaf v-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
+    <DecorationLeaf v-else-if="open" :id="open" :key="open" />
+    <LeafHeading v-else title="Nothing on the cake yet"
+      >Add a decoration above, or begin from one of the composed beginnings.</LeafHeading
+    >
   </div>
 </template>

@@ -28,19 +28,11 @@ function layOn({ point }: ShownBeginning): void {
   editOption(point.name.toLowerCase(), (each) => {
     Object.assign(each, point.on(each.cake))
   })
-  choose('sails')
+  choose(option.value.decorations[0]?.id ?? '')
   void router.push('/arrange')
 }
 
-const sheetsOf = ({ plan }: ShownBeginning): string => {
-  const sheets = plan.decorations.reduce((sum, each) => sum + each.sheets.value, 0)
-  return [
-    plan.discs.length > 0 ? `${plan.discs.length} discs` : '',
-    sheets > 0 ? `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ')
-}
+const sheetsOf = ({ plan }: ShownBeginning): string => plan.tally.find(({ id }) => id === 'paper')?.beside ?? ''
 </script>
 
 <template>

@@ -13,7 +13,7 @@ import QuantityField from '~/components/ui/QuantityField.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
-const { studio, commission, workshop, plan, decoration, cautionsOn } = usePlanned()
+const { studio, commission, workshop, plan, cautionsOn } = usePlanned()
 const cautions = cautionsOn('deliver')
 const { pack } = useHandover()
 const paper = (id: string) => computed(() => pack.value.find((each) => each.id === id)!)
@@ -23,7 +23,7 @@ const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.decorations.length === 0">
+  <div v-if="plan.decorations.length === 0">
     <LeafHeading title="Nothing to hand over yet"
       >Lay something on the cake in Arrange: placing guide, packing plan and care card write themselves.</LeafHeading
     >

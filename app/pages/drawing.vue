@@ -69,7 +69,7 @@ const printPage = (): void => window.print()
           <td class="py-0.5">{{ index + 1 }}</td>
           <td>{{ definitionOf(cake.tiers[index]!.shape.kind).name }}</td>
           <td>{{ length(cake.tiers[index]!.heightMm) }}</td>
-          <td>{{ length(plan.arrangement.stack[index]?.perimeterMm ?? 0) }}</td>
+          <td>{{ length(plan.stack[index]?.perimeterMm ?? 0) }}</td>
           <td>{{ coveringOf(cake.tiers[index]!.covering).name }}</td>
         </tr>
       </tbody>

@@ -2,10 +2,8 @@
 import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
-import { pathData } from '#core/format/svg'
-import { flipMove, sector } from '#core/geometry'
-import { startingSweep, type Plan } from '#core/plan'
-import { PLANTS, PORTIONS, soakedSail, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
+import type { Plan } from '#core/plan'
+import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
 import { plantMesh } from '~/components/arrange/plantMesh'
 import CakeStill from '~/components/stand/CakeStill.vue'
@@ -18,13 +16,6 @@ import { useStudio } from '~/stores/studio'
 const studio = useStudio()
 const VIEW = { left: -135, top: -222, width: 270, height: 262 }
 const MOST_PIECES = 2
-const SWEEPS = { whole: 360, half: 180, quarter: 90 } as const
-const portions = PORTIONS.map((portion) => ({
-  portion,
-  path: pathData(flipMove(sector({ x: 0, y: 0 }, 50, 90 - SWEEPS[portion] / 2, SWEEPS[portion]), 0, 0)),
-}))
-const piecesOf = ({ cutList }: Plan, portion: (typeof PORTIONS)[number]): number =>
-  cutList.pieces.filter((piece) => piece.portion === portion).length
 
 type Shown = { readonly id: string; readonly name: string; readonly commission: Commission; readonly plan: Plan }
 const shown = shallowRef<readonly Shown[]>([])
@@ -44,6 +35,7 @@ const ARRANGED: Readonly<
     Record<TechniqueId, { readonly kind?: CompositionKind; readonly composition: object; readonly parameters?: object }>
   >
 > = {
+  soakedSail: { kind: 'sweep', composition: { endHeightDeg: 300 }, parameters: {} },
   formedSail: {
     kind: 'cluster',
     composition: { on: 'side', middleDeg: 0, upMm: 60, wideMm: 150, highMm: 70, overlap: 0.2 },
@@ -83,28 +75,24 @@ const ARRANGED: Readonly<
   puff: { composition: { on: 'shoulder', middleDeg: -10, wideMm: 150, highMm: 70 } },
 }
 
-function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
+function commissionFor(technique: TechniqueId): Commission {
   const base = newCommission(`gallery-${technique}`, studio.now)
   const cake = technique === 'boxPanels' ? square : round
-  const changed = technique === 'soakedSail' ? null : ARRANGED[technique]
-  const decoration =
-    technique === 'soakedSail' ? null : startingDecoration(technique, technique, cake.tiers, changed?.kind)
+  const changed = ARRANGED[technique]
+  const decoration = startingDecoration(technique, technique, cake.tiers, changed?.kind)
   return {
     ...base,
     options: [
       {
         ...base.options[0]!,
         cake,
-        decorations: technique === 'soakedSail' ? [startingSweep(150)] : [],
-        decorations: decoration
-          ? [
-              {
-                ...decoration,
-                parameters: { ...decoration.parameters, ...changed?.parameters },
-                composition: { ...decoration.composition, ...changed?.composition },
-              } as typeof decoration,
-            ]
-          : [],
+        decorations: [
+          {
+            ...decoration,
+            parameters: { ...decoration.parameters, ...changed?.parameters },
+            composition: { ...decoration.composition, ...changed?.composition },
+          } as typeof decoration,
+        ],
       },
     ],
   }
@@ -113,8 +101,8 @@ function commissionFor(technique: TechniqueId | 'soakedSail'): Commission {
 const plants = PLANTS.map((plant) => ({ ...plant, mesh: plantMesh(plant) }))
 
 onMounted(async () => {
-  for (const { id, name } of [soakedSail, ...TECHNIQUES]) {
-    const commission = commissionFor(id as TechniqueId | 'soakedSail')
+  for (const { id, name } of TECHNIQUES) {
+    const commission = commissionFor(id)
     shown.value = [...shown.value, { id, name, commission, plan: await studio.planOf(commission) }]
   }
 })
@@ -134,18 +122,6 @@ onMounted(async () => {
         />
         <h2 class="part-title mt-1">{{ each.name }}</h2>
         <div class="grid grid-cols-2 justify-items-center gap-x-1">
-          <template v-if="each.id === soakedSail.id"
-            ><figure
-              v-for="{ portion, path } in portions.filter((one) => piecesOf(each.plan, one.portion) > 0)"
-              :key="portion"
-              class="grid justify-items-center gap-1 text-[0.86rem]"
-            >
-              <svg class="h-16 w-24" viewBox="-54 -54 108 108" role="img" :aria-label="`${portion} disc, flat`">
-                <path :d="path" fill="#d9572b" fill-opacity="0.3" stroke="var(--ink)" stroke-width="1.5" />
-              </svg>
-              <figcaption>{{ piecesOf(each.plan, portion) }} {{ portion }}</figcaption>
-            </figure></template
-          >
           <FlatPiece
             v-for="(piece, at) in each.plan.decorations[0]?.classes.slice(0, MOST_PIECES) ?? []"
             :key="at"

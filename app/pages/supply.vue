@@ -10,7 +10,7 @@ import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
-const { decoration, plan } = usePlanned()
+const { plan } = usePlanned()
 const { shopping, shoppingSheet } = useHandover()
 const toBuy = computed(() => shopping.value.filter(({ packs }) => packs.value > 0))
 const cost = computed(() => toBuy.value.reduce((sum, { price, packs }) => sum + (price ?? 0) * packs.value, 0))
@@ -18,7 +18,7 @@ const TABS = ['To buy', 'Stock'] as const
 </script>
 
 <template>
-  <div v-if="!decoration && plan.decorations.length === 0">
+  <div v-if="plan.decorations.length === 0">
     <LeafHeading title="Nothing to buy yet"
       >Lay something on the cake in Arrange, and the shopping list writes itself, net of what is on the
       shelf.</LeafHeading

@@ -25,7 +25,7 @@ const NARROWER_MM = 60
 const standing = computed(() =>
   cake.value.tiers
     .flatMap((tier, index) => {
-      const seen = plan.value.arrangement.stack[index]
+      const seen = plan.value.stack[index]
       const facts = plan.value.cake.tiers[index]
       return seen && facts ? [{ tier, index, seen, facts }] : []
     })

@@ -83,17 +83,11 @@ async function saveCalendar(): Promise<void> {
       The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on
       {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
     </LeafHeading>
-    <LeafHeading
-      v-else
-      :title="
-        plan.arrangement.sails.length + plan.decorations.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'
-      "
-      >{{
-        plan.arrangement.sails.length + plan.decorations.length > 0
-          ? 'As it stands the work cannot be ready in time. What stops it:'
-          : 'Lay a sweep of sails in Arrange, and the days before the event fill up here.'
-      }}</LeafHeading
-    >
+    <LeafHeading v-else :title="plan.decorations.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{
+      plan.decorations.length > 0
+        ? 'As it stands the work cannot be ready in time. What stops it:'
+        : 'Put something on the cake in Arrange, and the days before the event fill up here.'
+    }}</LeafHeading>
     <p
       v-if="standing"
       class="mb-3 max-w-3xl rounded-xl px-4 py-2"

@@ -111,7 +111,6 @@ export const useBench = defineStore('bench', () => {
       startBy: plan.timetable.ok ? plan.timetable.value.startBy : null,
       handsMin: plan.work.total.value,
       sheets: figure('paper'),
-      discs: plan.discs.length,
       pieces,
       spares: pieces - all.reduce((sum, { needed }) => sum + needed, 0),
       cost: plan.cost.value,
@@ -159,13 +158,7 @@ export const useBench = defineStore('bench', () => {
       () => next,
       (workshop) => {
         const { technique } = card.counts ?? { technique: '' }
-        const own = parts.value
-          .filter(
-            ({ of }) =>
-              studio.plan!.decorations.some((made) => made.id === of && made.technique === technique) ||
-              (technique === 'soakedSail' && of === 'sails'),
-          )
-          .map(({ id }) => id)
+        const own = parts.value.filter(({ of }) => techniqueIn(of) === technique).map(({ id }) => id)
         // Done anew after it was opened again: it counts once.
         const told = workshop.runs.findIndex(
           ({ commission, name }) => commission === studio.commission!.id && name === card.name,
@@ -190,6 +183,9 @@ export const useBench = defineStore('bench', () => {
     )
   }
 
+  const techniqueIn = (of: string): string | undefined =>
+    studio.plan!.decorations.find(({ id }) => id === of)?.technique
+
   const about = (): { readonly commission: string; readonly room: string; readonly id: string } => ({
     commission: studio.commission!.id,
     room: studio.workshop!.room,
@@ -197,13 +193,9 @@ export const useBench = defineStore('bench', () => {
   })
 
   function tellDry(workshop: Workshop, on: OnFormer, at: number): void {
-    const trial = dryingOf(
-      on,
-      chosenOption(studio.commission!).decorations[0]?.drying.way ?? 'mat',
-      studio.commission!.brief.workroom,
-      about(),
-      at,
-    )
+    const soaked = chosenOption(studio.commission!).decorations.find(({ id }) => id === on.soaked)
+    if (!soaked) return
+    const trial = dryingOf(on, soaked.drying.way, studio.commission!.brief.workroom, about(), at)
     if (trial) workshop.dryingTrials.push(trial)
   }
 

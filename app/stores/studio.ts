@@ -30,6 +30,8 @@ import { usePreferences } from './preferences'
 export type Studio = { commission: Commission; workshop: Workshop }
 
 const DEMO_ID = 'quillfinch-press'
+/** Said once, when data of an older version has been brought up. */
+const FORGOTTEN = 'Everything you planned is here in its new form. Edits made before today can no longer be undone.'
 const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
@@ -205,7 +207,10 @@ export const useStudio = defineStore('studio', () => {
     tabs.onmessage = ({ data }: MessageEvent<{ id: string }>) => {
       if (state.value && (data.id === state.value.commission.id || data.id === '')) void open(state.value.commission.id)
     }
-    if (preferences.lastCommission && (await open(preferences.lastCommission))) return
+    const isOpen = preferences.lastCommission !== '' && (await open(preferences.lastCommission))
+    // The data is brought up when it is first opened.
+    if (database.hasForgotten) notice.value = FORGOTTEN
+    if (isOpen) return
     const latest = (await listCommissions(database)).find(({ archived }) => !archived)
     if (latest && (await open(latest.id))) return
     await openDemo()

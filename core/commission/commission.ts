@@ -27,7 +27,7 @@ const dryingSchema = z.strictObject({
 })
 
 /** What every decoration has besides its technique. */
-const shared = {
+export const decorationFields = {
   id: z.string().min(1).max(60),
   /** What it is called; its technique's name when nothing is typed. */
   name: z.string().max(40).meta({ label: 'Called' }),
@@ -65,7 +65,7 @@ const shared = {
 
 type DecorationOf<Each> =
   Each extends Technique<infer Parameters, infer Id>
-    ? z.infer<z.ZodObject<typeof shared>> & { technique: Id; parameters: z.infer<Parameters> }
+    ? z.infer<z.ZodObject<typeof decorationFields>> & { technique: Id; parameters: z.infer<Parameters> }
     : never
 
 /**
@@ -75,7 +75,7 @@ type DecorationOf<Each> =
 export type Decoration = DecorationOf<(typeof TECHNIQUES)[number]>
 
 const [first, ...others] = TECHNIQUES.map(({ id, parameters }) =>
-  z.strictObject({ ...shared, technique: z.literal(id), parameters }),
+  z.strictObject({ ...decorationFields, technique: z.literal(id), parameters }),
 )
 
 /** One member for each technique that is listed: adding one there is enough. */

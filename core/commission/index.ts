@@ -14,6 +14,7 @@ export {
   choosing,
   chosenOption,
   commissionSchema,
+  decorationFields,
   MOST_ACCENTS,
   MOST_BOUQUETS,
   MOST_DECORATIONS,

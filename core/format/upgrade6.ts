@@ -107,6 +107,13 @@ function optionFrom5({ decorations, paperwork, keptSheets, ownPieces, pins, ...k
   }
 }
 
+/** Sheets and discs were counted apart. */
+function plannedFrom5(planned: unknown): unknown {
+  if (!isRecord(planned)) return planned
+  const { discs, sheets, ...kept } = planned
+  return { ...kept, sheets: Number(sheets) + Number(discs) }
+}
+
 /** A commission of version 5, its pieces at the bench still under the names they had. */
 export function commissionFrom5(commission: unknown): unknown {
   if (!isRecord(commission)) return commission
@@ -118,6 +125,7 @@ export function commissionFrom5(commission: unknown): unknown {
       : commission.options,
     bench: {
       ...bench,
+      planned: plannedFrom5(bench.planned),
       tasks: withTasks(bench.tasks),
       timers: withTasks(bench.timers),
       troubles: withTasks(bench.troubles),

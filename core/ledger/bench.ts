@@ -60,7 +60,6 @@ const plannedThenSchema = z.strictObject({
   startBy: moment.nullable(),
   handsMin: z.number(),
   sheets: count,
-  discs: count,
   pieces: count,
   spares: count,
   cost: z.number(),

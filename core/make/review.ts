@@ -41,7 +41,6 @@ export function reviewOf(plan: Plan, bench: Bench, runs: readonly Run[], now: Mo
   const firstAt = Math.min(...bench.tasks.map(({ begunAt }) => begunAt))
   const again = bench.recuts.reduce((sum, { many }) => sum + many, 0)
   const sheetsNow = plan.sheets.reduce((sum, { needed }) => sum + needed.value, 0)
-  const sheetsThen = planned.sheets + planned.discs
   const standard = runs.reduce((sum, { standardMin }) => sum + standardMin, 0)
   const timed = runs.reduce((sum, { minutes }) => sum + minutes, 0)
   const lines: readonly ReviewLine[] = [
@@ -64,10 +63,10 @@ export function reviewOf(plan: Plan, bench: Bench, runs: readonly Run[], now: Mo
       off: runs.length > 0 ? off(standard, timed) : null,
     },
     {
-      what: 'sheets and discs',
-      planned: String(sheetsThen),
+      what: 'sheets',
+      planned: String(planned.sheets),
       actual: String(sheetsNow),
-      off: off(sheetsThen, sheetsNow),
+      off: off(planned.sheets, sheetsNow),
     },
     {
       what: 'pieces',

@@ -1,6 +1,6 @@
 /**
- * Commissions by chance: tiers of several shapes and coverings, sails or none, techniques, accents, who completes it,
- * what was cut again.
+ * Commissions by chance: tiers of several shapes and coverings, techniques, accents, who completes it, what was cut
+ * again.
  */
 import { STARTING_WORKSHOP, type Workshop } from '../../core/workshop'
 import { newCommission, startingGathering, startingDecoration, type Commission } from '../../core/commission'
@@ -9,7 +9,7 @@ import { startingAccent } from '../../core/accent'
 import { roundTier } from '../../core/cake'
 import { ACCENTS } from '../../core/accent'
 import { coveringIds } from '../../core/material'
-import { createPlanner, startingSweep, type Plan } from '../../core/plan'
+import { createPlanner, type Plan } from '../../core/plan'
 import { TECHNIQUES } from '../../core/technique'
 
 const planner = createPlanner()
@@ -29,7 +29,6 @@ export const aCommission: fc.Arbitrary<Commission> = fc
       }),
       { minLength: 1, maxLength: 4 },
     ),
-    sails: fc.constantFrom('none', 'plain', 'skewered'),
     techniques: fc.uniqueArray(fc.nat({ max: TECHNIQUES.length - 1 }), { maxLength: 3 }),
     bouquet: fc.boolean(),
     accents: fc.uniqueArray(fc.nat({ max: ACCENTS.length - 1 }), { maxLength: 2 }),
@@ -37,7 +36,7 @@ export const aCommission: fc.Arbitrary<Commission> = fc
     completion: fc.constantFrom('beforeDriving', 'atVenue', 'handedOver'),
     again: fc.integer({ min: 0, max: 6 }),
   })
-  .map(({ tiers, sails, techniques, bouquet, accents, edible, completion, again }): Commission => {
+  .map(({ tiers, techniques, bouquet, accents, edible, completion, again }): Commission => {
     const sorted = [...tiers].sort((one, other) => other.acrossMm - one.acrossMm)
     const cake = {
       board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
@@ -48,8 +47,6 @@ export const aCommission: fc.Arbitrary<Commission> = fc
         ...(spacer === 0 && at > 0 && { spacer: { acrossMm: 60, heightMm: 30 } }),
       })),
     }
-    const topMm = sorted.reduce((sum, { heightMm }) => sum + heightMm, 0)
-    const sweep = startingSweep(topMm)
     const gathering = bouquet ? startingGathering('bouquet', cake.tiers) : null
     const decorations = [
       ...techniques.map((at, number) => startingDecoration(`made-${number}`, TECHNIQUES[at]!.id, cake.tiers)),
@@ -63,15 +60,10 @@ export const aCommission: fc.Arbitrary<Commission> = fc
         {
           ...base.options[0]!,
           cake,
-          decorations: sails === 'none' ? [] : [{ ...sweep, sail: { ...sweep.sail, skewered: sails === 'skewered' } }],
           decorations,
           bouquets: gathering ? [gathering.bouquet] : [],
           accents: accents.map((at, number) => ({
-            ...startingAccent(
-              `accent-${number}`,
-              ACCENTS[at]!.id,
-              sails === 'none' ? (decorations[0]?.id ?? 'sails') : 'sails',
-            ),
+            ...startingAccent(`accent-${number}`, ACCENTS[at]!.id, decorations[0]?.id ?? 'nothing'),
             edible,
           })),
         },
@@ -84,7 +76,7 @@ export const aCommission: fc.Arbitrary<Commission> = fc
             : [
                 {
                   id: 'again-1',
-                  part: decorations[0] ? `${decorations[0].id}/0` : 'sails/half 220',
+                  part: decorations[0] ? `${decorations[0].id}/piece` : 'nothing/piece',
                   many: again,
                   at: 0,
                   from: '',

@@ -63,7 +63,7 @@ const whorls = computed(() => {
         >
           <path
             :d="joint.path"
-            :fill="decoration.colour"
+            :fill="decoration.colour.heart"
             fill-opacity="0.75"
             stroke="var(--ink)"
             stroke-opacity="0.5"
@@ -96,7 +96,7 @@ const whorls = computed(() => {
             :key="turn"
             :d="whorl.path"
             :transform="`rotate(${turn})`"
-            :fill="decoration.colour"
+            :fill="decoration.colour.heart"
             :fill-opacity="0.28 + 0.16 * (whorls.length - whorl.number)"
             stroke="var(--ink)"
             stroke-opacity="0.45"

@@ -3,7 +3,15 @@ import { gatheredIn, MOST_DECORATIONS, type Decoration } from '#core/commission'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, Trash2, X } from '@lucide/vue'
 import { computed } from 'vue'
-import { BOUQUET_ROLE_LABELS, BOUQUET_ROLES, bouquetSchema, gatheredSchema, type Bouquet, type BouquetPlace, type BouquetRole } from '#core/compose'
+import {
+  BOUQUET_ROLE_LABELS,
+  BOUQUET_ROLES,
+  bouquetSchema,
+  gatheredSchema,
+  type Bouquet,
+  type BouquetPlace,
+  type BouquetRole,
+} from '#core/compose'
 import { TECHNIQUES, type TechniqueId, techniqueOf } from '#core/technique'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -137,7 +145,7 @@ function remove(): void {
             >
               <span
                 class="size-5 rounded-full shadow-inner"
-                :style="{ background: decoration.colour }"
+                :style="{ background: decoration.colour.heart }"
                 aria-hidden="true"
               />
               <span

@@ -3,7 +3,15 @@ import { startingComposition } from '#core/commission'
 import { Shuffle, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { compositionOf } from '#core/compose'
-import { isPetalShape, PETAL_FIELDS, silhouette, type CompositionKind, type PetalShape, techniqueOf } from '#core/technique'
+import { shapeName } from '#core/material'
+import {
+  isPetalShape,
+  PETAL_FIELDS,
+  silhouette,
+  type CompositionKind,
+  type PetalShape,
+  techniqueOf,
+} from '#core/technique'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -35,7 +43,7 @@ const MOST_DRAWN = 8
 const NEXT_SEED = 37
 const SEEDS = 1_000_000
 
-/** Where its elements begin among all that are cut from sheets, for lighting them up. */
+/** Where its elements begin among all, for lighting them up. */
 const firstElement = computed(() =>
   plan.value.decorations
     .slice(
@@ -43,6 +51,12 @@ const firstElement = computed(() =>
       plan.value.decorations.findIndex(({ id }) => id === props.id),
     )
     .reduce((sum, { elements }) => sum + elements.length, 0),
+)
+const hands = computed(() => plan.value.work.making.find(({ decoration: id }) => id === props.id)?.hands ?? null)
+const discsMm = computed(() =>
+  technique.value.fit
+    ? (made.value?.shapes ?? []).flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
+    : [],
 )
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const composition = computed(() => compositionOf(decoration.value.composition.kind))
@@ -114,11 +128,11 @@ const arrangeAs = (kind: CompositionKind): void =>
 <template>
   <div v-if="made">
     <div class="flex items-start justify-between gap-4">
-      <LeafHeading :title="technique.name">
+      <LeafHeading :title="made.name">
         <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake, give or take {{ made.spread }};
         <FigureLink :working="made.pieces" after=" pieces" /> with spares from
-        <FigureLink :working="made.sheets" :after="made.sheets.value === 1 ? ' sheet' : ' sheets'" />,
-        <FigureLink :working="made.hands" /> of hands.
+        {{ made.shapes.map(shapeName).join(' or ')
+        }}<template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.
       </LeafHeading>
       <div class="flex gap-2">
         <button v-if="!bouquet" type="button" class="button" data-testid="shuffle" @click="shuffle">
@@ -188,7 +202,7 @@ const arrangeAs = (kind: CompositionKind): void =>
     <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
       <div class="grid content-start gap-3">
         <SideEditor v-if="!bouquet" :decoration="decoration" :made="made" :first-element="firstElement" />
-        <ElementBar v-if="!bouquet" :called="made.called" />
+        <ElementBar v-if="!bouquet" :called="made.called" :discs-mm="discsMm" />
         <div class="flex flex-wrap gap-3" data-testid="flat-pieces">
           <FlatPiece
             v-for="(piece, at) in made.classes.slice(0, MOST_DRAWN)"
@@ -203,8 +217,7 @@ const arrangeAs = (kind: CompositionKind): void =>
             (plant) =>
               edit(`after ${plant.name.toLowerCase()}`, (each) => {
                 Object.assign(each.parameters, plant.parameters)
-                each.colour = plant.colour
-                each.run.tail = plant.colour
+                Object.assign(each.colour, { heart: plant.colour, tail: plant.colour })
               })
           "
         />
@@ -212,7 +225,7 @@ const arrangeAs = (kind: CompositionKind): void =>
         <PetalSection
           v-if="petal"
           :shape="petal"
-          :colour="decoration.colour"
+          :colour="decoration.colour.heart"
           :called="`${technique.name} petal`"
           :length-mm="longestPetal"
           @change="
@@ -228,6 +241,19 @@ const arrangeAs = (kind: CompositionKind): void =>
         />
       </div>
       <div class="grid content-start gap-1.5">
+        <label class="block text-[0.8rem] text-ink-soft"
+          >Called<input
+            class="field-input text-ink"
+            maxlength="40"
+            data-testid="decoration-name"
+            :placeholder="technique.name"
+            :value="decoration.name"
+            @change="
+              edit('name', (each) => {
+                each.name = ($event.target as HTMLInputElement).value.trim()
+              })
+            "
+        /></label>
         <label v-if="!bouquet && 'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
           >Tier<select
             class="field-input text-ink"

@@ -1,54 +1,40 @@
 <script setup lang="ts">
 import type { PlannedDecoration } from '#core/decoration'
-import { MOST_BOUQUETS, MOST_DECORATIONS, startingGathering, startingDecoration, type Decoration } from '#core/commission'
+import {
+  MOST_BOUQUETS,
+  MOST_DECORATIONS,
+  startingGathering,
+  startingDecoration,
+  type Decoration,
+} from '#core/commission'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Flower2, LayoutGrid, Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
-import { stackHeightMm, stackTiers } from '#core/cake'
-import { startingSweep } from '#core/plan'
 import { TECHNIQUES, type TechniqueId } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 
-const { plan, option, cake, editOption } = usePlanned()
+const { plan, option, editOption } = usePlanned()
 const { open, choose } = useChosenDecoration(() => option.value)
 
-/** Tabs of decorations cut from sheets that a bouquet holds, or that none holds. */
-const papers = (bouquet: string | null) =>
+/** Tabs of decorations that a bouquet holds, or that none holds. */
+const tabsIn = (bouquet: string | null) =>
   option.value.decorations
     .filter(({ gathered }) => (gathered?.bouquet ?? null) === bouquet)
     .flatMap((decoration: Decoration) => {
       const made = plan.value.decorations.find((each: PlannedDecoration) => each.id === decoration.id)
       return made
-        ? [{ id: made.id, name: made.name, count: made.elements.length, colour: made.colour, bouquet: false }]
+        ? [{ id: made.id, name: made.name, count: made.elements.length, colour: made.colour.heart, bouquet: false }]
         : []
     })
 const tabs = computed(() => [
-  ...(option.value.decorations.length > 0
-    ? [
-        {
-          id: 'sails',
-          name: 'Soaked sails',
-          count: plan.value.arrangement.count.value,
-          colour: option.value.decorations[0]!.colour.heart,
-          bouquet: false,
-        },
-      ]
-    : []),
   ...option.value.bouquets.flatMap(({ id, name }) => [
-    { id, name, count: papers(id).reduce((sum, { count }) => sum + count, 0), colour: '', bouquet: true },
-    ...papers(id),
+    { id, name, count: tabsIn(id).reduce((sum, { count }) => sum + count, 0), colour: '', bouquet: true },
+    ...tabsIn(id),
   ]),
-  ...papers(null),
+  ...tabsIn(null),
 ])
-
-function addSails(): void {
-  editOption('add a sweep', (each) => {
-    each.decorations = [startingSweep(stackHeightMm(stackTiers(cake.value)))]
-  })
-  choose('sails')
-}
 
 function addBouquet(): void {
   const { bouquet, decorations } = startingGathering(crypto.randomUUID().slice(0, 8), option.value.cake.tiers)
@@ -118,19 +104,6 @@ function add(technique: TechniqueId): void {
             <b>A bouquet</b
             ><span class="block text-[0.86rem] text-ink-soft"
               >Blooms, buds, leaves and filler by a recipe: it says how many.</span
-            >
-          </button></MenuItem
-        >
-        <MenuItem v-if="option.decorations.length === 0" v-slot="{ active }"
-          ><button
-            type="button"
-            class="block w-full rounded-lg px-3 py-2 text-left"
-            :class="active ? 'bg-go-soft' : ''"
-            @click="addSails"
-          >
-            <b>Soaked sail</b
-            ><span class="block text-[0.86rem] text-ink-soft"
-              >A sweep of translucent film, folded wet and dried hard.</span
             >
           </button></MenuItem
         >

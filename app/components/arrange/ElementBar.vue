@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight, Minus, Move, Pin, PinOff, Plus, RotateCcw, RotateCw, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
+import { PORTION_WORDS, PORTIONS } from '#core/technique'
 import { useArranging } from './arranging'
 
 /** What the elements are called, several of them. */
-const props = defineProps<{ called: string }>()
+const props = defineProps<{
+  called: string
+  /** Discs that one may be told to come from; none where portions are not chosen. */
+  discsMm?: readonly number[]
+}>()
 
 const {
   elements,
@@ -16,6 +21,7 @@ const {
   nudge,
   resize,
   roll,
+  cutAs,
   togglePin,
   takeOut,
   add,
@@ -23,6 +29,20 @@ const {
 } = useArranging()
 
 const LEAN_DEG = 8
+/** Portions of the discs there are, and what is chosen of them. */
+const sectors = computed(() =>
+  [...(props.discsMm ?? [])]
+    .sort((one, other) => other - one)
+    .flatMap((discMm) => PORTIONS.map((portion) => ({ portion, discMm, key: `${portion} ${discMm}` }))),
+)
+const chosenSector = computed(() => {
+  const cut = pickedElement.value?.cut
+  return cut ? `${cut.portion} ${cut.discMm}` : ''
+})
+const setSector = (key: string): void => {
+  const found = sectors.value.find((each) => each.key === key)
+  cutAs(found ? { portion: found.portion, discMm: found.discMm } : null)
+}
 const position = computed(() => elements.value.findIndex(({ index }) => index === pickedIndex.value))
 const changed = computed(() => byHand.value.put.length + byHand.value.out.length)
 
@@ -118,6 +138,19 @@ function onKey(event: KeyboardEvent): void {
       <button type="button" class="button min-h-9 px-2.5" aria-label="Lean right" @click="roll(LEAN_DEG)">
         <RotateCw class="size-4" aria-hidden="true" />
       </button>
+      <select
+        v-if="sectors.length > 0"
+        class="field-input min-h-9! w-auto!"
+        aria-label="Cut as"
+        data-testid="element-cut"
+        :value="chosenSector"
+        @change="setSector(($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">as it fits</option>
+        <option v-for="{ key, portion, discMm } in sectors" :key="key" :value="key">
+          {{ PORTION_WORDS[portion].one }} of {{ discMm }} mm
+        </option>
+      </select>
       <button
         type="button"
         class="button min-h-9 px-2.5"

@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import type { PlannedDecoration } from '#core/decoration'
 import { printDuration } from '#core/quantity'
+import { usePlanned } from '~/composables/planned'
 import FigureLink from '~/components/working/FigureLink.vue'
 
 /** How a decoration is made, with what it needs and what can hurt or fail at each step. */
-defineProps<{ made: PlannedDecoration }>()
+const props = defineProps<{ made: PlannedDecoration }>()
+const { plan } = usePlanned()
+/** How long it rests here after a step. */
+function restWords({ id }: PlannedDecoration['steps'][number]): string {
+  const making = plan.value.work.making.find(({ decoration }) => decoration === props.made.id)
+  const step = making?.steps.find((each) => each.id === id)
+  const minutes = (step?.ovenMin ?? step?.rest)?.value ?? 0
+  return minutes > 0 ? `Rests ${printDuration(minutes)}.` : ''
+}
 </script>
 
 <template>
@@ -13,8 +22,7 @@ defineProps<{ made: PlannedDecoration }>()
     <ol class="grid gap-1.5 text-[0.92rem]">
       <li v-for="(step, at) in made.steps" :key="step.id" class="grid grid-cols-[1.4rem_1fr]">
         <span class="font-semibold text-ink-soft">{{ at + 1 }}</span><span
-          ><b>{{ step.name }}.</b> {{ step.say
-          }}<template v-if="step.waitMin > 0"> Rests {{ printDuration(step.waitMin) }}.</template>
+          ><b>{{ step.name }}.</b> {{ step.say }}<template v-if="restWords(step)"> {{ restWords(step) }}</template>
           <span
             v-for="caution in made.cautions.filter((each) => each.at === step.id)"
             :key="caution.id"

@@ -1,35 +1,71 @@
 <script setup lang="ts">
 import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
-import { PAPER_KINDS, paperOf, PAPERS, type FormatId, type PaperId } from '#core/material'
+import {
+  isSameShape,
+  PAPER_KINDS,
+  paperOf,
+  PAPERS,
+  shapeKey,
+  shapeName,
+  type PaperId,
+  type StockShape,
+} from '#core/material'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { RUN_STEPS } from './schemas'
+import { usePlanned } from '~/composables/planned'
 import { useDecoration } from './editing'
 
 /** Paper, sheets and colours of a decoration, with what Lamellon proposes and why. */
 const props = defineProps<{ id: string }>()
+const { workshop } = usePlanned()
 const { decoration, made, edit } = useDecoration(() => props.id)
 
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const paper = computed(() => paperOf(decoration.value.paper))
 const proposed = computed(() => paperOf(technique.value.papers[0]!))
-const best = computed(() => made.value?.formats.find(({ sheets }) => sheets !== null) ?? null)
-const formatWords = computed(() => {
-  const own = made.value?.formats.find(({ format }) => format === made.value!.format)
-  if (!best.value || !own) return ''
-  if (best.value.format === own.format) return `${own.name} takes the least paper for these pieces.`
+/** Sizes of its paper that the studio knows, and whether it is cut from each. */
+const known = computed(() => workshop.value.papers.filter((each) => each.paper === decoration.value.paper))
+const isTaken = (shape: StockShape): boolean => (made.value?.shapes ?? []).some((each) => isSameShape(each, shape))
+const best = computed(() => made.value?.sizes.find(({ sheets }) => sheets !== null) ?? null)
+const own = computed(() => made.value?.sizes.find(({ shape }) => isTaken(shape)) ?? null)
+const sizeWords = computed(() => {
+  if (!best.value || !own.value || technique.value.fromDiscs) return ''
+  if (isSameShape(best.value.shape, own.value.shape))
+    return `${shapeName(own.value.shape)} takes the least paper for these pieces.`
   const many = `${best.value.sheets} ${best.value.sheets === 1 ? 'sheet' : 'sheets'}`
-  const instead = own.sheets === best.value.sheets ? '' : ` instead of ${own.sheets}`
-  const besides = own.sheets === null ? '; the pieces are larger than the sheet chosen' : instead
-  return `${best.value.name} would take less paper: ${many}${besides}.`
+  const instead = own.value.sheets === best.value.sheets ? '' : ` instead of ${own.value.sheets}`
+  const besides = own.value.sheets === null ? '; the pieces are larger than the sheet chosen' : instead
+  return `${shapeName(best.value.shape)} would take less paper: ${many}${besides}.`
 })
+
+/** How many sheets of a size it would take. */
+const countOn = (shape: StockShape): string => {
+  const choice = made.value?.sizes.find((each) => isSameShape(each.shape, shape))
+  return !choice ? '' : choice.sheets === null ? ', too small' : `, ${choice.sheets}`
+}
 
 const choosePaper = (id: PaperId): void =>
   edit('paper', (each) => {
     each.paper = id
-    each.format = paperOf(id).formats[0]!
+    each.stock = []
   })
+/** One size for what is cut from sheets; any of those in use for what comes in portions of discs. */
+const take = (shape: StockShape): void =>
+  edit('sheets', (each) => {
+    each.stock = [shape]
+  })
+const toggle = (shape: StockShape, taken: boolean): void => {
+  const before = made.value?.shapes ?? []
+  const next = taken ? [...before, shape] : before.filter((each) => !isSameShape(each, shape))
+  if (next.length === 0) return
+  edit('discs', (each) => {
+    each.stock = [...next]
+  })
+}
+const chosen = (event: Event): StockShape =>
+  known.value.find(({ shape }) => shapeKey(shape) === (event.target as HTMLSelectElement).value)!.shape
 </script>
 
 <template>
@@ -49,23 +85,32 @@ const choosePaper = (id: PaperId): void =>
           </option>
         </select>
       </div>
-      <div>
-        <label :for="`format-${id}`" class="block text-[0.8rem] text-ink-soft">Sheets of</label
+      <div v-if="!technique.fromDiscs">
+        <label :for="`sheets-${id}`" class="block text-[0.8rem] text-ink-soft">Sheets of</label
         ><select
-          :id="`format-${id}`"
+          :id="`sheets-${id}`"
           class="field-input min-w-40"
-          :value="made.format"
-          @change="
-            edit('sheets', (each) => {
-              each.format = ($event.target as HTMLSelectElement).value as FormatId
-            })
-          "
+          :value="shapeKey(made.shapes[0]!)"
+          @change="take(chosen($event))"
         >
-          <option v-for="each in made.formats" :key="each.format" :value="each.format">
-            {{ each.name }}{{ each.sheets === null ? ', too small' : `, ${each.sheets}` }}
+          <option v-for="{ shape } in known" :key="shapeKey(shape)" :value="shapeKey(shape)">
+            {{ shapeName(shape) }}{{ countOn(shape) }}
           </option>
         </select>
       </div>
+      <fieldset v-else data-testid="discs">
+        <legend class="text-[0.8rem] text-ink-soft">May be cut from</legend>
+        <div class="flex flex-wrap gap-x-4">
+          <label v-for="{ shape } in known" :key="shapeKey(shape)" class="flex min-h-9 items-center gap-1.5"
+            ><input
+              type="checkbox"
+              class="size-5 accent-(--go)"
+              :checked="isTaken(shape)"
+              @change="toggle(shape, ($event.target as HTMLInputElement).checked)"
+            />{{ shapeName(shape) }}</label
+          >
+        </div>
+      </fieldset>
     </div>
     <p class="mt-1 text-[0.9rem]" :class="made.unfit ? 'text-stop' : 'text-ink-soft'" data-testid="paper-says">
       {{ made.unfit ?? technique.whyPaper
@@ -76,16 +121,12 @@ const choosePaper = (id: PaperId): void =>
       >
     </p>
     <p class="mt-0.5 text-[0.9rem] text-ink-soft">
-      {{ formatWords }}
+      {{ sizeWords }}
       <button
-        v-if="best && best.format !== made.format"
+        v-if="sizeWords && best && own && !isSameShape(best.shape, own.shape)"
         type="button"
         class="figure-link"
-        @click="
-          edit('sheets', (each) => {
-            each.format = best!.format
-          })
-        "
+        @click="take(best.shape)"
       >
         Take it
       </button>
@@ -95,34 +136,34 @@ const choosePaper = (id: PaperId): void =>
     </p>
     <div class="mt-3 grid gap-1.5">
       <ColourChoice
-        :label="decoration.run.steps > 1 ? 'At the heart' : 'Colour'"
-        :model-value="decoration.colour"
+        :label="decoration.colour.steps > 1 ? 'At the heart' : 'Colour'"
+        :model-value="decoration.colour.heart"
         @update:model-value="
           edit('colour', (each) => {
-            each.colour = $event
+            each.colour.heart = $event
           })
         "
       />
       <ColourChoice
-        v-if="decoration.run.steps > 1"
+        v-if="decoration.colour.steps > 1"
         label="At the tail"
-        :model-value="decoration.run.tail"
+        :model-value="decoration.colour.tail"
         @update:model-value="
           edit('tail colour', (each) => {
-            each.run.tail = $event
+            each.colour.tail = $event
           })
         "
       />
       <div class="max-w-60">
         <QuantitySlider
           :schema="RUN_STEPS"
-          :model-value="decoration.run.steps"
+          :model-value="decoration.colour.steps"
           data-testid="run-steps"
           @update:model-value="
             edit(
               'shades',
               (each) => {
-                each.run.steps = $event
+                each.colour.steps = $event
               },
               'run',
             )

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Decoration } from '#core/commission'
-import { colourOf, type PlannedDecoration } from '#core/decoration'
+import { elementColour, type PlannedDecoration } from '#core/decoration'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { coveringOf } from '#core/material'
@@ -22,7 +22,8 @@ const { handles, pickedIndex, isPinned, pick, pull, move } = useArranging()
 const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(drawing)
 
-const stack = computed(() => plan.value.arrangement.stack)
+const stack = computed(() => plan.value.stack)
+const foretold = computed(() => plan.value.dishes.foretold[props.decoration.id] ?? [])
 const map = computed(() => sideMapOf(stack.value))
 const view = computed(() => ({
   left: -map.value.halfWidthMm - 18,
@@ -41,7 +42,7 @@ const outlines = computed(() =>
     .map((element, at) => ({
       at,
       index: element.index,
-      colour: colourOf(props.decoration, element),
+      colour: elementColour(props.decoration.colour, element, foretold.value),
       points: unrolledOutline(element, meshes.value[at]!, stack.value[element.tier]!, map.value),
       pin: element.on === 'side' ? map.value.toMap(element.angleDeg, element.heightMm) : null,
     }))

@@ -1,9 +1,24 @@
 import type { Option, Decoration } from '#core/commission'
 import { computed, ref } from 'vue'
 import { alongAt, angleAt, edgeScale, type StandingTier } from '#core/cake'
-import { bouquetHandles, compositionOf, nextAdded, pinned, pullBouquet, putting, standing, takingOut, unpinning, type Bouquet, type ByHand, type Composition, type Handle, type Spot } from '#core/compose'
+import {
+  bouquetHandles,
+  compositionOf,
+  nextAdded,
+  pinned,
+  pullBouquet,
+  putting,
+  standing,
+  takingOut,
+  unpinning,
+  type Bouquet,
+  type ByHand,
+  type Composition,
+  type Handle,
+  type Spot,
+} from '#core/compose'
 import { seedFor } from '#core/quantity'
-import type { PlacedElement } from '#core/technique'
+import type { PlacedElement, Sector } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 
@@ -13,36 +28,27 @@ const picked = ref<{ readonly decoration: string; readonly index: number } | nul
 const SMALLER = 0.9
 const LARGER = 1 / SMALLER
 
-/**
- * What is open to be arranged: the composition's handles, and single elements moved by hand. Works for the sails and
- * for what is cut from sheets.
- */
+/** What is open to be arranged: the composition's handles, and single elements moved by hand. */
 export function useArranging() {
-  const { plan, option, decoration, editOption } = usePlanned()
+  const { plan, option, editOption } = usePlanned()
   const { open } = useChosenDecoration(() => option.value)
 
-  const stack = computed<readonly StandingTier[]>(() => plan.value.arrangement.stack)
-  const paper = computed<Decoration | null>(
+  const stack = computed<readonly StandingTier[]>(() => plan.value.stack)
+  const decoration = computed<Decoration | null>(
     () => option.value.decorations.find(({ id }) => id === open.value) ?? null,
   )
-  const elements = computed<readonly PlacedElement[]>(() =>
-    open.value === 'sails'
-      ? plan.value.arrangement.sails.map(({ element }) => element)
-      : (plan.value.decorations.find(({ id }) => id === open.value)?.elements ?? []),
+  const elements = computed<readonly PlacedElement[]>(
+    () => plan.value.decorations.find(({ id }) => id === open.value)?.elements ?? [],
   )
-  const byHand = computed<ByHand>(
-    () => (open.value === 'sails' ? decoration.value?.byHand : paper.value?.byHand) ?? { put: [], out: [] },
-  )
+  const byHand = computed<ByHand>(() => decoration.value?.byHand ?? { put: [], out: [] })
   /** The bouquet that is open, or that holds what is open. */
   const bouquet = computed<Bouquet | null>(
-    () => option.value.bouquets.find(({ id }) => id === open.value || id === paper.value?.gathered?.bouquet) ?? null,
+    () =>
+      option.value.bouquets.find(({ id }) => id === open.value || id === decoration.value?.gathered?.bouquet) ?? null,
   )
-  const composition = computed<Composition | null>(() => {
-    if (open.value !== 'sails') return bouquet.value ? null : (paper.value?.composition ?? null)
-    if (!decoration.value) return null
-    const { seenHeightMm, ...line } = decoration.value.sweep
-    return { ...line, kind: 'sweep' }
-  })
+  const composition = computed<Composition | null>(() =>
+    bouquet.value ? null : (decoration.value?.composition ?? null),
+  )
   const handles = computed<readonly Handle[]>(() =>
     bouquet.value
       ? bouquetHandles(bouquet.value, stack.value)
@@ -72,8 +78,8 @@ export function useArranging() {
     const id = open.value
     editOption(
       label,
-      ({ decorations, decorations }: Option) => {
-        const changed = id === 'sails' ? decorations[0] : decorations.find((each) => each.id === id)
+      ({ decorations }: Option) => {
+        const changed = decorations.find((each) => each.id === id)
         if (changed) changed.byHand = next(changed.byHand)
       },
       merge && `${id} ${merge}`,
@@ -99,21 +105,17 @@ export function useArranging() {
     const pulled = compositionOf(before.kind).pull(before, handle, to, stack.value)
     editOption(
       'pull the composition',
-      ({ decorations, decorations }) => {
-        if (id === 'sails') {
-          if (!decorations[0] || pulled.kind !== 'sweep') return
-          const { kind, ...line } = pulled
-          Object.assign(decorations[0].sweep, line)
-        } else {
-          const changed = decorations.find((each) => each.id === id)
-          if (changed) changed.composition = pulled
-        }
+      ({ decorations }) => {
+        const changed = decorations.find((each) => each.id === id)
+        if (changed) changed.composition = pulled
       },
       `${id} pull ${handle}`,
     )
   }
 
-  type Change = Partial<Pick<PlacedElement, 'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg'>>
+  type Change = Partial<
+    Pick<PlacedElement, 'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg' | 'cut'>
+  >
   const put = (label: string, element: PlacedElement, to: Change): void =>
     change(label, (hand) => putting(hand, pinned(element, stack.value, to)), `hand ${element.index}`)
 
@@ -149,6 +151,11 @@ export function useArranging() {
   }
   const roll = (byDeg: number): void => {
     if (pickedElement.value) put('lean one', pickedElement.value, { rollDeg: pickedElement.value.rollDeg + byDeg })
+  }
+
+  /** Tells the picked element which portion of which disc it is; none lets its technique decide. */
+  const cutAs = (cut: Sector | null): void => {
+    if (pickedElement.value) put('portion of one', pickedElement.value, { cut: cut ?? undefined })
   }
 
   function togglePin(): void {
@@ -196,6 +203,7 @@ export function useArranging() {
     nudge,
     resize,
     roll,
+    cutAs,
     togglePin,
     takeOut,
     add,

@@ -1,15 +1,15 @@
-import type { Option } from '#core/commission'
 import { computed, ref } from 'vue'
+import type { Option } from '#core/commission'
 
-/** What the Arrange leaf has open: the sails, a decoration cut from sheets or a bouquet by its id. */
-const chosen = ref<string>('sails')
+/** What the Arrange leaf has open: a decoration or a bouquet by its id. */
+const chosen = ref('')
 
 export const useChosenDecoration = (option: () => Option) => ({
+  /** The one that was chosen while it is there, else the first; nothing on a bare cake. */
   open: computed(() => {
-    const paper = option().decorations.find(({ id }) => id === chosen.value)
-    if (paper) return paper.id
-    if (option().bouquets.some(({ id }) => id === chosen.value)) return chosen.value
-    return option().decorations.length > 0 || option().decorations.length === 0 ? 'sails' : option().decorations[0]!.id
+    const { decorations, bouquets } = option()
+    const isThere = [...decorations, ...bouquets].some(({ id }) => id === chosen.value)
+    return isThere ? chosen.value : (decorations[0]?.id ?? bouquets[0]?.id ?? '')
   }),
   choose: (id: string): void => {
     chosen.value = id

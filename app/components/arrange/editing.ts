@@ -3,7 +3,7 @@ import type { Decoration } from '#core/commission'
 import { computed } from 'vue'
 import { usePlanned } from '~/composables/planned'
 
-/** A decoration cut from sheets as it is edited on its leaf. */
+/** A decoration as it is edited on its leaf. */
 export function useDecoration(id: () => string) {
   const { plan, option, editOption } = usePlanned()
   return {

@@ -12,7 +12,8 @@ const SEED = 41
 /** A plant by itself, as its technique makes it. */
 export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
   const base = startingDecoration(id, technique, [{ heightMm: 100 }])
-  const decoration = { ...base, colour, parameters: { ...base.parameters, ...parameters } } as typeof base
+  const run = { heart: colour, tail: colour, steps: 1 }
+  const decoration = { ...base, colour: run, parameters: { ...base.parameters, ...parameters } } as typeof base
   const pose = LOOKS[techniqueOf(technique).gathers?.kind ?? 'bloom']
   return meshesOf(
     decoration,

@@ -3,8 +3,9 @@ import { Download, LoaderCircle, Lock, LockOpen, Maximize2, Minimize2, Search, S
 import { computed, ref } from 'vue'
 import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
-import { formatOf, paperOf } from '#core/material'
+import { paperOf, shapeBox, shapeName } from '#core/material'
 import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
+import { placesOf } from '~/components/stand/elementPlaces'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -20,7 +21,16 @@ const { plan, commission, workshop, editOption } = usePlanned()
 const nesting = useNesting()
 const cutter = useCutter()
 
-const size = computed(() => formatOf(props.group.format))
+/** What is cut from: one size, or whichever of several serves best. */
+const sizes = computed(() => [...new Set(props.group.layout.sheets.map(({ shape }) => shapeName(shape)))].join(', '))
+/** The box that every sheet fits into, for drawing them beside one another. */
+const largest = computed(() => {
+  const boxes = props.group.layout.sheets.map(({ shape }) => shapeBox(shape))
+  return {
+    widthMm: Math.max(...boxes.map(({ widthMm }) => widthMm)),
+    heightMm: Math.max(...boxes.map(({ heightMm }) => heightMm)),
+  }
+})
 const words = computed(() => WAY_WORDS[props.group.way])
 /** How many sheets and layers are cut at once, said where sheets are shown and printed. */
 const atOnce = computed(
@@ -41,29 +51,19 @@ const saved = computed(() => {
   return dm2 > 0.1 ? `${dm2.toFixed(1)} dm² less of the last sheet than at first` : 'as good as the first layout'
 })
 
-/** Places on the stand of the elements of each part: those of a decoration follow one another. */
-const places = computed(() => {
-  const made = new Map<string, readonly number[]>()
-  let first = 0
-  for (const { id, elements, classes } of plan.value.decorations) {
-    classes.forEach(({ members }, at) =>
-      made.set(
-        `${id}/${at}`,
-        elements.flatMap(({ index }, place) => (members.includes(index) ? [first + place] : [])),
-      ),
-    )
-    first += elements.length
-  }
-  return made
-})
+/** Places on the stand of the elements of each part. */
+const places = computed(
+  () => new Map(props.group.parts.map(({ id }) => [id, placesOf(plan.value.decorations, (piece) => piece.id === id)])),
+)
 const litBy = (part: string): readonly number[] => places.value.get(part) ?? []
 
 const placementsOf = (pieces: readonly CutPiece[]) =>
   pieces.map(({ part, x, y, rotationDeg, mirrored }) => ({ part: part.id, x, y, rotationDeg, mirrored }))
 
-function wrong(pieces: readonly CutPiece[]): ReadonlySet<number> {
+function wrong(at: number, pieces: readonly CutPiece[]): ReadonlySet<number> {
   const found = new Set<number>()
-  for (const fault of sheetFaults(props.group, placementsOf(pieces), workshop.value.tools)) {
+  const { shape } = props.group.layout.sheets[at]!
+  for (const fault of sheetFaults(props.group, shape, placementsOf(pieces), workshop.value.tools)) {
     if ('placement' in fault) found.add(fault.placement)
     if ('other' in fault) found.add(fault.other)
   }
@@ -127,19 +127,17 @@ function move(at: number, pieces: readonly CutPiece[]): void {
 const title = (at: number): string =>
   `${commission.value.brief.name}: ${paperOf(props.group.paper).name}, sheet ${at + 1} of ` +
   `${props.group.layout.sheets.length}${atOnce.value}. Check: the ruler reads 100 mm.`
-const pictures = computed(() =>
-  props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, sizeOf(sheet, size.value), title(at))),
-)
+const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cutSheetPicture(sheet, title(at))))
 </script>
 
 <template>
   <section
     class="[contain-intrinsic-size:auto_24rem] [content-visibility:auto]"
-    :aria-label="`${size.name} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`"
+    :aria-label="`${sizes} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`"
     data-testid="cut-group"
   >
     <h2 class="part-title">
-      <FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ size.name }},
+      <FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ sizes }},
       {{ paperOf(group.paper).name }}: {{ words.name.toLowerCase() }}{{ atOnce
       }}<template v-if="group.colour"
         >, coloured first in
@@ -190,14 +188,14 @@ const pictures = computed(() =>
       >
         <SheetDrawing
           :sheet="sheet"
-          :size="sizeOf(sheet, size)"
+          :size="sizeOf(sheet)"
           :name="sheet.remnant?.name ?? `Sheet ${at + 1}`"
           :locked="isKept(at)"
           :movable="isLaidClosely && !sheet.remnant"
           :cut="cutter.sheets[`${group.id} ${at}`]?.cut"
           :spoiled="cutter.sheets[`${group.id} ${at}`]?.spoiled"
           :lit-by="litBy"
-          :wrong="wrong"
+          :wrong="(pieces) => wrong(at, pieces)"
           @move="move(at, $event)"
         />
         <p class="mt-1 flex items-center justify-between text-[0.84rem] text-ink-soft">
@@ -251,7 +249,7 @@ const pictures = computed(() =>
           type="button"
           class="button mt-2"
           :data-testid="`${group.id}-dxf`"
-          @click="saveDrawing(group.layout.sheets, size, commission.brief.name, `-${group.paper}-${group.way}`)"
+          @click="saveDrawing(group.layout.sheets, largest, commission.brief.name, `-${group.paper}-${group.way}`)"
         >
           <Download class="size-4.5" aria-hidden="true" />DXF
         </button>

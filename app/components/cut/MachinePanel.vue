@@ -2,7 +2,7 @@
 import { Pause, Play, Send, TriangleAlert } from '@lucide/vue'
 import { computed, onBeforeUnmount, onMounted } from 'vue'
 import { machineJob } from '#core/cut'
-import { formatOf } from '#core/material'
+import { shapeBox } from '#core/material'
 import { printQuantity } from '#core/quantity'
 import type { CutGroup } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
@@ -45,7 +45,7 @@ function send(at: number, fresh: boolean): void {
   const job = machineJob(
     `${commission.value.brief.name}, sheet ${at + 1}`,
     props.group.layout.sheets[at]!,
-    formatOf(props.group.format),
+    shapeBox(props.group.layout.sheets[at]!.shape),
     workshop.value.tools.machineMmPerMin,
     OVERCUT_MM,
     (number) => !cut.includes(number) && (fresh || !bad.includes(number)),

@@ -2,7 +2,7 @@
 import { PackageOpen, Plus, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { boxOf, MOST_REMNANTS, type Remnant } from '#core/cut'
-import { formatOf, paperOf, type PaperId } from '#core/material'
+import { paperOf, shapeName, type PaperId } from '#core/material'
 import { offcutsFor } from '#core/mixture'
 import { printQuantity, sumOf } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -40,7 +40,7 @@ type Left = {
 }
 const mm = (value: number): string => printQuantity(value, 'length', preferences.units)
 const left = computed(() =>
-  plan.value.groups.flatMap(({ id, paper, colour, format, remainders }) =>
+  plan.value.groups.flatMap(({ id, paper, colour, layout, remainders }) =>
     remainders.map(({ sheet, plies, left: { widthMm, heightMm } }): Left => ({
       key: `${id} ${sheet}`,
       paper,
@@ -48,7 +48,7 @@ const left = computed(() =>
       widthMm,
       heightMm,
       count: plies,
-      name: `${formatOf(format).name} ${paperOf(paper).name}, rest`,
+      name: `${shapeName(layout.sheets[sheet]!.shape)} ${paperOf(paper).name}, rest`,
       words: `${plies > 1 ? `${plies} of ` : ''}${mm(widthMm)} × ${mm(heightMm)} of ${paperOf(paper).name}, sheet ${sheet + 1}`,
     })),
   ),

@@ -2,7 +2,7 @@
 import { Upload, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { drawnPieces, MOST_OWN_PIECES, ownOutlines, ownPieceSchema, STARTING_CUTTING, type OwnPiece } from '#core/cut'
-import { formatOf, PAPERS, paperOf, type FormatId, type PaperId } from '#core/material'
+import { PAPERS, paperOf, shapeKey, shapeName, type PaperId } from '#core/material'
 import { ownWork } from '#core/plan'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
@@ -16,6 +16,7 @@ const { option, editOption } = usePlanned()
 
 const { heightMm: high, quantity: many } = ownPieceSchema.shape
 const STARTING_HIGH_MM = 60
+const STARTING_COLOUR = '#f3efe6'
 const refused = ref('')
 const notes = ref<readonly string[]>([])
 
@@ -55,8 +56,8 @@ async function open(event: Event): Promise<void> {
     id: crypto.randomUUID(),
     name: pieces.length === 1 ? named : `${named} ${at + 1}`,
     paper: 'thinWafer',
-    format: paperOf('thinWafer').formats[0]!,
-    colour: '#efece2',
+    stock: paperOf('thinWafer').shapes.slice(0, 1),
+    colour: STARTING_COLOUR,
     quantity: 1,
     heightMm: Math.min(max, Math.max(min, Math.round((heightMm ?? STARTING_HIGH_MM) * piece.high * 10) / 10)),
     outline: piece.outline,
@@ -79,7 +80,12 @@ const change = (id: string, label: string, set: (piece: OwnPiece) => void): void
 const setPaper = (id: string, paper: PaperId): void =>
   change(id, 'paper', (each) => {
     each.paper = paper
-    if (!paperOf(paper).formats.includes(each.format)) each.format = paperOf(paper).formats[0]!
+    each.stock = paperOf(paper).shapes.slice(0, 1)
+  })
+const keysOf = ({ stock }: OwnPiece): string => stock.map(shapeKey).join(' ')
+const setSheets = ({ id, paper }: OwnPiece, key: string): void =>
+  change(id, 'sheets', (each) => {
+    each.stock = paperOf(paper).shapes.filter((shape) => shapeKey(shape) === key)
   })
 const letGo = (id: string): void =>
   editOption('take out piece', (draft) => {
@@ -158,17 +164,9 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             >
             <label
               ><span class="block text-[0.8rem] text-ink-soft">Sheets</span
-              ><select
-                class="field-input"
-                :value="piece.format"
-                @change="
-                  change(piece.id, 'sheets', (each) => {
-                    each.format = valueOf($event) as FormatId
-                  })
-                "
-              >
-                <option v-for="each in paperOf(piece.paper).formats" :key="each" :value="each">
-                  {{ formatOf(each).name }}
+              ><select class="field-input" :value="keysOf(piece)" @change="setSheets(piece, valueOf($event))">
+                <option v-for="each in paperOf(piece.paper).shapes" :key="shapeKey(each)" :value="shapeKey(each)">
+                  {{ shapeName(each) }}
                 </option>
               </select></label
             >

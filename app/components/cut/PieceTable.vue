@@ -22,18 +22,9 @@ const lit = useLit()
 const router = useRouter()
 
 // Each by itself, so that layouts that are found meanwhile do not draw the table anew.
-const cutList = computed(() => plan.value.cutList)
-const arrangement = computed(() => plan.value.arrangement)
-const bath = computed(() => plan.value.bath)
+const dishes = computed(() => plan.value.dishes)
 const decorations = computed(() => plan.value.decorations)
-const rows = computed(() => [
-  ...pieceRows({
-    cutList: cutList.value,
-    arrangement: arrangement.value,
-    bath: bath.value,
-    decorations: decorations.value,
-  }),
-])
+const rows = computed(() => [...pieceRows({ dishes: dishes.value, decorations: decorations.value })])
 const sorting = ref<SortingState>([])
 const column = createColumnHelper<PieceRow>()
 const columns = [
@@ -42,7 +33,7 @@ const columns = [
   column.accessor('paper', { header: 'Paper, face' }),
   column.accessor('finish', { header: 'Finish' }),
   column.accessor('sizeMm', { header: 'Cut' }),
-  column.accessor(({ seen }) => seen?.[1].value ?? 0, { id: 'seen', header: 'Seen' }),
+  column.accessor(({ seen }) => seen[1].value, { id: 'seen', header: 'Seen' }),
   column.accessor(({ needed }) => needed.value, { id: 'needed', header: 'Count' }),
   column.accessor(({ spares }) => spares.value, { id: 'spares', header: 'Spare' }),
 ]
@@ -63,7 +54,7 @@ const table = useVueTable({
   },
 })
 
-const isLit = ({ lit: { kind, indexes } }: PieceRow): boolean => indexes.some((index) => lit.isLit(kind, index))
+const isLit = ({ places }: PieceRow): boolean => places.some((place) => lit.isLit('element', place))
 const body = ref<HTMLElement | null>(null)
 /** An element touched on the stand brings its row into view. */
 watch(
@@ -120,14 +111,14 @@ function open({ decoration }: PieceRow): void {
           :data-row="row.id"
           class="border-t border-line align-top"
           :class="isLit(row) ? 'bg-go-soft' : ''"
-          @pointerenter="lit.hoverMany(row.lit.kind, row.lit.indexes)"
+          @pointerenter="lit.hoverMany('element', row.places)"
           @pointerleave="lit.leave()"
         >
           <td class="py-1 pr-3">
             <button
               type="button"
               class="figure-link text-left"
-              @focus="lit.hoverMany(row.lit.kind, row.lit.indexes)"
+              @focus="lit.hoverMany('element', row.places)"
               @blur="lit.leave()"
               @click="open(row)"
             >
@@ -146,14 +137,10 @@ function open({ decoration }: PieceRow): void {
           </td>
           <td class="py-1 pr-3">{{ row.finish }}</td>
           <td class="py-1 pr-3 whitespace-nowrap">
-            <template v-if="row.cut"
-              ><FigureLink :working="row.cut[0]" /> × <FigureLink :working="row.cut[1]" /></template
-            ><template v-else>{{ row.cutWords }}</template>
+            <FigureLink :working="row.cut[0]" /> × <FigureLink :working="row.cut[1]" />
           </td>
           <td class="py-1 pr-3 whitespace-nowrap">
-            <template v-if="row.seen"
-              ><FigureLink :working="row.seen[0]" /> × <FigureLink :working="row.seen[1]"
-            /></template>
+            <FigureLink :working="row.seen[0]" /> × <FigureLink :working="row.seen[1]" />
           </td>
           <td class="py-1 pr-3 text-right"><FigureLink :working="row.needed" /></td>
           <td class="py-1 text-right"><FigureLink :working="row.spares" /></td>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { CutPart, CutSheet, SheetSize } from '#core/cut'
-import { insideOf, numberHeightMm } from '#core/draw'
+import { insideOf, numberHeightMm, sheetOutline } from '#core/draw'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import { useLit } from '~/components/stand/lit'
@@ -130,18 +130,7 @@ const isLit = (part: CutPart): boolean => litParts.value.has(part)
     @pointercancel="dragged = null"
   >
     <path
-      v-if="sheet.remnant"
-      :d="pathData(flipMove(sheet.remnant.outline, 0, size.heightMm))"
-      fill="#fffdf8"
-      stroke="#b9aa9a"
-      stroke-width="0.8"
-    />
-    <rect
-      v-else
-      x="0"
-      y="0"
-      :width="size.widthMm"
-      :height="size.heightMm"
+      :d="pathData(flipMove(sheetOutline(sheet), 0, size.heightMm))"
       fill="#fffdf8"
       :stroke="locked ? 'var(--go)' : '#b9aa9a'"
       :stroke-width="locked ? 2 : 0.8"

@@ -1,4 +1,4 @@
-import type { PlannedDecoration, PieceClass } from '#core/decoration'
+import type { PieceClass, PlannedDecoration } from '#core/decoration'
 import { paperOf } from '#core/material'
 import type { Plan } from '#core/plan'
 import type { Working } from '#core/quantity'
@@ -13,68 +13,41 @@ export type PieceRow = {
   readonly face: string
   readonly colour: string
   readonly finish: string
-  readonly cut: readonly [Working, Working] | null
-  readonly cutWords: string
-  readonly seen: readonly [Working, Working] | null
+  readonly cut: readonly [Working, Working]
+  readonly seen: readonly [Working, Working]
   readonly sizeMm: number
   readonly needed: Working
   readonly spares: Working
-  /** What it is on the stand: kind and places among all of that kind. */
-  readonly lit: { readonly kind: 'sail' | 'element'; readonly indexes: readonly number[] }
+  /** Places of its elements among all on the stand. */
+  readonly places: readonly number[]
 }
 
-function paperRow(made: PlannedDecoration, piece: PieceClass, at: number, first: number): PieceRow {
-  return {
-    id: `${made.id} ${at}`,
-    decoration: made.id,
-    technique: made.name,
-    piece: piece.name,
-    paper: paperOf(made.paper).name,
-    face: piece.face,
-    colour: piece.colour,
-    finish: made.finishes.map(({ name }) => name.toLowerCase()).join(', '),
-    cut: [piece.width, piece.height],
-    cutWords: '',
-    seen: [piece.seenWidth, piece.seenHeight],
-    sizeMm: Math.max(piece.width.value, piece.height.value),
-    needed: piece.needed,
-    spares: piece.spares,
-    lit: {
-      kind: 'element',
-      indexes: made.elements.flatMap(({ index }, place) => (piece.members.includes(index) ? [first + place] : [])),
-    },
-  }
-}
+/** What a piece is called, with its disc where it is a portion of one. */
+const pieceName = ({ name, sector }: PieceClass): string => (sector ? `${name} of ${sector.discMm} mm` : name)
 
-/** Every piece of a plan: the sails by portion and disc, then what is cut from sheets. */
-export function pieceRows(plan: Pick<Plan, 'cutList' | 'arrangement' | 'bath' | 'decorations'>): readonly PieceRow[] {
-  const sails = plan.cutList.sizeClasses.map((each): PieceRow => {
-    const members = plan.arrangement.sails.flatMap(({ sized }, at) =>
-      sized.portion === each.portion && sized.discMm === each.discMm ? [at] : [],
-    )
-    return {
-      id: `sails ${each.portion} ${each.discMm}`,
-      decoration: 'sails',
-      technique: 'Soaked sail',
-      piece: `${each.portion} disc`,
-      paper: 'rice film',
-      face: 'either face',
-      colour: plan.bath?.steps[plan.arrangement.sails[members[0] ?? 0]?.shade ?? 0]?.predictedHex ?? '#efece2',
-      finish: '',
-      cut: null,
-      cutWords: `${each.portion} of ${each.discMm} mm`,
-      seen: null,
-      sizeMm: each.discMm,
-      needed: each.needed,
-      spares: each.spares,
-      lit: { kind: 'sail', indexes: members },
-    }
-  })
+const rowOf = (made: PlannedDecoration, piece: PieceClass, foretold: readonly string[], first: number): PieceRow => ({
+  id: piece.id,
+  decoration: made.id,
+  technique: made.name,
+  piece: pieceName(piece),
+  paper: paperOf(made.paper).name,
+  face: piece.face,
+  colour: foretold[piece.shade] ?? piece.colour,
+  finish: made.finishes.map(({ name }) => name.toLowerCase()).join(', '),
+  cut: [piece.width, piece.height],
+  seen: [piece.seenWidth, piece.seenHeight],
+  sizeMm: Math.max(piece.width.value, piece.height.value),
+  needed: piece.needed,
+  spares: piece.spares,
+  places: made.elements.flatMap(({ index }, at) => (piece.members.includes(index) ? [first + at] : [])),
+})
+
+/** Every piece of a plan, decoration after decoration. */
+export function pieceRows({ decorations, dishes }: Pick<Plan, 'decorations' | 'dishes'>): readonly PieceRow[] {
   let first = 0
-  const paper = plan.decorations.flatMap((made) => {
-    const rows = made.classes.map((piece, at) => paperRow(made, piece, at, first))
+  return decorations.flatMap((made) => {
+    const rows = made.classes.map((piece) => rowOf(made, piece, dishes.foretold[made.id] ?? [], first))
     first += made.elements.length
     return rows
   })
-  return [...sails, ...paper]
 }

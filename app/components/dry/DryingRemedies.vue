@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { found, printDuration, type Working } from '#core/quantity'
+import type { DryingRemedy } from '#core/dry'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { usePlanned } from '~/composables/planned'
 
 /** Other ways of drying the film, each tried by the same curve: what it gains, and what must be boxed after. */
-const { plan } = usePlanned()
+defineProps<{ remedies: readonly DryingRemedy[] }>()
 const walked = (words: string, setMin: number): Working =>
   found('usually set hard', setMin, 'duration', `walk of the drying curve, film soaked till limp, ${words}`)
 </script>
 
 <template>
-  <section v-if="plan.dryingRemedies.length > 0" aria-labelledby="remedies" data-testid="remedies">
+  <section v-if="remedies.length > 0" aria-labelledby="remedies" data-testid="remedies">
     <h2 id="remedies" class="part-title mb-1">Other ways, usually</h2>
     <table class="w-full max-w-xl text-[0.94rem]">
       <thead class="text-left text-[0.8rem] text-ink-soft">
@@ -22,7 +22,7 @@ const walked = (words: string, setMin: number): Working =>
       </thead>
       <tbody>
         <tr
-          v-for="{ id, words, setMin, gainedMin, mustBeBoxed } in plan.dryingRemedies"
+          v-for="{ id, words, setMin, gainedMin, mustBeBoxed } in remedies"
           :key="id"
           class="border-t border-line"
           :data-testid="`remedy-${id}`"

@@ -1,36 +1,52 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FormerLoad } from '#core/schedule'
+import { several } from '#core/quantity'
+import type { Load } from '#core/schedule'
+import { bathStep } from '#core/tint'
 import { usePlanned } from '~/composables/planned'
 
-/** A load as it lies on its former, seen from above. */
-defineProps<{ load: FormerLoad }>()
+/** What lies together on a mat or a tray, seen from above. */
+const props = defineProps<{ load: Load; decoration: string; former: 'mat' | 'tray' }>()
 const { plan, workshop } = usePlanned()
-const former = computed(() => (plan.value.drying.way === 'mat' ? workshop.value.mats : workshop.value.trays))
-const colourOf = (shade: number): string => plan.value.bath?.steps[shade]?.predictedHex ?? '#efece2'
+const size = computed(() => (props.former === 'tray' ? workshop.value.trays : workshop.value.mats))
+const made = computed(() => plan.value.decorations.find(({ id }) => id === props.decoration))
+const pieces = computed(() =>
+  props.load.laid.map((laid) => {
+    const piece = made.value?.classes.find(({ id }) => id === laid.part)
+    const shade = piece?.shade ?? 0
+    return {
+      laid,
+      colour: plan.value.dishes.foretold[props.decoration]?.[shade] ?? piece?.colour ?? 'var(--paper)',
+      name: piece?.name ?? '',
+      dish: bathStep(shade, made.value?.colour.steps ?? 1) + 1,
+    }
+  }),
+)
+const described = computed(() => {
+  const many = new Map<string, number>()
+  for (const { name } of pieces.value) many.set(name, (many.get(name) ?? 0) + 1)
+  const words = [...many].map(([name, count]) => `${count} ${count === 1 ? name : several(name)}`)
+  return `Load ${props.load.number}: ${words.join(', ')}`
+})
 </script>
 
 <template>
-  <svg
-    :viewBox="`-4 -4 ${former.lengthMm + 8} ${former.widthMm + 8}`"
-    role="img"
-    :aria-label="`Load ${load.number}: ${load.laid.map(({ piece }) => `piece ${piece.number}`).join(', ')}`"
-  >
+  <svg :viewBox="`-4 -4 ${size.lengthMm + 8} ${size.widthMm + 8}`" role="img" :aria-label="described">
     <rect
-      :width="former.lengthMm"
-      :height="former.widthMm"
+      :width="size.lengthMm"
+      :height="size.widthMm"
       rx="14"
       fill="var(--paper-deep)"
       stroke="var(--line)"
       stroke-width="3"
     />
-    <g v-for="laid in load.laid" :key="laid.piece.number">
+    <g v-for="({ laid, colour, dish }, at) in pieces" :key="at">
       <path
-        :d="`M${laid.xMm} ${laid.yMm + laid.heightMm * 0.2}q${laid.widthMm * 0.25} ${-laid.heightMm * 0.28} 
+        :d="`M${laid.xMm} ${laid.yMm + laid.heightMm * 0.2}q${laid.widthMm * 0.25} ${-laid.heightMm * 0.28}
           ${laid.widthMm * 0.5} 0t${laid.widthMm * 0.5} 0l${
             -laid.widthMm * 0.28
           } ${laid.heightMm * 0.8}h${-laid.widthMm * 0.44}z`"
-        :fill="colourOf(laid.piece.shade)"
+        :fill="colour"
         fill-opacity="0.85"
         stroke="var(--ink)"
         stroke-opacity="0.35"
@@ -44,7 +60,7 @@ const colourOf = (shade: number): string => plan.value.bath?.steps[shade]?.predi
         font-weight="700"
         fill="#2a1c2c"
       >
-        {{ laid.piece.number }}
+        {{ dish }}
       </text>
     </g>
   </svg>

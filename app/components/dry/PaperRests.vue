@@ -12,7 +12,11 @@ const { plan, commission } = usePlanned()
 const SHORT_MIN = 20
 const rests = computed(() =>
   plan.value.work.making
-    .map(({ id, name, steps }) => ({ id, name, rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN) }))
+    .map(({ decoration, name, steps }) => ({
+      id: decoration,
+      name,
+      rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN),
+    }))
     .filter((each) => each.rests.length > 0),
 )
 const usesGlycerin = computed(() =>

@@ -40,7 +40,7 @@ const rows = computed(() =>
           >
           <span class="flex gap-2"
             ><button type="button" class="button bg-paper!" @click="bench.stillSoft(on)">Still soft</button
-            ><button v-if="!on.film" type="button" class="button bg-paper!" @click="bench.isReady(on)">
+            ><button v-if="on.soaked === null" type="button" class="button bg-paper!" @click="bench.isReady(on)">
               It is ready
             </button></span
           >

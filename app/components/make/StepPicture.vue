@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import type { CardPicture } from '#core/make'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
-import DiscDrawing from '~/components/cut/DiscDrawing.vue'
 import LoadDrawing from '~/components/dry/LoadDrawing.vue'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
@@ -14,12 +13,7 @@ import { usePlanned } from '~/composables/planned'
 const props = defineProps<{ picture: CardPicture }>()
 const { commission, plan, option } = usePlanned()
 
-const MOST_DISCS = 6
 const MOST_OUTLINES = 6
-const load = computed(() => {
-  const { picture } = props
-  return picture.kind === 'load' ? (plan.value.loads.find(({ number }) => number === picture.load) ?? null) : null
-})
 const made = computed(() => {
   const { picture } = props
   return picture.kind === 'sheets' || picture.kind === 'element'
@@ -29,7 +23,7 @@ const made = computed(() => {
 const mesh = computed(() => {
   const decoration = option.value.decorations.find(({ id }) => id === made.value?.id)
   return decoration && made.value
-    ? (knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.arrangement.stack })[0] ?? null)
+    ? (knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.stack })[0] ?? null)
     : null
 })
 /** Outlines of the decoration's pieces side by side, one scale for all. */
@@ -50,23 +44,16 @@ const outlines = computed(() => {
   })
   return { shown, width: x, height: Math.max(10, ...shown.map(({ height }) => height)) }
 })
-const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predictedHex ?? '#efece2'
 </script>
 
 <template>
-  <LoadDrawing v-if="load" :load="load" class="max-h-64 w-full" />
-  <div v-else-if="picture.kind === 'discs'" class="flex flex-wrap gap-2">
-    <DiscDrawing
-      v-for="disc in plan.discs.slice(0, MOST_DISCS)"
-      :key="disc.number"
-      :disc="disc"
-      :tint="tint"
-      :mm-per-rem="44"
-    />
-    <p v-if="plan.discs.length > MOST_DISCS" class="self-end text-[0.86rem] text-ink-soft">
-      and {{ plan.discs.length - MOST_DISCS }} more in Cut
-    </p>
-  </div>
+  <LoadDrawing
+    v-if="picture.kind === 'load'"
+    :load="picture.load"
+    :decoration="picture.decoration"
+    :former="picture.former"
+    class="max-h-64 w-full"
+  />
   <svg
     v-else-if="picture.kind === 'sheets' && made"
     class="max-h-52 w-full"
@@ -89,7 +76,7 @@ const tint = (shade: number): string => plan.value.bath?.steps[shade]?.predicted
     v-else-if="mesh && made"
     class="mx-auto w-full max-w-56"
     :mesh="mesh"
-    :colour="made.colour"
+    :colour="made.colour.heart"
     :says="`One of the ${made.called}`"
   />
   <CakeStill

@@ -16,27 +16,26 @@ const { studio, commission, workshop, plan } = usePlanned()
 const bench = useBench()
 
 const seen = ref('')
-const of = ref('sails')
+const of = ref('')
 const kept = ref('')
 watch(
   () => props.open,
   () => {
     seen.value = ''
     kept.value = ''
-    of.value = plan.value.decorations.find(({ id }) => props.card?.task.startsWith(`${id}-`))?.id ?? 'sails'
+    of.value = props.card?.of?.decoration ?? things.value[0]?.id ?? ''
   },
 )
 const causes = computed(() =>
-  seen.value === ''
+  seen.value === '' || of.value === ''
     ? []
     : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)),
 )
-const things = computed(() => [
-  ...(plan.value.arrangement.sails.length > 0 ? [{ id: 'sails', name: 'the sails' }] : []),
-  ...plan.value.decorations
+const things = computed(() =>
+  plan.value.decorations
     .filter(({ elements }) => elements.length > 0)
     .map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` })),
-])
+)
 
 const planSo = (change: TroubleChange): void =>
   studio.edit(TROUBLE_CHANGES[change].words.toLowerCase(), (draft) => TROUBLE_CHANGES[change].change(draft.commission))

@@ -20,7 +20,7 @@ import { useTurn } from './turn'
 
 /** Whether the handles of the open composition are shown. */
 defineProps<{ arranging?: boolean }>()
-const emit = defineEmits<{ touch: [kind: 'tier' | 'sail' | 'element' | 'accent', index: number] }>()
+const emit = defineEmits<{ touch: [kind: 'tier' | 'element' | 'accent', index: number] }>()
 
 const studio = useStudio()
 /** Height of the dial below the drawing. */
@@ -46,7 +46,7 @@ const scene = computed<StandScene | null>((before) => {
     option: { cake, decorations, accents },
     plan,
   } = shown.value
-  const from = [cake, decorations, accents, plan.arrangement, plan.decorations, plan.accents, plan.bath, plan.ladder]
+  const from = [cake, decorations, accents, plan.stack, plan.decorations, plan.accents, plan.dishes]
   if (before && from.every((each, at) => each === madeFrom[at])) return before
   madeFrom = from
   return sceneOf(shown.value.option, plan)
@@ -128,8 +128,8 @@ const caption = computed(() => {
 })
 const described = computed(() =>
   shown.value
-    ? `The cake seen from ${Math.round(turnDeg.value)} degrees: ${shown.value.plan.arrangement.stack.length} ` +
-      `tiers, ${shown.value.plan.arrangement.count.value} sails.`
+    ? `The cake seen from ${Math.round(turnDeg.value)} degrees: ${shown.value.plan.stack.length} ` +
+      `tiers${shown.value.plan.decorations.map(({ count, called }) => `, ${count.value} ${called}`).join('')}.`
     : '',
 )
 /** The ends of the tape as they are seen now, y down. */
@@ -179,7 +179,7 @@ function touch(event: MouseEvent): void {
     return
   }
   const place = placeUnder(event)
-  const touched = place && touchedAt(shown.value.plan.arrangement.stack, turnDeg.value, place)
+  const touched = place && touchedAt(shown.value.plan.stack, turnDeg.value, place)
   if (touched) putTape(touched)
 }
 </script>

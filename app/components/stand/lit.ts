@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 
-type LitKind = 'board' | 'tier' | 'sail' | 'element' | 'accent'
+type LitKind = 'board' | 'tier' | 'element' | 'accent'
 
 type Lit = { readonly kind: LitKind; readonly indexes: readonly number[] } | null
 

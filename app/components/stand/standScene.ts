@@ -1,4 +1,4 @@
-import { colourOf, meshesOf } from '#core/decoration'
+import { elementColour, meshesOf } from '#core/decoration'
 import { chosenOption, type Commission, type Option, type Decoration } from '#core/commission'
 import type { StandScene } from '#core/draw'
 import { extentMm, type StandingTier } from '#core/cake'
@@ -12,11 +12,13 @@ export const knownMeshes = remember(
     decoration,
     elements,
     stack,
+    foretold,
   }: {
     decoration: Decoration
     elements: readonly PlacedElement[]
     stack: readonly StandingTier[]
-  }) => meshesOf(decoration, elements, stack),
+    foretold?: readonly string[]
+  }) => meshesOf(decoration, elements, stack, foretold),
 )
 const knownAccents = remember(
   ({
@@ -30,26 +32,30 @@ const knownAccents = remember(
   }) => accentMeshesOf(accent, elements, stack),
 )
 
-/** What the stand shows of a plan: the cake, and the sails in the colours they will come out. */
-export const sceneOf = ({ cake, decorations, accents }: Option, plan: Plan): StandScene => ({
+/** What the stand shows of a plan: the cake, and all decorations in the colours they will come out. */
+export const sceneOf = (
+  { cake, decorations, accents }: Option,
+  { stack, decorations: made, dishes, accents: planned }: Pick<Plan, 'stack' | 'decorations' | 'dishes' | 'accents'>,
+): StandScene => ({
   board: cake.board,
-  stack: plan.arrangement.stack,
-  elements: plan.decorations.flatMap(({ id, elements }) => {
+  stack,
+  elements: made.flatMap(({ id, elements }) => {
     const decoration = decorations.find((each) => each.id === id)
     if (!decoration) return []
-    const meshes = knownMeshes({ decoration, elements, stack: plan.arrangement.stack })
+    const foretold = dishes.foretold[id] ?? []
+    const meshes = knownMeshes({ decoration, elements, stack, foretold })
     return elements.map((element, at) => ({
       mesh: meshes[at]!,
       on: element.on,
       facingDeg: element.angleDeg,
-      colour: colourOf(decoration, element),
-      ...(element.spanDeg > 0 && { axis: plan.arrangement.stack[element.tier]!.middle }),
+      colour: elementColour(decoration.colour, element, foretold),
+      ...(element.spanDeg > 0 && { axis: stack[element.tier]!.middle }),
     }))
   }),
-  accents: plan.accents.flatMap(({ id, elements }) => {
+  accents: planned.flatMap(({ id, elements }) => {
     const accent = accents.find((each) => each.id === id)
     if (!accent) return []
-    const meshes = knownAccents({ accent, elements, stack: plan.arrangement.stack })
+    const meshes = knownAccents({ accent, elements, stack })
     return elements.map(({ on, angleDeg }, at) => ({
       mesh: meshes[at]!,
       on,
@@ -57,11 +63,6 @@ export const sceneOf = ({ cake, decorations, accents }: Option, plan: Plan): Sta
       colour: accent.colour,
     }))
   }),
-  sails: plan.arrangement.sails.map(({ net, place, shade }) => ({
-    net,
-    facingDeg: place.facingDeg,
-    colour: plan.bath?.steps[shade]?.predictedHex ?? plan.ladder[shade]?.hex ?? '#efece2',
-  })),
 })
 
 /** A piece of the stand, mm, y down. */
@@ -76,7 +77,7 @@ export type StandWindow = {
 export function standWindow(commission: Commission, plan: Plan): StandWindow {
   const { brief } = commission
   const { board } = chosenOption(commission).cake
-  const widest = plan.arrangement.stack.reduce((most, tier) => {
+  const widest = plan.stack.reduce((most, tier) => {
     const { sideways, frontBack } = extentMm(tier.shape)
     return Math.max(most, Math.hypot(sideways, frontBack) * 0.8 + Math.hypot(tier.middle.x, tier.middle.y))
   }, board.acrossMm / 2)

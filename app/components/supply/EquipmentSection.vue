@@ -4,13 +4,13 @@ import { X } from '@lucide/vue'
 import { ref } from 'vue'
 import { paperOf } from '#core/material'
 import { MOST_STOCK, SHELF_WORDS, SHELVES, type ShelfId } from '#core/supply'
-import { MOULDS } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 
 /** Formers, moulds and ovens, rests of sheets, and things of one's own that no plan asks for. */
 const { studio, workshop } = usePlanned()
 const shape = workshopSchema.shape
+const moulds = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
 const name = ref('')
 const shelf = ref<ShelfId>('equipment')
 
@@ -71,7 +71,7 @@ const letGo = (id: string): void =>
           "
         />
         <QuantityField
-          v-for="mould in MOULDS"
+          v-for="mould in moulds"
           :key="mould"
           :schema="shape.moulds.shape[mould]"
           :model-value="workshop.moulds[mould]"

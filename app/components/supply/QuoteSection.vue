@@ -37,8 +37,11 @@ const { quote, quoteSheet } = useHandover()
         </tr>
       </tbody>
     </table>
-    <p v-if="quote.oneMoreSail" class="mt-3 rounded-xl bg-paper-deep px-3.5 py-2">
-      One more sail costs about <FigureLink :working="quote.oneMoreSail" />.
+    <p v-if="quote.oneMore.length > 0" class="mt-3 rounded-xl bg-paper-deep px-3.5 py-2" data-testid="one-more">
+      One more costs about
+      <template v-for="({ decoration, called, cost }, at) in quote.oneMore" :key="decoration"
+        >{{ at > 0 ? ', ' : '' }}<FigureLink :working="cost" /> of the {{ called }}</template
+      >.
     </p>
     <p v-if="quote.unpriced.length > 0" class="mt-2 text-[0.88rem] text-ink-soft">
       Without a price yet, so left out: {{ quote.unpriced.slice(0, 6).join(', ')

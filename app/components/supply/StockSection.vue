@@ -37,10 +37,8 @@ function setOnHand(row: Row, value: number): void {
     'on hand',
     ({ workshop: draft }) => {
       const [shelf, id] = [row.item.slice(0, row.item.indexOf(' ')), row.item.slice(row.item.indexOf(' ') + 1)]
-      const disc = draft.discs.find(({ diameterMm }) => shelf === 'disc' && String(diameterMm) === id)
       const dye = draft.dyes.find((each) => shelf === 'dye' && each.id === id)
-      if (disc) disc.onHand = Math.round(value)
-      else if (dye) dye.onHandMl = value
+      if (dye) dye.onHandMl = value
       else keptOf(draft, row).onHand = value
     },
     `on hand ${row.item}`,
@@ -50,9 +48,7 @@ function setPack(row: Row, value: number): void {
   studio.edit(
     'pack',
     ({ workshop: draft }) => {
-      const disc = draft.discs.find(({ diameterMm }) => row.item === `disc ${diameterMm}`)
-      if (disc) disc.packSize = Math.max(1, Math.round(value))
-      else keptOf(draft, row).pack = value
+      keptOf(draft, row).pack = value
     },
     `pack ${row.item}`,
   )
@@ -93,14 +89,9 @@ async function bring(event: Event): Promise<void> {
   studio.edit('stock from a table', ({ workshop: draft }) => {
     for (const each of read.value) {
       const row: Row = { ...each, usualPack: each.pack }
-      const disc = draft.discs.find(({ diameterMm }) => each.item === `disc ${diameterMm}`)
       const dye = draft.dyes.find(({ id }) => each.item === `dye ${id}`)
-      if (disc) {
-        disc.onHand = Math.round(each.onHand)
-        disc.packSize = Math.max(1, Math.round(each.pack))
-      } else if (dye) dye.onHandMl = each.onHand
-      if (!disc || each.packPrice !== null)
-        Object.assign(keptOf(draft, row), { onHand: each.onHand, pack: each.pack, packPrice: each.packPrice })
+      if (dye) dye.onHandMl = each.onHand
+      Object.assign(keptOf(draft, row), { onHand: each.onHand, pack: each.pack, packPrice: each.packPrice })
     }
   })
 }

@@ -38,7 +38,7 @@ const shown = (figure: TallyFigure): string => {
       :key="figure.id"
       type="button"
       :class="[
-        'relative flex min-w-fit flex-1 flex-col justify-start border-l border-night-soft/20 px-4 py-2.5',
+        'relative flex min-w-32 flex-auto flex-col justify-start border-l border-night-soft/20 px-4 py-2.5',
         'text-left first:border-0 hover:bg-white/5 focus-visible:-outline-offset-4 disabled:cursor-default',
       ]"
       :disabled="!figure.working"
@@ -66,7 +66,9 @@ const shown = (figure: TallyFigure): string => {
         :class="figure.id === 'warnings' && figure.working && figure.working.value > 0 ? 'text-[#f3c566]' : ''"
         >{{ shown(figure) }}</span
       >
-      <span class="min-h-[1.1em] text-[0.74rem] whitespace-nowrap text-night-soft">{{ figure.beside }}</span>
+      <span class="min-h-[1.1em] w-0 min-w-full truncate text-[0.74rem] text-night-soft" :title="figure.beside">{{
+        figure.beside
+      }}</span>
     </button>
   </section>
 </template>

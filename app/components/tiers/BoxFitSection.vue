@@ -15,8 +15,8 @@ const length = (mm: number): string => printQuantity(mm, 'length', preferences.u
 
 function says(remedy: BoxRemedy): string {
   switch (remedy.kind) {
-    case 'sailsAtVenue':
-      return 'Place the sails at the venue'
+    case 'placeAtVenue':
+      return 'Place what stands out at the venue'
     case 'tiersApart':
       return remedy.tiersApart === 1
         ? 'Let the top tier travel apart'
@@ -28,7 +28,7 @@ function says(remedy: BoxRemedy): string {
 
 function take(remedy: BoxRemedy): void {
   switch (remedy.kind) {
-    case 'sailsAtVenue':
+    case 'placeAtVenue':
       return studio.edit('complete at the venue', (draft) => {
         draft.commission.brief.completion = 'atVenue'
       })
@@ -53,7 +53,7 @@ function take(remedy: BoxRemedy): void {
       Free at each side <FigureLink :working="fit.clearance.wide" />, front and back
       <FigureLink :working="fit.clearance.deep" />, above <FigureLink :working="fit.clearance.high" /><template
         v-if="commission.brief.completion !== 'beforeDriving'"
-        >, sails packed apart</template
+        >, decorations packed apart</template
       >.
     </p>
     <ul v-if="plan.remedies.length > 0" class="mt-2 flex flex-wrap gap-2">

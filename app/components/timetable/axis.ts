@@ -1,6 +1,6 @@
 import { dayOf, MINUTES_PER_DAY, weekdayOf, type Moment } from '#core/quantity'
 import type { Slot, WorkingHours } from '#core/schedule'
-import { MOULD_WORDS, MOULDS } from '#core/technique'
+import { PLACE_WORDS, PLACES } from '#core/technique'
 
 /** Days shown, and how a moment lies across them, as a share of the width. */
 export type TimeAxis = {
@@ -24,8 +24,8 @@ export function axisFor(slots: readonly Slot[]): TimeAxis {
   }
 }
 
-/** What lanes of moulds are called. */
-const LANE_WORDS: Readonly<Record<string, string>> = MOULD_WORDS
+/** What lanes of formers and moulds are called. */
+const LANE_WORDS: Readonly<Record<string, string>> = PLACE_WORDS
 export const laneName = (lane: string): string => {
   const words = LANE_WORDS[lane] ?? lane
   return words.charAt(0).toUpperCase() + words.slice(1)
@@ -33,7 +33,7 @@ export const laneName = (lane: string): string => {
 
 /** Lanes in the order they are read: the hands, the formers, the oven, moulds, the rack, the cake, the road. */
 export function lanesOf(slots: readonly Slot[]): readonly string[] {
-  const order = ['hands', 'mat', 'tray', 'oven', ...MOULDS, 'rack', 'cake', 'road']
+  const order = ['hands', ...PLACES, 'rack', 'cake', 'road']
   const rank = (lane: string): number => order.findIndex((each) => lane.startsWith(each))
   const people = [
     ...new Set(slots.filter(({ hands, lane }) => hands && lane.startsWith('hands')).map(({ lane }) => lane)),

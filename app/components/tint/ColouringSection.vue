@@ -12,6 +12,7 @@ import {
   type Colouring,
   type ColouringWay,
 } from '#core/tint'
+import { paperOf } from '#core/material'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -30,7 +31,11 @@ const rows = computed(() =>
 const hasSlurry = ({ technique }: Decoration): boolean =>
   (techniqueOf(technique).liquids ?? []).some(({ mixture }) => mixture === 'slurry')
 const waysFor = (decoration: Decoration): readonly ColouringWay[] =>
-  COLOURING_WAYS.filter((way) => way !== 'slurry' || hasSlurry(decoration))
+  COLOURING_WAYS.filter(
+    (way) =>
+      way === decoration.colouring.way ||
+      (way === 'slurry' ? hasSlurry(decoration) : way !== 'stepped' || paperOf(decoration.paper).kind === 'film'),
+  )
 const isThinned = ({ colouring: { way } }: Decoration): boolean => way === 'brush' || way === 'mist'
 
 const change = (id: string, label: string, set: (decoration: Decoration) => void): void =>
@@ -47,8 +52,8 @@ const recolour = (id: string, colouring: Partial<Colouring>): void =>
   })
 const setColour = (id: string, colour: string): void =>
   change(id, 'colour', (each) => {
-    if (each.run.steps === 1) each.run.tail = colour
-    each.colour = colour
+    if (each.colour.steps === 1) each.colour.tail = colour
+    each.colour.heart = colour
   })
 
 function mend({ decoration, remedy }: ColourFault): void {
@@ -118,17 +123,17 @@ const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, 
           </div>
           <ColourChoice
             v-if="decoration.colouring.way !== 'bare'"
-            :label="decoration.run.steps > 1 ? 'At the heart' : 'Colour'"
-            :model-value="decoration.colour"
+            :label="decoration.colour.steps > 1 ? 'At the heart' : 'Colour'"
+            :model-value="decoration.colour.heart"
             @update:model-value="setColour(decoration.id, $event)"
           />
           <ColourChoice
-            v-if="decoration.colouring.way !== 'bare' && decoration.run.steps > 1"
+            v-if="decoration.colouring.way !== 'bare' && decoration.colour.steps > 1"
             label="At the tail"
-            :model-value="decoration.run.tail"
+            :model-value="decoration.colour.tail"
             @update:model-value="
               change(decoration.id, 'tail colour', (each) => {
-                each.run.tail = $event
+                each.colour.tail = $event
               })
             "
           />

@@ -5,6 +5,7 @@ import { DROP_ML } from '#core/material'
 import { printQuantity } from '#core/quantity'
 import { colourNeeds } from '#core/supply'
 import { CARRIER_WORDS, COLOURING_WORDS, colourWords, DISH_KEEPS, seenHex, type Dish } from '#core/tint'
+import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -17,17 +18,17 @@ import { useLook } from './looking'
  * core/tint/dish
  */
 const props = defineProps<{ first: number }>()
-const { plan, cake, commission, option, editOption } = usePlanned()
+const { plan, cake, commission, workshop, option, editOption } = usePlanned()
 const preferences = usePreferences()
 const look = useLook()
 const lit = useLit()
 const COUNTED_DROPS = 30
 
-const dyesOf = (dish: Dish) => (dish.sheet.kind === 'film' ? plan.value.dyes : plan.value.dishes.waferDyes)
+const dyesOf = (dish: Dish) => plan.value.dishes.dyes[dish.sheet.kind]
 /** The tier that the first element stands on is what paper is seen against. */
 const coveringOf = ({ uses }: Dish): string =>
-  cake.value.tiers[plan.value.decorations.find(({ id }) => id === uses[0]!.decoration)?.elements[0]?.tier ?? 0]?.colour ??
-  '#ffffff'
+  cake.value.tiers[plan.value.decorations.find(({ id }) => id === uses[0]!.decoration)?.elements[0]?.tier ?? 0]
+    ?.colour ?? '#ffffff'
 const dishes = computed(() =>
   plan.value.dishes.dishes.map((dish, at) => {
     const known = dyesOf(dish)
@@ -49,28 +50,22 @@ const dishes = computed(() =>
 const placeOf = (id: string): number => props.first + plan.value.dishes.dishes.findIndex((dish) => dish.id === id)
 
 /** Elements on the stand that a dish colours. */
-function members({ uses, target }: Dish): readonly number[] {
-  let before = 0
-  return plan.value.decorations.flatMap(({ id, elements, classes }) => {
-    const start = before
-    before += elements.length
-    if (!uses.some(({ decoration }) => decoration === id)) return []
-    const made = new Set(
-      classes
-        .filter(({ colour }) => colour.toLowerCase() === target.toLowerCase())
-        .flatMap(({ members: indexes }) => indexes),
-    )
-    return elements.flatMap(({ index }, place) => (made.has(index) ? [start + place] : []))
-  })
-}
+const members = ({ uses, target }: Dish): readonly number[] =>
+  placesOf(
+    plan.value.decorations,
+    ({ colour }, { id }) =>
+      uses.some(({ decoration }) => decoration === id) && colour.toLowerCase() === target.toLowerCase(),
+  )
 
-const dyeName = (id: string): string => plan.value.dyes.find(({ dye }) => dye.id === id)?.dye.name ?? id
+const dyeName = (id: string): string => workshop.value.dyes.find((dye) => dye.id === id)?.name ?? id
 const spoon = (drops: number): string =>
   drops > COUNTED_DROPS ? printQuantity(drops * DROP_ML, 'volume', preferences.units) : ''
 
 /** Decorations of one colour, which a dish would serve as well with the other's. */
 const oneColoured = ({ uses }: Dish) =>
-  option.value.decorations.filter(({ id, run }) => run.steps === 1 && uses.some(({ decoration }) => decoration === id))
+  option.value.decorations.filter(
+    ({ id, colour }) => colour.steps === 1 && uses.some(({ decoration }) => decoration === id),
+  )
 /** Mixes two dishes as one: what is coloured with the second takes the first's colour. */
 function merge(dish: Dish): void {
   const target = plan.value.dishes.dishes.find(({ id }) => id === dish.near!.dish)!.target
@@ -78,8 +73,8 @@ function merge(dish: Dish): void {
   editOption('mix two dishes as one', ({ decorations }) => {
     for (const each of decorations)
       if (ids.includes(each.id)) {
-        each.colour = target
-        each.run.tail = target
+        each.colour.heart = target
+        each.colour.tail = target
       }
   })
 }
@@ -131,7 +126,10 @@ const VISIBLE = 0.02
               >{{ number > 0 ? ', ' : '' }}{{ use.name }},
               <FigureLink :working="use.pieces" after=" pieces" /></template
             >, {{ COLOURING_WORDS[dish.colouring.way]
-            }}{{ dish.colouring.faces === 2 && dish.colouring.way !== 'bath' ? ' on both faces' : ''
+            }}{{
+              dish.colouring.faces === 2 && dish.colouring.way !== 'bath' && dish.colouring.way !== 'stepped'
+                ? ' on both faces'
+                : ''
             }}{{ dish.colouring.coats > 1 ? `, ${dish.colouring.coats} coats` : '' }}
           </p>
           <p class="text-[0.86rem] text-ink-soft">

@@ -23,7 +23,8 @@ const dips = ref<string | null>(null)
 /** A dye that was just added is not in the plan yet: it is as it begins. */
 const rows = computed(() =>
   workshop.value.dyes.map((stock) => {
-    const learned = plan.value.dyes.find((each) => each.dye.id === stock.id) ?? learnedDye(stock, [], SOAKED_FILM)
+    const learned =
+      plan.value.dishes.dyes.film.find((each) => each.dye.id === stock.id) ?? learnedDye(stock, [], SOAKED_FILM)
     return {
       stock,
       trials: learned.trials,

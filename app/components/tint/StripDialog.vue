@@ -31,9 +31,7 @@ const problem = ref('')
 const next = ref<'bare' | 'swatch'>('bare')
 
 const stock = computed(() => workshop.value.dyes.find(({ id }) => id === props.dye))
-const known = computed(() =>
-  (kind.value === 'film' ? plan.value.dyes : plan.value.dishes.waferDyes).find(({ dye }) => dye.id === props.dye),
-)
+const known = computed(() => plan.value.dishes.dyes[kind.value].find(({ dye }) => dye.id === props.dye))
 const trials = computed(() => workshop.value.dyeTrials.filter(({ dye }) => dye === props.dye))
 const foreseen = computed(() =>
   known.value ? sheetHex({ [known.value.dye.id]: drops.value }, [known.value.dye], STRIPS[kind.value]) : '#ffffff',
