@@ -59,7 +59,7 @@ test('a wedding cake of blooms, edited', async ({ page }) => {
   const { commission, blooms } = wedding()
   expect(blooms).toBeGreaterThanOrEqual(WANTED)
   await page.goto('/brief')
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
   await page.getByTestId('file-input').setInputFiles({
     name: 'wedding.lamellon.json',
     mimeType: 'application/json',

@@ -5,7 +5,7 @@ const EDITS = 20
 
 test('from an edit to new figures on the screen, demo, in Chromium', async ({ page }) => {
   await page.goto('/arrange')
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
   const times = await timeEdits(
     page,
     '[data-testid="sweep-seenHeightMm"] input[type="range"]',
@@ -26,7 +26,7 @@ test('script sent at first load', async ({ page }) => {
     if (scripts.has(requestId)) bytes += encodedDataLength
   })
   await page.goto('/arrange')
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
   await page.waitForTimeout(500)
   console.log(`script at first load, without the worker: ${(bytes / 1000).toFixed(0)} kB as sent (aim 300 kB)`)
 })

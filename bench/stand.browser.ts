@@ -49,7 +49,7 @@ function crowded(): { readonly commission: Commission; readonly elements: number
     ),
     more('fans', 'gatheredFan', 'band', { tier: 1, fromMm: 90, toMm: 140, overlap: 0.5 }, { seenMm: 30 }),
     more(
-      'sails',
+      'formed-sails',
       'formedSail',
       'sweep',
       { fromAngleDeg: -170, toAngleDeg: 170, overlap: 0.6 },
@@ -71,7 +71,7 @@ test('a crowded cake turned, frame by frame', async ({ page }) => {
   const { commission, elements } = crowded()
   expect(elements).toBeGreaterThanOrEqual(WANTED)
   await page.goto('/brief')
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
   await page.getByTestId('file-input').setInputFiles({
     name: 'crowded.lamellon.json',
     mimeType: 'application/json',

@@ -103,7 +103,7 @@ try {
     const page = await context.newPage()
     await page.clock.setFixedTime(HOUR)
     await page.goto(`${address}${path}`)
-    await page.getByTestId('tally-sails').waitFor()
+    await page.getByTestId('tally-warnings').waitFor()
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
     await page.waitForTimeout(400)

@@ -46,9 +46,8 @@ test(
     'pinned, shuffled and taken back; the command line counts the same',
   async ({ page }) => {
     await startOwnArrangement(page)
-    await page.getByTestId('add-sweep').click()
-    await expect(page.getByRole('heading', { level: 1, name: 'A sweep of soaked sails' })).toBeVisible()
-    for (const name of ['Torn ruffle', 'Strip scroll', 'Butterfly', 'Folded globe']) await add(page, name)
+    for (const name of ['Soaked sail', 'Torn ruffle', 'Strip scroll', 'Butterfly', 'Folded globe'])
+      await add(page, name)
     await expect(page.getByTestId('decorations').getByRole('button', { pressed: true })).toContainText('Folded globe')
     await expect(page.getByTestId('flat-pieces')).toContainText('circles')
     await expect(page.getByTestId('tally-startBy')).toContainText(/\d\d:\d\d/)
@@ -56,13 +55,13 @@ test(
     // A band pulled up takes more; undone it is as before.
     await openTab(page, /Torn ruffle/)
     const before = await headingOf(page)
-    const sheetsIn = (heading: string): number => Number(heading.match(/from (\d+) sheets/)![1])
+    const piecesIn = (heading: string): number => Number(heading.match(/(\d+) pieces/)![1])
     await page.getByTestId('shuffle').click()
     expect(await headingOf(page)).toBe(before)
     const upper = page.getByTestId('handle-to')
     await upper.focus()
     for (let press = 0; press < 3; press += 1) await page.keyboard.press('Shift+ArrowUp')
-    await expect.poll(async () => sheetsIn(await headingOf(page))).toBeGreaterThan(sheetsIn(before))
+    await expect.poll(async () => piecesIn(await headingOf(page))).toBeGreaterThan(piecesIn(before))
     await undo(page)
     await undo(page)
     await expect.poll(() => headingOf(page)).toBe(before)
@@ -101,21 +100,21 @@ test(
     for (let step = 0; step < 5; step += 1) await undo(page)
 
     // A sail is pinned by hand too.
-    await openTab(page, /Soaked sails/)
+    await openTab(page, /Soaked sail/)
     await page.getByTestId('pick-next').click()
     await page.getByTestId('element-move').focus()
     await page.keyboard.press('Shift+ArrowLeft')
     await expect(page.getByTestId('element-bar')).toContainText(/1 of \d+, pinned/)
 
-    const [sails, sheets] = [await figureOf(page, 'sails'), await figureOf(page, 'paper')]
+    const [pieces, sheets] = [await figureOf(page, 'pieces'), await figureOf(page, 'paper')]
     expect(Number(sheets)).toBeGreaterThan(2)
     await turnTo(page, 'Cut')
     await expect(page.getByTestId('piece-table')).toContainText('scroll strip')
     await turnTo(page, 'Deliver')
     await expect(page.getByRole('main')).toContainText('picks that hold scrolls')
     const printed = await plannedOutside(page)
-    expect(printed).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
-    expect(printed).toMatch(new RegExp(`^sails\\s+${sails}(\\s|$)`, 'm'))
+    expect(printed).toMatch(new RegExp(`^paper\\s+${sheets}(\\s|$)`, 'm'))
+    expect(printed).toMatch(new RegExp(`^pieces\\s+${pieces}(\\s|$)`, 'm'))
   },
 )
 
@@ -253,7 +252,7 @@ test('a bouquet says how many blooms a place takes; it is made fuller, pulled, s
   await turnTo(page, 'Tint')
   await expect(page.getByTestId('mixtures')).toContainText('Edible glue from offcuts')
   const sheets = await figureOf(page, 'paper')
-  expect(await plannedOutside(page)).toMatch(new RegExp(`^sheets\\s+${sheets}(\\s|$)`, 'm'))
+  expect(await plannedOutside(page)).toMatch(new RegExp(`^paper\\s+${sheets}(\\s|$)`, 'm'))
   await turnTo(page, 'Deliver')
   await page.getByRole('tab', { name: 'Count in, count out' }).click()
   await expect(page.getByRole('main')).toContainText('wires of blooms')

@@ -22,12 +22,7 @@ test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
       .first(),
   ).toBeVisible()
 
-  const pieces = Number(
-    await page
-      .getByTestId('tally-paper')
-      .innerText()
-      .then((text) => /(\d+) pieces/.exec(text)![1]),
-  )
+  const pieces = Number(await figureOf(page, 'pieces'))
   const shown = await page.getByTestId('cut-sheet').locator('path').count()
   expect(shown).toBeGreaterThan(pieces / 3)
 
@@ -35,13 +30,13 @@ test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
     .getByRole('region', { name: /cutting machine/ })
     .getByText('Print or save these sheets')
     .click()
-  const dxf = await downloaded(page, () => page.getByTestId('thinWafer-a4-machine-dxf').click())
+  const dxf = await downloaded(page, () => page.getByTestId('thinWafer-210x297-machine-dxf').click())
   expect(dxf.name).toMatch(/^quillfinch-press-thinWafer-machine\.dxf$/i)
   const drawing = new DxfParser().parseSync(dxf.bytes.toString())!
   expect(drawing.entities.filter(({ layer }) => layer === 'CUT').length).toBeGreaterThan(8)
   const path = await downloaded(page, () => page.getByRole('button', { name: 'Knife path of sheet 1' }).click())
   expect(path.bytes.toString()).toMatch(/^IN;\nSP1;/)
-  const svg = await downloaded(page, () => page.getByTestId('thinWafer-a4-machine-svg').click())
+  const svg = await downloaded(page, () => page.getByTestId('thinWafer-210x297-machine-svg').click())
   expect(svg.bytes.toString()).toContain('width="210mm"')
 })
 
@@ -51,7 +46,7 @@ test('a printed page measures what it says: 100 mm are 100 mm', async ({ page })
     .getByRole('region', { name: /cutting machine/ })
     .getByText('Print or save these sheets')
     .click()
-  const pdf = await downloaded(page, () => page.getByTestId('thinWafer-a4-machine-pdf').click())
+  const pdf = await downloaded(page, () => page.getByTestId('thinWafer-210x297-machine-pdf').click())
   const ticks = printedPages(pdf.bytes)
     .map(rulerTicksMm)
     .find((marks) => marks.length > 0)
@@ -61,12 +56,7 @@ test('a printed page measures what it says: 100 mm are 100 mm', async ({ page })
 
 test('own drawings are brought, cut beside the decorations, and a bad one changes nothing', async ({ page }) => {
   await openLeaf(page, 'cut')
-  const before = Number(
-    await page
-      .getByTestId('tally-paper')
-      .innerText()
-      .then((text) => /(\d+) pieces/.exec(text)![1]),
-  )
+  const before = Number(await figureOf(page, 'pieces'))
   const own = page.getByTestId('own-pieces')
   const bring = (name: string, content: string): Promise<void> =>
     page.getByTestId('own-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(content) })
@@ -78,14 +68,14 @@ test('own drawings are brought, cut beside the decorations, and a bad one change
   await expect(own.getByTestId('own-piece')).toHaveCount(2)
   await fill(page, 'How many', '6', own.getByTestId('own-piece').first())
   await settled(page)
-  await expect(page.getByTestId('tally-paper')).toContainText(`${before + 7} pieces`)
+  await expect.poll(() => figureOf(page, 'pieces')).toBe(String(before + 7))
   await expect(own.getByTestId('own-piece').first().getByLabel('High')).toHaveValue('40 mm')
   await bring('broken.svg', '<svg><path d="M0 0')
   await expect(own.getByRole('alert')).toContainText('What was here is kept')
   await expect(own.getByTestId('own-piece')).toHaveCount(2)
   await own.getByRole('button', { name: 'Take out bunting 2' }).click()
   await settled(page)
-  await expect(page.getByTestId('tally-paper')).toContainText(`${before + 6} pieces`)
+  await expect.poll(() => figureOf(page, 'pieces')).toBe(String(before + 6))
 })
 
 test('a rest that lies in the studio is measured by typed corners, or touched on a photograph, and used first', async ({

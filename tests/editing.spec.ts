@@ -4,10 +4,10 @@ const asNumber = (text: string): number => Number(/[\d.]+/.exec(text)?.[0])
 
 test('an edit changes the figures the right way and says by how much', async ({ page }) => {
   await openLeaf(page, 'arrange')
-  const sails = asNumber(await figureOf(page, 'sails'))
+  const pieces = asNumber(await figureOf(page, 'pieces'))
   await fill(page, 'Lushness', '72 %')
-  await expect(page.getByTestId('difference-sails')).toHaveText(/^\+\d+$/)
-  expect(asNumber(await figureOf(page, 'sails'))).toBeGreaterThan(sails)
+  await expect(page.getByTestId('difference-pieces')).toHaveText(/^\+\d+$/)
+  expect(asNumber(await figureOf(page, 'pieces'))).toBeGreaterThan(pieces)
   await expect(page.getByTestId('difference-handsOn')).toHaveText(/^\+/)
 })
 
@@ -21,7 +21,7 @@ test('damp keeps the sails from setting; the oven is the way out', async ({ page
   await humidity.press('Enter')
   await expect(page.getByTestId('tally-startBy')).toContainText('not in this room')
   await turnTo(page, 'Dry')
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Unlikely to set in this room')
+  await expect(page.getByTestId('drying').getByRole('heading').first()).toContainText('Unlikely to set in this room')
   await page.getByRole('radio', { name: /cool oven/ }).click()
   await expect(page.getByTestId('tally-startBy')).not.toContainText('not in this room')
   await expect(page.getByRole('main')).toContainText('burn')
@@ -64,7 +64,7 @@ test('inches go in and come out', async ({ page }) => {
   await page.getByTestId('studio-menu').click()
   await page.getByRole('menuitem', { name: /^Units/ }).click()
   await expect(bottom.getByLabel('Across')).toHaveValue('10 1/4 in')
-  await expect(page.getByTestId('tally-bath')).toContainText('fl oz')
+  await expect(page.getByTestId('tally-colours')).toContainText('fl oz')
 })
 
 test('undo and redo reach across a reload', async ({ page }) => {

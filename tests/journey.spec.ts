@@ -38,16 +38,18 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await expect(page.getByRole('heading', { name: 'It fits the box standing' })).toBeVisible()
 
   await turnTo(page, 'Arrange')
-  await page.getByTestId('add-sweep').click()
-  await expect(page.getByRole('heading', { name: 'A sweep of soaked sails' })).toBeVisible()
+  await page.getByTestId('add-decoration').click()
+  await page.getByRole('menuitem', { name: /^Soaked sail/ }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Soaked sail' })).toBeVisible()
   await fill(page, 'Seen height', '90 mm')
   await expect(page.getByTestId('tally-startBy')).toContainText(/Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun/)
 
   await turnTo(page, 'Cut')
-  const svg = await downloaded(page, () => page.getByTestId('save-svg').click())
-  expect(svg.name).toBe('harbour-lights-cuts.svg')
+  await page.getByTestId('cut-group').getByText('Print or save these sheets').first().click()
+  const svg = await downloaded(page, () => page.getByTestId('riceFilm-sectors-svg').click())
+  expect(svg.name).toBe('harbour-lights-riceFilm-sectors.svg')
   expect(svg.bytes.toString()).toMatch(/width="\d+(\.\d+)?mm"/)
-  const pdf = await downloaded(page, () => page.getByTestId('save-pdf').click())
+  const pdf = await downloaded(page, () => page.getByTestId('riceFilm-sectors-pdf').click())
   expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-')
 
   await turnTo(page, 'Tint')
@@ -57,18 +59,18 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await turnTo(page, 'Timetable')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Start by')
   const calendar = await downloaded(page, () => page.getByTestId('save-calendar').click())
-  expect(calendar.bytes.toString()).toContain('SUMMARY:Soak and drape load 1 (Harbour Lights)')
+  expect(calendar.bytes.toString()).toContain('SUMMARY:Soaked sail: soak and drape\\, load 1 (Harbour Lights)')
   await turnTo(page, 'Deliver')
   await expect(page.getByRole('main')).toContainText('launch of a ferry')
 
-  await expect.poll(() => tally(page).then(({ sails }) => Number(sails))).toBeGreaterThan(3)
+  await expect.poll(() => tally(page).then(({ pieces }) => Number(pieces))).toBeGreaterThan(3)
   const figures = await tally(page)
   const file = await downloaded(page, () => fromMenu(page, 'Save to a file'))
   expect(file.name).toBe('harbour-lights.lamellon.json')
 
   await saved(page)
   await page.reload()
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
   expect(await tally(page)).toEqual(figures)
 
   const clean = await browser.newContext({ baseURL: baseURL!, locale: 'en-GB' })
@@ -90,9 +92,9 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
     '2026-11-24T09:00',
   ])
   for (const [name, label] of [
-    ['sails', 'sails'],
-    ['discs', 'discs'],
-    ['bath', 'bath'],
+    ['pieces', 'pieces'],
+    ['paper', 'paper'],
+    ['colours', 'colours'],
     ['handsOn', 'hands-on'],
     ['warnings', 'needs a look'],
   ] as const) {

@@ -64,7 +64,7 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
     .getAllSubcomponents('vevent')
     .map((each) => new ICAL.Event(each))
   expect(events.length).toBeGreaterThan(20)
-  const drape = events.find(({ uid }) => uid.startsWith('drape-1'))!
+  const drape = events.find(({ uid }) => uid.startsWith('sails-soak-1'))!
   const { year, month, day, hour, minute } = drape.startDate
   const two = (value: number): string => String(value).padStart(2, '0')
   const stamp = (minutes: number): string => `${year}${two(month)}${two(day)}T${two(hour)}${two(minutes)}00`
@@ -81,7 +81,7 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
     'END:VEVENT',
     'END:VCALENDAR',
   ].join('\r\n')
-  const before = await work(page, 'drape-1').getAttribute('aria-label')
+  const before = await work(page, 'sails-soak-1').getAttribute('aria-label')
   const bring = (): Promise<void> =>
     page
       .getByTestId('busy-file')
@@ -90,7 +90,7 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
   await bring()
   await settled(page)
   await expect(page.getByRole('button', { name: /Free again: Dentist/ })).toHaveCount(1)
-  await expect(work(page, 'drape-1')).not.toHaveAttribute('aria-label', before!)
+  await expect(work(page, 'sails-soak-1')).not.toHaveAttribute('aria-label', before!)
   await expect(page.getByTestId('busy')).toHaveCount(1)
   await page
     .getByTestId('busy-file')
@@ -98,5 +98,5 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
   await expect(page.getByRole('alert').filter({ hasText: 'no calendar' })).toContainText('What was here is kept')
   await page.getByRole('button', { name: /Free again: Dentist/ }).click()
   await settled(page)
-  await expect(work(page, 'drape-1')).toHaveAttribute('aria-label', before!)
+  await expect(work(page, 'sails-soak-1')).toHaveAttribute('aria-label', before!)
 })

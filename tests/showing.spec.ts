@@ -50,11 +50,11 @@ test('every figure in the tally opens its working, down to what was typed or beg
 
 test('an open working answers to the leaves', async ({ page }) => {
   await openLeaf(page, 'arrange')
-  await page.getByTestId('tally-sails').click()
+  await page.getByTestId('tally-pieces').click()
   await expect(page.getByTestId('working-sentence')).toContainText('lushness 60 %')
   await page.keyboard.press('Escape')
   await fill(page, 'Lushness', '50')
-  await page.getByTestId('tally-sails').click()
+  await page.getByTestId('tally-pieces').click()
   await expect(page.getByTestId('working-sentence')).toContainText('lushness 50 %')
 })
 
@@ -108,7 +108,7 @@ test('the care card prints without the studio around it', async ({ page }) => {
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('heading', { name: 'Care card' })).toBeVisible()
   await expect(page.getByTestId('stand')).toBeHidden()
-  await expect(page.getByTestId('tally-sails')).toBeHidden()
+  await expect(page.getByTestId('tally-warnings')).toBeHidden()
 })
 
 test('a long list prints whole, over as many pages as it takes', async ({ page }) => {

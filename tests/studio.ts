@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { test as base, expect, type Download, type Page } from '@playwright/test'
 
-const TALLY = ['sails', 'discs', 'paper', 'bath', 'handsOn', 'startBy', 'cost', 'warnings'] as const
+const TALLY = ['pieces', 'paper', 'colours', 'handsOn', 'startBy', 'cost', 'warnings'] as const
 export type TallyName = (typeof TALLY)[number]
 
 /** A page that fails the test on any console error, page error, or request off the machine. */
@@ -28,7 +28,7 @@ export { expect }
 /** Opens a leaf and waits for the plan. */
 export async function openLeaf(page: Page, leaf: string): Promise<void> {
   await page.goto(`/${leaf}`)
-  await expect(page.getByTestId('tally-sails')).toBeVisible()
+  await expect(page.getByTestId('tally-warnings')).toBeVisible()
 }
 
 /** Turns to a leaf by its tab. */

@@ -4,9 +4,9 @@ import { typed, type WorkingKind } from '#core/quantity'
 import { differenceOf, differencesBetween } from './differences'
 
 const figure = (value: number | null, kind: WorkingKind = 'count'): TallyFigure => ({
-  id: 'sails',
-  label: 'sails',
-  working: value === null ? null : typed('sails', value, kind, 'Arrange'),
+  id: 'pieces',
+  label: 'pieces',
+  working: value === null ? null : typed('pieces', value, kind, 'Arrange'),
   beside: '',
   none: 'none',
 })
@@ -29,9 +29,9 @@ describe('differences in the tally', () => {
   it('leaves out figures that did not change', () =>
     expect(
       differencesBetween(
-        [figure(3), { ...figure(4), id: 'discs' }],
-        [figure(3), { ...figure(6), id: 'discs' }],
+        [figure(3), { ...figure(4), id: 'paper' }],
+        [figure(3), { ...figure(6), id: 'paper' }],
         'metric',
       ),
-    ).toEqual({ discs: { text: '+2', direction: 'up' } }))
+    ).toEqual({ paper: { text: '+2', direction: 'up' } }))
 })

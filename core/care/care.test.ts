@@ -24,28 +24,28 @@ const fine: Facts = {
   keeping: 'roomTemperature',
   coolCar: false,
   roadMin: 40,
-  roadSoftMin: null,
+  softens: null,
   dairyCoverings: [],
-  unwantedColours: [],
-  sweepAboveTopMm: 0,
-  shortReach: { count: 0, byMm: 0 },
-  noDiscs: false,
+  aboveTop: [],
+  shortReach: [],
+  noSheets: [],
   feetOnWet: [],
   feetOnMoist: [],
-  discsShort: [],
-  colourDifference: 0,
+  sheetsShort: [],
+  outOfReach: [],
   unsuitedColours: [],
   bathDays: 1,
   tooBigForFormer: 0,
   former: 'mat',
   inOven: false,
   roomHumidity: 0.45,
-  chanceOfSetting: 0.99,
-  setsAtAll: true,
+  isSoaked: true,
+  isColoured: true,
+  isCut: true,
+  setting: { chance: 0.99, atAll: true },
   paperNeverFirm: [],
   laidTooEarly: [],
   venueHumidity: 0.5,
-  venueSoftMin: null,
   timetableProblem: null,
   startBy: 10000,
   atVenueBy: 19000,
@@ -70,29 +70,28 @@ describe('judging a plan', () => {
     ['overhang', { overhang: { tier: 2, byMm: 12 } }],
     ['narrow-ledge', { narrowLedge: { bouquet: 'Orchard', mm: 6 } }],
     ['board', { boardTooSmall: true }],
-    ['sweep-above', { sweepAboveTopMm: 12 }],
-    ['no-discs', { noDiscs: true }],
-    ['short-reach', { shortReach: { count: 2, byMm: 9 } }],
-    ['discs-short', { discsShort: [{ diameterMm: 220, missing: 3 }] }],
-    ['colour-miss', { colourDifference: 0.1 }],
+    ['sweep-above', { aboveTop: [{ name: 'sail', byMm: 12 }] }],
+    ['no-sheets', { noSheets: ['rice film'] }],
+    ['short-reach', { shortReach: [{ called: 'sails', count: 2, byMm: 9 }] }],
+    ['sheets-short', { sheetsShort: [{ name: 'rice film, 220 mm disc', missing: 3 }] }],
+    ['colour-miss', { outOfReach: ['soaked sail'] }],
     ['colour-stops', { unsuitedColours: [{ decoration: 'Moths', severity: 'stop', say: 'It spits.' }] }],
     ['colour-unsuited', { unsuitedColours: [{ decoration: 'Moths', severity: 'look', say: 'It sinks.' }] }],
     ['bath-life', { bathDays: 4 }],
     ['former-too-small', { tooBigForFormer: 1 }],
-    ['never-sets', { setsAtAll: false, roomHumidity: 0.75 }],
-    ['slow-set', { chanceOfSetting: 0.8 }],
+    ['never-sets', { setting: { chance: 0.1, atAll: false }, roomHumidity: 0.75 }],
+    ['slow-set', { setting: { chance: 0.8, atAll: true } }],
     ['paper-never-firm', { paperNeverFirm: ['pan sail'] }],
     ['softens-in-room', { inOven: true, roomHumidity: 0.75 }],
-    ['venue-softens', { venueSoftMin: 100 }],
+    ['venue-softens', { softens: { names: ['soaked sail'], roadMin: null, venueMin: 100 } }],
     ['laid-too-early', { laidTooEarly: [{ name: 'torn ruffle', covering: 'whipped cream', from: 600 }] }],
     ['feet-wet', { feetOnWet: ['whipped cream'] }],
     ['lobes-apart', { lobesApart: [2] }],
     ['leans-too-far', { leansTooFar: [1] }],
     ['tall', { tall: true }],
     ['dairy', { dairyCoverings: ['ganache'] }],
-    ['unwanted-colour', { unwantedColours: ['red'] }],
     ['event-past', { eventAt: -10 }],
-    ['road-softens', { roadSoftMin: 30 }],
+    ['road-softens', { softens: { names: ['soaked sail'], roadMin: 30, venueMin: null } }],
     ['unfit-paper', { unfitPapers: [{ name: 'torn ruffle', because: 'Rice film does not tear.' }] }],
     ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }],
     ['stray-accents', { strayAccents: ['pearls'] }],
@@ -111,8 +110,12 @@ describe('judging a plan', () => {
       leaf: 'tiers',
       say: expect.stringContaining('400 mm × 400 mm × 450 mm'),
     })
-    expect(judge({ ...fine, discsShort: [{ diameterMm: 220, missing: 3 }] })[0]!.say).toContain('3 more of 220 mm')
-    expect(judge({ ...fine, shortReach: { count: 1, byMm: 25.4 }, units: 'imperial' })[0]!.say).toContain('1 in')
+    expect(judge({ ...fine, sheetsShort: [{ name: 'rice film, 220 mm disc', missing: 3 }] })[0]!.say).toContain(
+      '3 more of rice film, 220 mm disc',
+    )
+    expect(
+      judge({ ...fine, shortReach: [{ called: 'sails', count: 1, byMm: 25.4 }], units: 'imperial' })[0]!.say,
+    ).toContain('1 in')
   })
   it('tells of paper last where a tier is chilled, and of the risk where it is kept chilled', () => {
     const chilled = { tiers: [2], warmMin: 95, dewGdm2: 0.3, dewC: 12.6 }
@@ -133,6 +136,10 @@ describe('judging a plan', () => {
         .map(({ severity }) => severity)
         .slice(0, 2),
     ).toEqual(['stop', 'look']))
+  it('speaks of soaking, colour and blades only where there are any', () => {
+    const without = codes({ isSoaked: false, isColoured: false, isCut: false, setting: null }, 'note')
+    for (const code of ['sticky', 'warm-water', 'blade', 'food-colour']) expect(without).not.toContain(code)
+  })
   it('warns of hot trays only where there are any', () => {
     expect(codes({}, 'note')).not.toContain('hot-oven')
     expect(codes({ inOven: true }, 'note')).toContain('hot-oven')
@@ -141,14 +148,14 @@ describe('judging a plan', () => {
 
 describe('the care card', () => {
   const card = careCard({
-    sails: 11,
+    decorations: [
+      { name: 'soaked sail', called: 'sails', count: 11, isFilm: true, isWired: false },
+      { name: 'strip scroll', called: 'scrolls', count: 10, isFilm: false, isWired: false },
+      { name: 'open bloom', called: 'blooms', count: 6, isFilm: false, isWired: true },
+    ],
     glues: ['piping gel'],
     venueHumidity: 0.8,
     venueSoftMin: 100,
-    paper: [
-      { name: 'strip scroll', isWired: false },
-      { name: 'open bloom', isWired: true },
-    ],
     inedible: [
       { id: 'skewers', name: 'wooden skewers', count: 11, where: 'one in the foot of each sail', stays: true },
     ],

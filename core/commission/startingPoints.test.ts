@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest'
 import {
   chosenOption,
   commissionSchema,
-  derivePlan,
   newCommission,
   STARTING_POINTS,
   startingDecoration,
   type Commission,
   type Decoration,
 } from '.'
+import { derivePlan } from '../plan'
 import { roundTier, type Cake } from '../cake'
 import { demoCommission, demoWorkshop } from '../demo'
 import { TECHNIQUES } from '../technique'
@@ -31,9 +31,7 @@ describe.each(STARTING_POINTS.map((point) => [point.name, point] as const))('beg
     const commission = withOption({ cake, ...point.on(cake) })
     expect(commissionSchema.safeParse(commission).error).toBeUndefined()
     const plan = planOf(commission)
-    expect(
-      plan.arrangement.sails.length + plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0),
-    ).toBeGreaterThan(0)
+    expect(plan.decorations.length).toBeGreaterThan(0)
     plan.decorations.forEach(({ elements, unfit }) => {
       expect(elements.length).toBeGreaterThan(0)
       expect(unfit).toBeNull()
@@ -56,13 +54,15 @@ describe('every technique in every way it is arranged', () => {
     const decoration = startingDecoration('it', id, square.tiers, kind)
     const commission = withOption({ cake: square, decorations: [decoration] })
     expect(commissionSchema.safeParse(commission).error).toBeUndefined()
-    const [made] = planOf(commission).decorations
+    const { decorations, groups, work } = planOf(commission)
+    const [made] = decorations
     expect(made!.count.value).toBe(made!.elements.length)
     expect(made!.elements.length).toBeGreaterThan(0)
     expect(made!.pieces.value).toBeGreaterThan(made!.elements.length)
-    expect(made!.sheets.value).toBeGreaterThan(0)
-    expect(made!.hands.value).toBeGreaterThan(0)
-    expect(made!.formats.length).toBeGreaterThan(0)
+    expect(groups.reduce((sum, { sheets }) => sum + sheets.value, 0)).toBeGreaterThan(0)
+    for (const { why } of groups.flatMap(({ layout }) => layout.leftOut)) expect(why).toMatch(/\d/)
+    expect(work.making[0]!.hands.value).toBeGreaterThan(0)
+    expect(made!.sizes.length).toBeGreaterThan(0)
     const members = new Set(made!.classes.flatMap((piece) => piece.members))
     expect(members).toEqual(new Set(made!.elements.map(({ index }) => index)))
   })
@@ -78,7 +78,7 @@ describe('a decoration', () => {
       }),
     ).decorations[0]!
   it('in a run of shades cuts each shade apart, from the heart’s colour to the tail’s', () => {
-    const run = made({ run: { tail: '#f3dfc2', steps: 4 } })
+    const run = made({ colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 4 } })
     const colours = new Set(run.classes.map(({ colour }) => colour))
     expect(colours.size).toBe(4)
     expect(colours).toContain('#d9572b')
@@ -88,7 +88,8 @@ describe('a decoration', () => {
   it('with finishes has their amounts, steps, hours and cautions, and refuses one it does not take', () => {
     const [bare, gilded] = [made({}), made({ finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 1 }] })]
     expect(gilded.finishes[0]!.amount.value).toBeGreaterThan(0)
-    expect(gilded.hands.value).toBeGreaterThan(bare.hands.value)
+    const hands = ({ stepHands }: typeof bare) => stepHands.reduce((sum, { value }) => sum + value, 0)
+    expect(hands(gilded)).toBeGreaterThan(hands(bare))
     expect(gilded.steps.length).toBe(bare.steps.length + 1)
     expect(gilded.cautions.some(({ at }) => at === 'edgeGilding')).toBe(true)
     expect(
@@ -106,10 +107,12 @@ describe('a decoration', () => {
     ).toMatch(/does not take/)
   })
   it('proposes the sheets that take the least paper', () => {
-    const { formats } = made({})
-    const taken = formats.map(({ paperDm2 }) => paperDm2 ?? Infinity)
+    const { sizes } = made({})
+    const taken = sizes.map(({ paperDm2 }) => paperDm2 ?? Infinity)
     expect(taken).toEqual([...taken].sort((one, other) => one - other))
-    expect(made({ format: 'film220' }).format).toBe('a4')
+    const a3 = { kind: 'rect', widthMm: 297, heightMm: 420 } as const
+    expect(made({ stock: [a3] }).shapes).toEqual([a3])
+    expect(made({ stock: [] }).shapes.length).toBeGreaterThan(0)
   })
   it('made with gelatine is said where none was asked', () => {
     const base = withOption({ cake, decorations: [startingDecoration('bow', 'fabricBow', cake.tiers)] })
@@ -142,24 +145,24 @@ describe('a decoration', () => {
   })
 })
 
-describe('sails changed by hand', () => {
+describe('a sweep changed by hand', () => {
   const demo = demoCommission(NOW)
   const changed = (byHand: object) =>
     planOf({
       ...demo,
-      options: demo.options.map((option, at) =>
-        at > 0
-          ? option
-          : {
-              ...option,
-              decorations: option.decorations.map((each) => ({ ...each, byHand: { ...each.byHand, ...byHand } })),
-            },
-      ),
+      options: demo.options.map((option) => ({
+        ...option,
+        decorations: option.decorations
+          .filter(({ technique }) => technique === 'soakedSail')
+          .map((each) => ({ ...each, byHand: { ...each.byHand, ...byHand } })),
+      })),
     })
-  it('are fewer by one that is taken out, in count, cut list and hours', () => {
+  it('is fewer by one that is taken out, in count, pieces and hours', () => {
     const [all, fewer] = [changed({}), changed({ out: [4] })]
-    expect(fewer.arrangement.count.value).toBe(all.arrangement.count.value - 1)
-    expect(fewer.arrangement.sails.map(({ element }) => element.index)).not.toContain(4)
-    expect(fewer.cutList.total.value).toBeLessThan(all.cutList.total.value)
+    const [before, after] = [all.decorations[0]!, fewer.decorations[0]!]
+    expect(after.count.value).toBe(before.count.value - 1)
+    expect(after.elements.map(({ index }) => index)).not.toContain(4)
+    expect(after.pieces.value).toBeLessThan(before.pieces.value)
+    expect(fewer.work.total.value).toBeLessThan(all.work.total.value)
   })
 })

@@ -7,11 +7,11 @@ import { typed } from '../quantity'
 const stackOf = (...tiers: readonly (readonly [number, number])[]) =>
   stackTiers({ tiers: tiers.map(([acrossMm, heightMm]) => roundTier(`${acrossMm}`, acrossMm, heightMm)) })
 const plain: Sweep = {
+  kind: 'sweep',
   fromAngleDeg: 0,
   fromHeightMm: 50,
   toAngleDeg: 90,
   toHeightMm: 50,
-  seenHeightMm: 100,
   overlap: 0.5,
   taper: 0.5,
   heart: 0.5,

@@ -19,17 +19,17 @@ import {
   layByHand,
   layPunched,
   nestJobOf,
+  shareDiscs,
   sheetsOf,
   startNesting,
   STARTING_TOOLS,
   strokesOf,
   type CutLayout,
   type CutPart,
-  type SheetSize,
 } from '.'
 
 const FLAT = { plies: 1, layers: 1 }
-const A4: SheetSize = { widthMm: 210, heightMm: 297 }
+const A4 = { kind: 'rect', widthMm: 210, heightMm: 297 } as const
 const part = (id: string, outline: Outline, quantity: number): CutPart => ({
   id,
   decoration: 'd',
@@ -44,12 +44,12 @@ const part = (id: string, outline: Outline, quantity: number): CutPart => ({
 
 /** What the checker of nesting says of a layout made otherwise: parts counted once for each ply. */
 function faultsIn({ sheets }: CutLayout, parts: readonly CutPart[], gapMm: number): readonly string[] {
-  const { job } = nestJobOf('check', parts, A4, 0, gapMm)
+  const { job } = nestJobOf('check', parts, [A4], 0, gapMm)
   const placements = sheets.flatMap(({ pieces }, sheetIndex) =>
     pieces.map(({ part: { id }, x, y, rotationDeg, mirrored }) => ({
       part: id,
       sheetIndex,
-      sheetId: 'sheet',
+      sheetId: '210x297',
       x,
       y,
       rotationDeg,
@@ -193,6 +193,82 @@ describe('punching', () => {
   })
 })
 
+describe('portions shared out among discs', () => {
+  const SHARES = { whole: 1, half: 0.5, quarter: 0.25 } as const
+  const portions = fc.array(
+    fc.record({
+      portion: fc.constantFrom('whole' as const, 'half' as const, 'quarter' as const),
+      discMm: fc.constantFrom(160, 220, 280),
+      quantity: fc.integer({ min: 1, max: 9 }),
+    }),
+    { minLength: 1, maxLength: 8 },
+  )
+  const sectorPart = (
+    { portion, discMm, quantity }: { portion: keyof typeof SHARES; discMm: number; quantity: number },
+    at: number,
+  ): CutPart => ({
+    ...part(`p${at}`, sector({ x: 0, y: 0 }, discMm / 2, 0, 360 * SHARES[portion]), quantity),
+    sector: { portion, discMm },
+  })
+
+  it('hold every piece, no disc fuller than whole, and take no more discs than each size by itself', () =>
+    fc.assert(
+      fc.property(portions, (wanted) => {
+        const parts = wanted.map(sectorPart)
+        const { sheets, leftOut } = shareDiscs(parts)
+        expect(leftOut).toEqual([])
+        for (const { id, quantity } of parts) expect(counted({ sheets, leftOut }, id)).toBe(quantity)
+        for (const { shape, pieces } of sheets) {
+          const acrossMm = shape.kind === 'disc' ? shape.diameterMm : 0
+          expect(Math.max(...pieces.map((each) => each.part.sector!.discMm))).toBe(acrossMm)
+          expect(pieces.reduce((sum, each) => sum + SHARES[each.part.sector!.portion], 0)).toBeLessThanOrEqual(1)
+        }
+        const shareOf = (ofSize: typeof wanted): number =>
+          ofSize.reduce((sum, { portion, quantity }) => sum + quantity * SHARES[portion], 0)
+        const apart = [160, 220, 280].map((discMm) =>
+          Math.ceil(shareOf(wanted.filter((each) => each.discMm === discMm))),
+        )
+        expect(sheets.length).toBeLessThanOrEqual(apart.reduce((sum, each) => sum + each, 0))
+        expect(sheets.length).toBeGreaterThanOrEqual(Math.ceil(shareOf(wanted)))
+      }),
+    ))
+  it('keep the discs that were begun when pieces are cut again', () => {
+    const parts = [sectorPart({ portion: 'half', discMm: 220, quantity: 3 }, 0)]
+    const before = shareDiscs(parts).sheets
+    const after = shareDiscs(parts, [{ part: 'p0', many: 2 }]).sheets
+    expect(after.slice(0, before.length).map(({ pieces }) => pieces[0])).toEqual(before.map(({ pieces }) => pieces[0]))
+    expect(counted({ sheets: after, leftOut: [] }, 'p0')).toBe(5)
+  })
+  it('leave out what is no portion of a disc, and say so', () =>
+    expect(shareDiscs([part('leaf', rectangle(0, 0, 20, 30), 2)]).leftOut[0]!.why).toMatch(/no portion of a disc/))
+})
+
+describe('discs as sheets', () => {
+  const round = { kind: 'disc', diameterMm: 220 } as const
+  const isIn = ({ sheets }: CutLayout): boolean =>
+    sheets.every(({ pieces }) =>
+      pieces.every((piece) =>
+        cornersAlong(laidOut(piece.part.outline, piece), 0.1).every(({ x, y }) => Math.hypot(x - 110, y - 110) <= 110),
+      ),
+    )
+  it('hold boxes and punched circles within their rim', () => {
+    const boxes = layByHand([part('box', rectangle(0, 0, 40, 30), 9)], round, FLAT, STARTING_TOOLS)
+    const circles = layPunched([part('disc', circle({ x: 0, y: 0 }, 20), 9)], round, 1, STARTING_TOOLS)
+    expect([counted(boxes, 'box'), counted(circles, 'disc')]).toEqual([9, 9])
+    expect([isIn(boxes), isIn(circles)]).toEqual([true, true])
+  })
+  it('are nested in within their rim, and told apart from squares by their job', () => {
+    const parts = [part('leaf', sector({ x: 0, y: 0 }, 50, 0, 60), 8)]
+    const { job } = nestJobOf('job', parts, [round], 5, 1)
+    const started = startNesting(job!, 1)
+    if (!started.ok) throw new Error('no layout')
+    const sheets = sheetsOf(started.value.layout(), parts, [round])
+    expect(counted({ sheets, leftOut: [] }, 'leaf')).toBe(8)
+    expect(isIn({ sheets, leftOut: [] })).toBe(true)
+    expect(jobKey(job!)).not.toBe(jobKey(nestJobOf('job', parts, [A4], 5, 1).job!))
+  })
+})
+
 describe('nesting of parts', () => {
   const parts = [
     part(
@@ -213,11 +289,11 @@ describe('nesting of parts', () => {
   ]
 
   it('gives sheets with every piece, numbered once each', () => {
-    const { job, leftOut } = nestJobOf('job', parts, A4, 5, 1)
+    const { job, leftOut } = nestJobOf('job', parts, [A4], 5, 1)
     expect(leftOut).toEqual([])
     const started = startNesting(job!, 1)
     if (!started.ok) throw new Error('no layout')
-    const sheets = sheetsOf(started.value.layout(), parts)
+    const sheets = sheetsOf(started.value.layout(), parts, [A4])
     expect(
       sheets.flatMap(({ pieces }) => pieces.map(({ number }) => number)).sort((one, other) => one - other),
     ).toEqual(Array.from({ length: 23 }, (_, at) => at + 1))
@@ -226,13 +302,13 @@ describe('nesting of parts', () => {
 
   it('is known by what is in it', () => {
     const keyOf = (quantity: number): string =>
-      jobKey(nestJobOf('job', [part('a', rectangle(0, 0, 20, 30), quantity)], A4, 5, 1).job!)
+      jobKey(nestJobOf('job', [part('a', rectangle(0, 0, 20, 30), quantity)], [A4], 5, 1).job!)
     expect(keyOf(3)).toBe(keyOf(3))
     expect(keyOf(3)).not.toBe(keyOf(4))
   })
 
   it('leaves out what fits on no sheet', () => {
-    const { job, leftOut } = nestJobOf('job', [part('giant', circle({ x: 0, y: 0 }, 120), 1)], A4, 5, 1)
+    const { job, leftOut } = nestJobOf('job', [part('giant', circle({ x: 0, y: 0 }, 120), 1)], [A4], 5, 1)
     expect(job).toBeNull()
     expect(leftOut[0]!.why).toMatch(/240 × 240/)
   })

@@ -52,6 +52,7 @@ export function handsAt(
         ? 0
         : (v.pieces ?? 0) * (v.perPiece ?? 0) + (v.elements ?? 0) * (v.perElement ?? 0) + (v.fixed ?? 0),
   )
-  const factor = timed[key]
+  // What was typed stands.
+  const factor = key in own ? undefined : timed[key]
   return factor ? asTimed(usual, factor) : usual
 }

@@ -54,9 +54,7 @@ describe('the placing guide', () => {
       fc.property(aCommission, (any) => {
         const { plan: made } = planOf(any)
         const all = placingsOf(made, any)
-        expect(all).toHaveLength(
-          made.arrangement.sails.length + made.decorations.reduce((sum, { elements }) => sum + elements.length, 0),
-        )
+        expect(all).toHaveLength(made.decorations.reduce((sum, { elements }) => sum + elements.length, 0))
         expect(all.map(({ number }) => number)).toEqual(all.map((_, at) => at + 1))
         const stages = all.map(({ stage }) => ['dressed', 'focal', 'large', 'fill'].indexOf(stage))
         expect(stages).toEqual([...stages].sort((one, other) => one - other))
@@ -92,12 +90,12 @@ describe('packing', () => {
         const travels =
           any.brief.completion === 'beforeDriving'
             ? 0
-            : made.arrangement.sails.length +
-              made.decorations
+            : made.decorations
                 .filter(({ onTheCake }) => !onTheCake)
                 .reduce((sum, { elements }) => sum + elements.length, 0)
         expect(packed).toBe(travels)
-        if (travels === 0 && made.arrangement.sails.length > 0) expect(rides).toContain('the sails')
+        const riding = made.decorations.filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
+        if (travels === 0 && riding.length > 0) expect(rides.length).toBeGreaterThan(0)
         for (const { box, layers } of boxes) {
           expect(layers.reduce((sum, { highMm }) => sum + highMm + PADDING_MM, PADDING_MM)).toBeLessThanOrEqual(
             box.heightMm + 1e-6,
@@ -133,10 +131,10 @@ describe('packing', () => {
   })
   it('takes spares along to mend with', () =>
     expect(
-      repairKitOf(plan, commission, 'metric')
+      repairKitOf(plan, commission)
         .map(({ name }) => name)
         .join(),
-    ).toMatch(/spare sails.*glue/))
+    ).toMatch(/spare pieces, soaked sail.*glue/))
 })
 
 describe('the pack', () => {

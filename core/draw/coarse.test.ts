@@ -64,7 +64,7 @@ describe('an element drawn coarser', () => {
       colour: '#d9572b',
     }))
     const faces = (most?: number): number =>
-      standLayers({ board, stack, sails: [], elements, accents: [] }, 0, most)
+      standLayers({ board, stack, elements, accents: [] }, 0, most)
         .filter(({ kind }) => kind === 'element')
         .flatMap(({ shapes }) => shapes)
         .filter((shape) => shape.kind === 'outline' && shape.fill).length
@@ -79,7 +79,7 @@ describe('what runs round a tier', () => {
     const elements = [{ mesh: ring, on: 'side' as const, facingDeg: 0, colour: '#f3dfc2', axis: { x: 0, y: 0 } }]
     fc.assert(
       fc.property(fc.integer({ min: -180, max: 180 }), (turn) => {
-        const layers = standLayers({ board, stack, sails: [], elements, accents: [] }, turn)
+        const layers = standLayers({ board, stack, elements, accents: [] }, turn)
         const at = (id: string): number => layers.findIndex((layer) => layer.id === id)
         const lastTier = layers.findLastIndex(({ kind }) => kind === 'tier')
         if (at('element-0') !== -1) expect(at('element-0')).toBeGreaterThan(lastTier)

@@ -1,15 +1,25 @@
 import { describe, expect, it } from 'vitest'
-import { darken, discShapes, lighten, rulerShapes, standLayers, viewAt, type Shape } from '.'
+import { chosenOption } from '../commission'
+import { meshesOf } from '../decoration'
+import { cutSheetPicture, darken, lighten, rulerShapes, standLayers, viewAt, type Shape } from '.'
 import { demoCommission, demoWorkshop } from '../demo'
 import { outlineAreaMm2 } from '../geometry'
 import { derivePlan } from '../plan'
 
-const plan = derivePlan({ commission: demoCommission(0), workshop: demoWorkshop(), now: 0, units: 'metric' })
+const commission = demoCommission(0)
+const plan = derivePlan({ commission, workshop: demoWorkshop(), now: 0, units: 'metric' })
+const isSail = ({ technique }: { readonly technique: string }): boolean => technique === 'soakedSail'
+const sails = plan.decorations.find(isSail)!
+const meshes = meshesOf(chosenOption(commission).decorations.find(isSail)!, sails.elements, plan.stack)
 const scene = {
   board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
-  stack: plan.arrangement.stack,
-  sails: plan.arrangement.sails.map(({ net, place }) => ({ net, facingDeg: place.facingDeg, colour: '#d9572b' })),
-  elements: [],
+  stack: plan.stack,
+  elements: sails.elements.map(({ angleDeg }, at) => ({
+    mesh: meshes[at]!,
+    on: 'side' as const,
+    facingDeg: angleDeg,
+    colour: '#d9572b',
+  })),
   accents: [],
 }
 const coordinates = (shape: Shape): readonly number[] =>
@@ -25,41 +35,56 @@ describe('the stand', () => {
     expect(view([0, 0, 10]).y).toBeGreaterThan(9)
     expect(viewAt(90)([0, -10, 0]).x).toBeCloseTo(10)
   })
-  it.each([0, 45, 90, 180, 270])('draws every tier and sail once, finite, turned by %d°', (turn) => {
+  const shownAt = (turn: number): readonly number[] =>
+    standLayers(scene, turn)
+      .filter(({ kind }) => kind === 'element')
+      .map(({ index }) => index)
+  it.each([0, 45, 90, 180, 270])('draws every tier, and no element twice, finite, turned by %d°', (turn) => {
     const layers = standLayers(scene, turn)
     expect(layers.filter(({ kind }) => kind === 'tier')).toHaveLength(3)
-    expect(
-      layers
-        .filter(({ kind }) => kind === 'sail')
-        .map(({ index }) => index)
-        .sort((one, other) => one - other),
-    ).toEqual(scene.sails.map((_, index) => index))
+    expect(new Set(shownAt(turn)).size).toBe(shownAt(turn).length)
     expect(layers.flatMap(({ shapes }) => shapes.flatMap(coordinates)).every(Number.isFinite)).toBe(true)
   })
-  it('puts sails before the cake seen from the front and behind it seen from the back', () => {
+  it('shows every element from the front, and leaves out what the cake hides', () => {
+    expect([...shownAt(0)].sort((one, other) => one - other)).toEqual(scene.elements.map((_, index) => index))
+    expect(shownAt(180).length).toBeLessThan(scene.elements.length)
+  })
+  it('puts elements before the cake seen from the front and behind it seen from the back', () => {
     const order = (turn: number) => standLayers(scene, turn).map(({ kind }) => kind)
-    expect(order(0).at(-1)).toBe('sail')
+    expect(order(0).at(-1)).toBe('element')
     expect(order(180).at(-1)).toBe('tier')
   })
 })
 
 describe('a disc', () => {
+  const group = plan.groups.find(({ way }) => way === 'sectors')!
+  const pictures = group.layout.sheets.map((sheet) => cutSheetPicture(sheet, 'discs'))
   it('draws its sectors at their true area', () => {
-    const disc = plan.discs.find(({ sectors }) => sectors.length > 1)!
-    const filled = discShapes(disc, { x: 0, y: 0 }, () => '#d9572b', true).filter(
-      (shape) => shape.kind === 'outline' && shape.fill === '#d9572b',
-    )
-    const area = filled.reduce((sum, shape) => sum + (shape.kind === 'outline' ? outlineAreaMm2(shape.outline) : 0), 0)
-    expect(area).toBeCloseTo(
-      disc.sectors.reduce((sum, { radiusMm, sweepDeg }) => sum + (Math.PI * radiusMm ** 2 * sweepDeg) / 360, 0),
-      6,
-    )
+    group.layout.sheets.forEach(({ pieces }, at) => {
+      const filled = pictures[at]!.shapes.filter((shape) => shape.kind === 'outline' && shape.fillOpacity === 0.55)
+      const area = filled.reduce(
+        (sum, shape) => sum + (shape.kind === 'outline' ? outlineAreaMm2(shape.outline) : 0),
+        0,
+      )
+      const share = { whole: 1, half: 0.5, quarter: 0.25 }
+      expect(Math.abs(area)).toBeCloseTo(
+        pieces.reduce(
+          (sum, { part: { sector } }) => sum + (Math.PI * sector!.discMm ** 2 * share[sector!.portion]) / 4,
+          0,
+        ),
+        3,
+      )
+    })
   })
   it('carries the number of every piece', () => {
-    const texts = plan.discs
-      .flatMap((disc) => discShapes(disc, { x: 0, y: 0 }, () => '#d9572b', true))
-      .flatMap((shape) => (shape.kind === 'label' ? [Number(shape.text)] : []))
-    expect(texts.sort((one, other) => one - other)).toEqual(plan.cutList.pieces.map(({ number }) => number))
+    const texts = pictures
+      .flatMap(({ shapes }) => shapes)
+      .flatMap((shape) =>
+        shape.kind === 'label' && /^\d+$/.test(shape.text) && shape.bold ? [Number(shape.text)] : [],
+      )
+    const numbers = group.layout.sheets.flatMap(({ pieces }) => pieces.map(({ number }) => number))
+    expect(texts.sort((one, other) => one - other)).toEqual(numbers.sort((one, other) => one - other))
+    expect(numbers).toHaveLength(sails.pieces.value)
   })
   it('has a ruler whose last tick is at its length', () => {
     const far = Math.max(

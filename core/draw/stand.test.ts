@@ -18,7 +18,7 @@ describe('the picture of any cake', () => {
     fc.assert(
       fc.property(fc.array(anyTier, { minLength: 1, maxLength: 3 }), turns, (tiers, turn) => {
         const stack = stackOf(...tiers)
-        const layers = standLayers({ board, stack, sails: [], elements: [], accents: [] }, turn)
+        const layers = standLayers({ board, stack, elements: [], accents: [] }, turn)
         expect(layers.map(({ kind }) => kind)).toEqual(['board', ...tiers.map(() => 'tier')])
         layers.forEach(({ outline, shapes }) => {
           expect(outline.length).toBeGreaterThan(3)
@@ -39,7 +39,7 @@ describe('the picture of any cake', () => {
       shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 200, cornerMm: 0 },
       taperDeg: 5,
     })
-    const { outline } = standLayers({ board, stack: [tier!], sails: [], elements: [], accents: [] }, 25)[1]!
+    const { outline } = standLayers({ board, stack: [tier!], elements: [], accents: [] }, 25)[1]!
     const [right, top] = [Math.max(...outline.map(({ x }) => x)), Math.max(...outline.map(({ y }) => y))]
     for (let angle = 0; angle < 360; angle += 15) {
       const seen = viewAt(25)(wallPoint(tier!, angle, tier!.footMm).point)
@@ -50,7 +50,7 @@ describe('the picture of any cake', () => {
   it('combs buttercream and leaves fondant smooth', () => {
     const shapesOf = (covering: Tier['covering']) =>
       standLayers(
-        { board, stack: stackOf({ ...roundTier('x', 200, 120), covering }), sails: [], elements: [], accents: [] },
+        { board, stack: stackOf({ ...roundTier('x', 200, 120), covering }), elements: [], accents: [] },
         0,
       )[1]!.shapes.length
     expect(shapesOf('setButtercream')).toBeGreaterThan(shapesOf('fondant') + 8)

@@ -49,6 +49,7 @@ describe('a plan for reading elsewhere', () => {
     expect(summary.tiers.map(({ perimeterMm }) => Math.round(perimeterMm))).toEqual([817, 676, 402])
     expect(summary.tiers[0]!.supports[0]!.count).toBeGreaterThan(2)
     expect(summary.decorations.map(({ technique }) => technique)).toEqual([
+      'soakedSail',
       'openBloom',
       'laminatedLeaf',
       'bud',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { COVERINGS, coveringOf, formatOf, paperOf, PAPERS } from '.'
+import { COVERINGS, coveringOf, disc, paperOf, PAPERS, rect, shapeBox, shapeDm2, shapeKey, shapeName } from '.'
 
 describe('coverings', () => {
   it.each(COVERINGS.map((covering) => [covering.name, covering] as const))(
@@ -52,13 +52,27 @@ describe('papers', () => {
     expect(new Set(PAPERS.map(({ id }) => id)).size).toBe(PAPERS.length)
   })
 
-  it('come in formats that are real sheets, film in its own', () => {
-    for (const { formats, kind } of PAPERS) {
-      expect(formats.length).toBeGreaterThan(0)
-      formats.map(formatOf).forEach(({ widthMm, heightMm }) => expect(heightMm).toBeGreaterThanOrEqual(widthMm))
-      expect(formats.every((id) => (id === 'film220') === (kind === 'film'))).toBe(true)
+  it('come in sizes that are real sheets, told apart; discs are film', () => {
+    for (const { shapes, kind } of PAPERS) {
+      expect(shapes.length).toBeGreaterThan(0)
+      expect(new Set(shapes.map(shapeKey)).size).toBe(shapes.length)
+      shapes.forEach((shape) => {
+        const { widthMm, heightMm } = shapeBox(shape)
+        expect(heightMm).toBeGreaterThanOrEqual(widthMm)
+        expect(shapeName(shape)).toMatch(/\w/)
+        if (shape.kind === 'disc') expect(kind).toBe('film')
+      })
     }
-    expect(() => formatOf('a9' as never)).toThrow('a9')
+  })
+
+  it('have areas, worked by hand: an A4 sheet is 6.237 dm², a disc of 220 mm 3.80', () => {
+    expect(shapeDm2(rect(210, 297))).toBeCloseTo(6.237, 9)
+    expect(shapeDm2(disc(220))).toBeCloseTo(3.801, 3)
+    expect([shapeName(rect(210, 297)), shapeName(disc(220)), shapeName(rect(200, 300))]).toEqual([
+      'A4',
+      '220 mm disc',
+      '200 × 300 mm',
+    ])
   })
 
   it('are found by their id, and an unknown one is named', () => {

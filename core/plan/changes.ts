@@ -8,7 +8,7 @@ import type { Plan } from './plan'
  * How deep things are compared: stages hand on what they remembered, so that what is alike is mostly the very same
  * thing.
  */
-const DEEP = 8
+const DEEP = 12
 
 function isSame(one: unknown, other: unknown, deep: number): boolean {
   if (Object.is(one, other)) return true

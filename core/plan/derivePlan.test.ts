@@ -4,20 +4,14 @@ import {
   choosing,
   chosenOption,
   commissionSchema,
-  createPlanner,
-  derivePlan,
   newCommission,
-  fitCake,
-  startingSweep,
-  STARTING_WORKSHOP,
-  workshopSchema,
+  startingDecoration,
   type Commission,
-  type Plan,
-  type PlanInputs,
-  type Workshop,
-} from '.'
+} from '../commission'
+import { STARTING_WORKSHOP, workshopSchema, type Workshop } from '../workshop'
+import { createPlanner, derivePlan, fitCake, type Plan, type PlanInputs } from '.'
 import { anyTier } from '../../tests/any/anyTier'
-import { wallPoint } from '../cake'
+import { stackTiers, wallPoint } from '../cake'
 import { demoCommission, demoEvent, demoWorkshop } from '../demo'
 import {
   dayOf,
@@ -43,9 +37,14 @@ function planOf(change: Change = () => undefined): Plan {
   return planner({ commission, workshop, now, units: 'metric' })
 }
 
-const sweepOf = (commission: Commission) => chosenOption(commission).decorations[0]!.sweep
+const sailsOf = (commission: Commission) =>
+  chosenOption(commission).decorations.find(({ technique }) => technique === 'soakedSail')!
+const sailsIn = (plan: Plan) => plan.decorations.find(({ technique }) => technique === 'soakedSail')!
+/** How far a decoration's pieces are cut from foot to rim at most, mm. */
+const longestMm = ({ classes }: Plan['decorations'][number]): number =>
+  Math.max(...classes.map(({ height }) => height.value))
 const figure = (plan: Plan, id: Plan['tally'][number]['id']): number | null =>
-  plan.tally.find((each) => each.id === id)!.working?.value ?? null
+  plan.tally.find((each) => each.id === id)?.working?.value ?? null
 const startBy = (plan: Plan): number => figure(plan, 'startBy') ?? -Infinity
 
 describe('the demo', () => {
@@ -71,9 +70,7 @@ describe('the demo', () => {
 describe('every figure answers for itself', () => {
   const everyWorking = (plan: Plan) => [
     ...plan.tally.flatMap(({ working }) => (working ? [working] : [])),
-    plan.cutList.total,
-    plan.strokes,
-    plan.arrangement.sweepLength,
+    ...plan.groups.flatMap(({ sheets, strokes, minutes, used, offcuts }) => [sheets, strokes, minutes, used, offcuts]),
     ...Object.values(plan.finished),
     plan.cake.surface,
     ...plan.cake.coverings.map(({ total }) => total),
@@ -89,15 +86,19 @@ describe('every figure answers for itself', () => {
       ])
       .filter((each) => each !== null && each !== undefined),
     ...Object.values(plan.fit.clearance),
-    plan.drying.soak,
-    plan.drying.chanceOfSetting,
-    ...Object.values(plan.drying.ready).flatMap(({ median, ninety, planned }) =>
-      [median, ninety, planned].filter((each) => each !== null),
+    ...plan.dryings.flatMap(({ estimate }) => [
+      estimate.soak,
+      estimate.chanceOfSetting,
+      ...Object.values(estimate.ready).flatMap(({ median, ninety, planned }) =>
+        [median, ninety, planned].filter((each) => each !== null),
+      ),
+    ]),
+    ...plan.dishes.baths.flatMap(({ steps, leftMl }) => [...steps.map(({ exactDrops }) => exactDrops), leftMl]),
+    ...plan.supplies.map(({ needed }) => needed),
+    ...plan.decorations.flatMap(({ classes }) =>
+      classes.flatMap(({ needed, spares, width, height, seenHeight }) => [needed, spares, width, height, seenHeight]),
     ),
-    ...plan.bath!.steps.map(({ exactDrops }) => exactDrops),
-    plan.bath!.leftMl,
-    ...plan.supplies.flatMap(({ needed, packsToBuy }) => [needed, packsToBuy]),
-    ...plan.cutList.sizeClasses.flatMap(({ needed, spares }) => [needed, spares]),
+    ...plan.work.making.flatMap(({ hands, steps }) => [hands, ...steps.map(({ rest }) => rest)]),
   ]
   it.each(['metric', 'imperial'] as const)('in %s, with a sentence all the way down', (units) => {
     for (const top of everyWorking(planOf())) {
@@ -110,7 +111,7 @@ describe('every figure answers for itself', () => {
   })
   it('the figures of the tally reach what was typed', () => {
     const plan = planOf()
-    for (const id of ['sails', 'discs', 'handsOn', 'startBy'] as const) {
+    for (const id of ['pieces', 'paper', 'handsOn', 'startBy'] as const) {
       const below = workingsBelow(plan.tally.find((each) => each.id === id)!.working!)
       expect(
         below.some(({ source }) => source.from === 'typed'),
@@ -131,15 +132,15 @@ describe('changes go the right way', () => {
   it('taller sails need film of more reach', () =>
     fc.assert(
       fc.property(fc.integer({ min: 60, max: 150 }), fc.integer({ min: 1, max: 60 }), (height, taller) => {
-        const sailsOf = (seenHeightMm: number) =>
-          planOf((commission) => {
-            sweepOf(commission).seenHeightMm = seenHeightMm
-          }).arrangement.sails
-        const longestReach = (sails: ReturnType<typeof sailsOf>) =>
-          sails.reduce((most, { sized }) => Math.max(most, sized.flatReach.value), 0)
-        const [low, tall] = [sailsOf(height), sailsOf(height + taller)]
+        const sized = (seenMm: number) =>
+          sailsIn(
+            planOf((commission) => {
+              Object.assign(sailsOf(commission).parameters, { seenMm, whole: 1, half: 0, quarter: 0 })
+            }),
+          )
+        const [low, tall] = [sized(height), sized(height + taller)]
         // Taller sails are wider too: one less of them stands elsewhere, and its neighbours are drawn anew.
-        return tall.length !== low.length || longestReach(tall) > longestReach(low)
+        return tall.count.value !== low.count.value || longestMm(tall) >= longestMm(low)
       }),
       { numRuns: 15 },
     ))
@@ -150,13 +151,14 @@ describe('changes go the right way', () => {
         fc.double({ min: 0.02, max: 0.14, noNaN: true }),
         (overlap, more) => {
           const even: Change = (commission) =>
-            Object.assign(sweepOf(commission), { irregularity: 0, taper: 1, overlap })
+            Object.assign(sailsOf(commission).composition, { irregularity: 0, taper: 1, overlap })
           const base = planOf(even)
           const lush = planOf((commission, workshop) => {
             even(commission, workshop)
-            sweepOf(commission).overlap = overlap + more
+            Object.assign(sailsOf(commission).composition, { overlap: overlap + more })
           })
-          return (['sails', 'discs'] as const).every((id) => figure(lush, id)! >= figure(base, id)!)
+          const discs = (plan: Plan): number => plan.groups.find(({ way }) => way === 'sectors')!.sheets.value
+          return sailsIn(lush).count.value >= sailsIn(base).count.value && discs(lush) >= discs(base)
         },
       ),
       { numRuns: 40 },
@@ -185,7 +187,7 @@ describe('changes go the right way', () => {
     expect(damp.leafStates.dry).toBe('stop')
     const baked = planOf((commission) => {
       commission.brief.workroom.humidity = 0.75
-      chosenOption(commission).decorations[0]!.drying.way = 'oven'
+      sailsOf(commission).drying.way = 'oven'
     })
     expect(baked.timetable.ok).toBe(true)
     expect(baked.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['hot-oven', 'softens-in-room']))
@@ -234,7 +236,7 @@ describe('changes go the right way', () => {
     expect(
       figure(
         planOf((commission) => {
-          chosenOption(commission).decorations[0]!.drying.soakWaterC = 8
+          sailsOf(commission).drying.soakWaterC = 8
         }),
         'handsOn',
       )!,
@@ -249,21 +251,19 @@ describe('changes go the right way', () => {
   })
   it('shuffling keeps the counts', () =>
     fc.assert(
-      fc.property(
-        fc.integer({ min: 0, max: 999999 }),
-        (seed) =>
-          planOf((commission) => {
-            sweepOf(commission).seed = seed
-          }).arrangement.count.value === planOf().arrangement.count.value,
+      fc.property(fc.integer({ min: 0, max: 999999 }), (seed) =>
+        planOf((commission) => {
+          sailsOf(commission).composition.seed = seed
+        }).decorations.every(({ count }, at) => count.value === planOf().decorations[at]!.count.value),
       ),
       { numRuns: 10 },
     ))
   it('skewers are counted in and out', () => {
     const plan = planOf((commission) => {
-      chosenOption(commission).decorations[0]!.sail.skewered = true
+      Object.assign(sailsOf(commission).parameters, { skewered: true })
     })
     expect(plan.careCard.remove.slice(0, 7)).toMatchObject([
-      { name: 'wooden skewers', count: plan.arrangement.count.value },
+      { id: 'sails skewer', name: 'wooden skewers', count: sailsIn(plan).count.value },
       { name: 'wires of blooms', count: 6 },
       { name: 'wires of leaves', count: 21 },
       { name: 'stem wires', count: 3 },
@@ -293,7 +293,7 @@ describe('the cake decides', () => {
         second(commission, workshop)
         if (remedy.kind === 'box') commission.brief.box = remedy.box
         if (remedy.kind === 'tiersApart') chosenOption(commission).tiersApart = remedy.tiersApart
-        if (remedy.kind === 'sailsAtVenue') commission.brief.completion = 'atVenue'
+        if (remedy.kind === 'placeAtVenue') commission.brief.completion = 'atVenue'
       })
       expect(mended.fit.fits, remedy.kind).toBe(true)
     }
@@ -301,10 +301,9 @@ describe('the cake decides', () => {
   it('choosing another option plans another cake and leaves the first as it was', () => {
     const commission = demoCommission(now)
     expect(
-      planner({ commission: choosing(commission, 'b'), workshop: demoWorkshop(), now, units: 'metric' }).arrangement
-        .stack,
+      planner({ commission: choosing(commission, 'b'), workshop: demoWorkshop(), now, units: 'metric' }).stack,
     ).toHaveLength(4)
-    expect(planner({ commission, workshop: demoWorkshop(), now, units: 'metric' }).arrangement.stack).toHaveLength(3)
+    expect(planner({ commission, workshop: demoWorkshop(), now, units: 'metric' }).stack).toHaveLength(3)
   })
   it('fits exactly when no point of it lies outside the box', () =>
     fc.assert(
@@ -313,23 +312,17 @@ describe('the cake decides', () => {
         fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 200, max: 700 }))),
         (tiers, [widthMm, depthMm, heightMm]) => {
           const cake = { board: { outline: 'round' as const, acrossMm: 150, thicknessMm: 10 }, tiers }
-          const arrangement = planOf((commission) => {
-            Object.assign(chosenOption(commission), { cake, decorations: [] })
-          }).arrangement
-          const { fits, clearance } = fitCake(
-            cake,
-            { widthMm: widthMm!, depthMm: depthMm!, heightMm: heightMm! },
-            arrangement,
-            { sailsOn: true, tiersApart: 0 },
-          )
+          const stack = stackTiers(cake)
+          const box = { widthMm: widthMm!, depthMm: depthMm!, heightMm: heightMm! }
+          const { fits, clearance } = fitCake(cake, box, stack, { decorated: true, tiersApart: 0 })
           const nearest = Math.min(...Object.values(clearance).map(({ value }) => Math.abs(value)))
           fc.pre(nearest > 0.5)
-          const walls = arrangement.stack.flatMap((tier) =>
+          const walls = stack.flatMap((tier) =>
             [tier.footMm, tier.topMm].flatMap((height) =>
               Array.from({ length: 720 }, (_, step) => wallPoint(tier, step / 2, height).point),
             ),
           )
-          const spacers = arrangement.stack.flatMap(({ spacer, middle }) =>
+          const spacers = stack.flatMap(({ spacer, middle }) =>
             spacer
               ? ([
                   [middle.x + spacer.acrossMm / 2, middle.y, 0],
@@ -384,7 +377,7 @@ describe('the cake decides', () => {
     const limited = planOf((commission) => {
       commission.brief.limits = { noGelatine: false, noDairy: true, noAlcohol: false, noColours: ['Red'] }
     })
-    expect(limited.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['dairy', 'unwanted-colour']))
+    expect(limited.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['dairy', 'colour-unsuited']))
   })
   it('an hour of dearer work costs more', () =>
     expect(
@@ -397,16 +390,22 @@ describe('the cake decides', () => {
     ).toBeGreaterThan(figure(planOf(), 'cost')!))
 })
 
-describe('decorations from sheets', () => {
+describe('decorations', () => {
   const of = (plan: Plan, technique: string) => plan.decorations.find((each) => each.technique === technique)!
+  const sheetsWith = ({ groups }: Plan, id: string): number =>
+    groups
+      .filter(({ parts }) => parts.some(({ decoration }) => decoration === id))
+      .reduce((sum, { sheets }) => sum + sheets.value, 0)
+  const handsOf = ({ work }: Plan, id: string): number =>
+    work.making.find(({ decoration }) => decoration === id)!.hands.value
   const paperOf = (commission: Commission, technique: string) =>
     chosenOption(commission).decorations.find((each) => each.technique === technique)!
   it('are on the demo with pieces, sheets, hands and places', () => {
     for (const made of planOf().decorations) {
       expect(made.elements.length, made.name).toBeGreaterThan(1)
       expect(made.pieces.value).toBeGreaterThan(made.elements.length)
-      expect(made.sheets.value).toBeGreaterThan(0)
-      expect(made.hands.value).toBeGreaterThan(5)
+      expect(sheetsWith(planOf(), made.id)).toBeGreaterThan(0)
+      expect(handsOf(planOf(), made.id)).toBeGreaterThan(5)
       expect(made.unfit).toBeNull()
     }
     expect(of(planOf(), 'butterfly').count.value).toBe(7)
@@ -415,15 +414,17 @@ describe('decorations from sheets', () => {
   it('take no fewer pieces or sheets on a wider cake', () =>
     fc.assert(
       fc.property(fc.integer({ min: 200, max: 320 }), fc.integer({ min: 5, max: 60 }), (across, wider) => {
-        const collar = (size: number) =>
-          of(
-            planOf((commission) => {
-              chosenOption(commission).cake.tiers[0]!.shape = { kind: 'round', acrossMm: size }
-            }),
-            'tornRuffle',
-          )
-        const [small, large] = [collar(across), collar(across + wider)]
-        return large.pieces.value >= small.pieces.value && large.sheets.value >= small.sheets.value
+        const sized = (acrossMm: number) =>
+          planOf((commission) => {
+            const option = chosenOption(commission)
+            option.cake.tiers[0]!.shape = { kind: 'round', acrossMm }
+            option.decorations = option.decorations.filter(({ technique }) => technique === 'tornRuffle')
+          })
+        const [small, large] = [sized(across), sized(across + wider)]
+        return (
+          of(large, 'tornRuffle').pieces.value >= of(small, 'tornRuffle').pieces.value &&
+          sheetsWith(large, 'collar') >= sheetsWith(small, 'collar')
+        )
       }),
       { numRuns: 12 },
     ))
@@ -446,7 +447,8 @@ describe('decorations from sheets', () => {
     expect(startBy(plan)).toBeLessThanOrEqual(
       startBy(
         planOf((commission) => {
-          chosenOption(commission).decorations = []
+          const option = chosenOption(commission)
+          option.decorations = option.decorations.filter(({ technique }) => technique === 'soakedSail')
         }),
       ),
     )
@@ -454,11 +456,10 @@ describe('decorations from sheets', () => {
   it('that stand above count in the finished height, and against the box when they travel on the cake', () => {
     const high = (plan: Plan): number => plan.finished.high.value
     const bare = planOf((commission) => {
-      Object.assign(chosenOption(commission), { decorations: [], decorations: [] })
+      chosenOption(commission).decorations = []
     })
     const globes = planOf((commission) => {
       Object.assign(chosenOption(commission), {
-        decorations: [],
         decorations: chosenOption(commission).decorations.filter(({ technique }) => technique === 'foldedGlobe'),
       })
     })
@@ -469,10 +470,14 @@ describe('decorations from sheets', () => {
     })
     expect(travelling.fit.neededMm.high).toBeGreaterThan(420)
   })
-  it('alone, without sails, have a timetable and an hour to start', () => {
+  it('without film have a timetable and an hour to start, and film is not spoken of', () => {
     const plan = planOf((commission) => {
-      chosenOption(commission).decorations = []
+      const option = chosenOption(commission)
+      option.decorations = option.decorations.filter(({ technique }) => technique !== 'soakedSail')
     })
+    expect(plan.dryings).toEqual([])
+    expect(plan.dishes.baths).toEqual([])
+    expect(JSON.stringify([plan.cautions, plan.careCard, plan.tally])).not.toMatch(/\bfilm\b|\bsails?\b/i)
     expect(figure(plan, 'startBy')).toBeGreaterThan(0)
     expect(plan.leafStates.arrange).not.toBe('empty')
     for (const working of workingsBelow(plan.tally.find(({ id }) => id === 'startBy')!.working!))
@@ -510,7 +515,7 @@ describe('decorations from sheets', () => {
   })
   it('each figure reaches what was typed', () => {
     for (const made of planOf().decorations) {
-      for (const top of [made.count, made.pieces, made.sheets, made.hands])
+      for (const top of [made.count, made.pieces, ...made.stepHands])
         for (const working of workingsBelow(top))
           expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)
       expect(
@@ -530,7 +535,8 @@ describe('edges', () => {
   })
   it('a new commission is a good one, empty but whole', () => {
     const plan = derivePlan(inputsFor(commissionSchema.parse(newCommission('a', now))))
-    expect(figure(plan, 'sails')).toBe(0)
+    expect(plan.tally.map(({ id }) => id)).not.toContain('pieces')
+    expect(plan.tally.map(({ id }) => id)).not.toContain('paper')
     expect(plan.tally.find(({ id }) => id === 'startBy')).toMatchObject({ working: null, none: 'nothing yet' })
     expect(plan.leafStates).toMatchObject({ arrange: 'empty', cut: 'empty', timetable: 'empty', brief: 'ready' })
   })
@@ -539,23 +545,26 @@ describe('edges', () => {
       fc.property(fc.integer({ min: 40, max: 400 }), (heightMm) => {
         const commission = newCommission('a', now)
         chosenOption(commission).cake.tiers[0]!.heightMm = heightMm
-        chosenOption(commission).decorations = [startingSweep(heightMm)]
+        const { tiers } = chosenOption(commission).cake
+        chosenOption(commission).decorations = [startingDecoration('it', 'soakedSail', tiers, 'sweep')]
         const plan = derivePlan(inputsFor(commissionSchema.parse(commission)))
         return (
-          plan.arrangement.sails.length > 0 &&
-          plan.arrangement.sails.every(({ place }) => place.heightMm >= 0 && place.heightMm <= heightMm)
+          sailsIn(plan).elements.length > 0 &&
+          sailsIn(plan).elements.every((each) => each.heightMm >= 0 && each.heightMm <= heightMm)
         )
       }),
       { numRuns: 20 },
     ))
-  it('no disc in use makes nothing and says so', () => {
+  it('with no disc in use a usual one is planned with, and it is on the list to buy', () => {
     const plan = planOf((_, workshop) => {
-      workshop.discs.forEach((disc) => {
-        disc.inUse = false
+      workshop.papers.forEach((each) => {
+        each.inUse = false
       })
     })
-    expect(plan.discs).toEqual([])
-    expect(plan.cautions.map(({ code }) => code)).toContain('no-discs')
+    const [group] = plan.groups.filter(({ way }) => way === 'sectors')
+    expect(group!.sheets.value).toBeGreaterThan(0)
+    expect(group!.layout.sheets.every(({ shape }) => shape.kind === 'disc')).toBe(true)
+    expect(plan.supplies.some(({ paper }) => paper === 'riceFilm')).toBe(true)
   })
   it('is the same whatever was asked before', () => {
     const inputs: PlanInputs = { commission: demoCommission(now), workshop: demoWorkshop(), now, units: 'metric' }

@@ -65,11 +65,14 @@ function planWith(stages: ReturnType<typeof rememberStages>, inputs: PlanInputs)
 
   const mostTopMm = isDecoratedHere ? brief.box.heightMm - cake.board.thicknessMm : null
   const { papers: shelf, stepMinutes } = workshop
-  const placed = placeStage({ option, stack, mostTopMm, shelf, stepMinutes, learned }, stages)
+  const toPlace = { option, stack, shelf, stepMinutes, learned }
+  const placed = placeStage({ ...toPlace, mostTopMm }, stages)
   const { decorations, bouquets, accents } = placed
   const made = decorations.filter(({ elements }) => elements.length > 0)
   const apart = Math.min(option.tiersApart, cake.tiers.length - 1)
-  const fits = fitting(cake, brief.box, stack, { decorated: isDecoratedHere, tiersApart: apart }, decorations)
+  const travelling = { decorated: isDecoratedHere, tiersApart: apart }
+  const asWished = () => placeStage({ ...toPlace, mostTopMm: null }, stages).decorations
+  const fits = fitting(cake, brief.box, stack, travelling, decorations, asWished)
 
   const remnants = workshop.remnants.filter(({ from }) => from !== commission.id)
   const cuttable = decorations.map(({ id, paper, shapes, classes, cutting }) => ({
@@ -160,6 +163,7 @@ function planWith(stages: ReturnType<typeof rememberStages>, inputs: PlanInputs)
   const figures = { decorations, sheets, dishes, handsOn: work.total, cost, cautions, units }
   const tally = tallyOf({
     ...figures,
+    ownPieces: option.ownPieces.reduce((sum, { quantity }) => sum + quantity, 0),
     loads: loads.length,
     leaveAt: timetable.ok ? timetable.value.leaveAt : null,
     startBy: startByWorking(brief, pace, timetable, work),

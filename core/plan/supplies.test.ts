@@ -5,18 +5,10 @@ import { aCommission, planOf } from '../../tests/any/anyPlan'
 import { demoCommission, demoWorkshop } from '../demo'
 import { found } from '../quantity'
 import { shoppingList, STARTING_PRICES, STARTING_PRICING, type Need } from '../supply'
-import { soakedSail } from '../technique'
-import {
-  chosenOption,
-  derivePlan,
-  needsOf,
-  putOnShelf,
-  quoteOf,
-  stockOf,
-  STARTING_WORKSHOP,
-  techniqueOf,
-  type Workshop,
-} from '.'
+import { techniqueOf } from '../technique'
+import { chosenOption } from '../commission'
+import { putOnShelf, STARTING_WORKSHOP, stockOf, type Workshop } from '../workshop'
+import { derivePlan, needsOf, quoteOf } from '.'
 
 const RUNS = { numRuns: 40 }
 const now = 29_000_000
@@ -27,16 +19,13 @@ describe('what is not food', () => {
     fc.assert(
       fc.property(aCommission, (commission) => {
         const { plan: made } = planOf(commission)
-        const { cake, decorations, decorations } = chosenOption(commission)
+        const { cake, decorations } = chosenOption(commission)
         const count = (name: string): number =>
           made.careCard.remove.filter((each) => each.name === name).reduce((sum, each) => sum + each.count, 0)
         const expected = new Map<string, number>()
         const put = (name: string, many: number): void => {
           if (many > 0) expected.set(name, (expected.get(name) ?? 0) + many)
         }
-        if (decorations[0])
-          for (const part of soakedSail.holdingParts(decorations[0].sail))
-            put(part.name, part.perElement * made.arrangement.sails.length)
         for (const { id, elements, wiring } of made.decorations) {
           const decoration = decorations.find((each) => each.id === id)!
           const parts = techniqueOf(decoration.technique).holdingParts(decoration.parameters)
@@ -116,7 +105,7 @@ describe('shopping', () => {
     ))
   it('rounds up to packs as by hand', () => {
     const need: Need = {
-      item: 'sheet thinWafer a4',
+      item: 'sheet thinWafer 210x297',
       name: 'thin wafer',
       shelf: 'paper',
       kind: 'count',
@@ -125,7 +114,11 @@ describe('shopping', () => {
       eachPrice: 0.5,
     }
     expect(
-      shoppingList([need], () => ({ onHand: 10, pack: 25, packPrice: null }), new Map([['sheet thinWafer a4', 4]]))[0],
+      shoppingList(
+        [need],
+        () => ({ onHand: 10, pack: 25, packPrice: null }),
+        new Map([['sheet thinWafer 210x297', 4]]),
+      )[0],
     ).toMatchObject({ packs: { value: 1 }, reserved: 4, price: 12.5 })
     expect(shoppingList([need], () => ({ onHand: 13, pack: 25, packPrice: 9 }))[0]).toMatchObject({
       packs: { value: 0 },
@@ -136,7 +129,7 @@ describe('shopping', () => {
     const needs = needsOf(plan, demoCommission(now), STARTING_PRICES, 3)
     const sum = (start: string): number =>
       needs.filter(({ item }) => item.startsWith(start)).reduce((all, { amount }) => all + amount.value, 0)
-    expect(sum('disc ')).toBe(plan.discs.length)
+    expect(sum('sheet riceFilm disc')).toBe(plan.groups.find(({ way }) => way === 'sectors')!.sheets.value)
     expect(sum('sheet ')).toBe(plan.groups.reduce((all, { sheets }) => all + sheets.value, 0))
     expect(sum('dye ')).toBeCloseTo(
       plan.dyeUses.reduce((all, { ml }) => all + ml.value, 0),
@@ -146,7 +139,13 @@ describe('shopping', () => {
   })
   it('asks for what was cut again', () => {
     const commission = produce(demoCommission(now), (draft) => {
-      draft.bench.recuts.push({ id: 'again', part: 'moths/0', many: 4, at: now, from: '' })
+      draft.bench.recuts.push({
+        id: 'again',
+        part: plan.decorations.find(({ id }) => id === 'moths')!.classes[0]!.id,
+        many: 40,
+        at: now,
+        from: '',
+      })
     })
     const count = (of: typeof commission): number =>
       needsOf(derivePlan({ commission: of, workshop: demoWorkshop(), now, units: 'metric' }), of, STARTING_PRICES, 0)
@@ -194,8 +193,13 @@ describe('the quote', () => {
       quote.bare.value * (1 + STARTING_PRICING.overhead),
       9,
     ))
-  it('says what has no price yet, and what one sail more costs', () => {
+  it('says what has no price yet, and what one more of each costs', () => {
     expect(quote.unpriced).toContain('wire, gauge 26')
-    expect(quote.oneMoreSail!.value * plan.arrangement.count.value).toBeCloseTo(quote.lines[0]!.cost.value, 6)
+    for (const { decoration, cost } of quote.oneMore) {
+      const { count } = plan.decorations.find(({ id }) => id === decoration)!
+      const line = quote.lines.find(({ id }) => id === decoration)!
+      expect(cost.value * count.value).toBeCloseTo(line.cost.value, 6)
+    }
+    expect(quote.oneMore).toHaveLength(plan.decorations.length)
   })
 })

@@ -2,17 +2,19 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   fillFormers,
-  STARTING_PACE,
   planTimetable,
+  STARTING_PACE,
   workFor,
   type Completion,
+  type Load,
+  type Making,
+  type MakingStep,
+  type PieceToLay,
   type Timetable,
   type TimetableQuestion,
   type WorkingHours,
 } from '.'
-import { cutListFor, type Piece } from '../piece'
-import { dayOf, found, parseMoment, starting, valueOf, weekdayOf } from '../quantity'
-import type { SizedElement } from '../technique'
+import { dayOf, found, parseMoment, valueOf, weekdayOf, type Working } from '../quantity'
 
 const mat = { lengthMm: 400, widthMm: 300 }
 const eventAt = valueOf(parseMoment('2026-12-05T18:30'))
@@ -24,25 +26,80 @@ const hours: WorkingHours = {
   ],
 }
 const WALKS = 4
-const soak = starting('soak', 1, 'duration', 'usual')
+const minutes = (value: number): Working => found('minutes', value, 'duration', 'counted')
+
+/** How long things dry that are soaked, laid down in loads and taken up again, minutes. */
+type Times = { readonly firmMin: number; readonly setMin: number; readonly ovenMin: number | null }
+const USUAL: Times = { firmMin: 600, setMin: 1500, ovenMin: null }
+
+/** Pieces of sizes and shades by turns. */
+const piecesFor = (count: number): readonly PieceToLay[] =>
+  Array.from({ length: count }, (_, at) => ({
+    part: `p${at}`,
+    order: Math.floor((at * 4) / count),
+    widthMm: [100, 100, 71][at % 3]!,
+    heightMm: [160, 80, 80][at % 3]!,
+  }))
+
+/** Draping so many pieces, in turns of as many as a mat holds, pale first. */
+function draping(pieces: number, { firmMin, setMin, ovenMin }: Times): Making {
+  const loads = fillFormers(piecesFor(pieces), mat).fillings.map(({ laid }, at): Load => ({
+    number: at + 1,
+    laid,
+    again: false,
+  }))
+  const step = (id: string, change: Partial<MakingStep>): MakingStep => ({
+    id,
+    name: id,
+    turns: [{ task: id, hands: minutes(2 * pieces), units: 1, load: null }],
+    rest: minutes(0),
+    since: null,
+    ovenMin: null,
+    hold: null,
+    turnsOf: null,
+    putDown: true,
+    onTheCake: false,
+    ...change,
+  })
+  const turns = (id: string, each: number) =>
+    loads.map((load) => ({ task: `${id}-${load.number}`, hands: minutes(each * load.laid.length), units: 1, load }))
+  const place = ovenMin === null ? ('mat' as const) : ('tray' as const)
+  const steps = [
+    step('cut', {}),
+    step('drape', {
+      turns: turns('drape', 5),
+      rest: minutes(firmMin),
+      ovenMin: ovenMin === null ? null : minutes(ovenMin),
+      hold: { place, name: place, untilStep: 'lift' },
+      putDown: false,
+    }),
+    step('lift', { turns: turns('lift', 1), rest: minutes(setMin), since: 'drape', turnsOf: 'drape', putDown: false }),
+    step('choose', {}),
+  ]
+  return {
+    decoration: 'folds',
+    name: 'Folds',
+    hands: minutes(steps.flatMap((each) => each.turns).reduce((sum, { hands }) => sum + hands.value, 0)),
+    place: minutes(4 * pieces),
+    steps,
+    again: [],
+    goesOff: false,
+  }
+}
+
+type Asked = Partial<TimetableQuestion> & {
+  readonly times?: Times
+  readonly formers?: number
+  readonly ovenPlaces?: number
+}
 
 function questionFor(
-  sails: number,
-  change: Partial<TimetableQuestion> = {},
+  pieces: number,
+  { times = USUAL, formers = 2, ovenPlaces = 2, ...change }: Asked = {},
   completion: Completion = 'atVenue',
 ): TimetableQuestion {
-  const elements = Array.from({ length: sails }, (_, index): SizedElement => ({
-    index,
-    portion: (['whole', 'half', 'quarter'] as const)[index % 3]!,
-    discMm: 160,
-    seenHeightMm: 70,
-    seenWidthMm: 90,
-    flatReach: soak,
-    spareReachMm: 0,
-  }))
-  const count = found('sails', sails, 'count', 'counted')
-  const cutList = cutListFor(elements, count, starting('spares', 0.2, 'share', 'usual'), (index) => index % 4)
-  const { loads } = fillFormers(cutList.pieces, 1.6, mat)
+  const making = draping(pieces, times)
+  const chain = making.steps.find(({ id }) => id === 'drape')!.turns.map(({ task }) => task)
   return {
     eventAt,
     aheadMin: 30,
@@ -50,11 +107,11 @@ function questionFor(
     warmMin: 0,
     warmedFor: 'placing',
     completion,
-    work: workFor(cutList, loads, count, soak, completion, STARTING_PACE),
-    times: { onFormerMin: 600, untilSetMin: 1500, ovenMin: null },
-    formers: { name: 'mat', count: 2 },
-    ovenPlaces: 2,
-    moulds: [],
+    work: workFor([making], [chain], completion, STARTING_PACE, found('tiers', 0, 'count', 'bought covered')),
+    resources: [
+      { id: times.ovenMin === null ? 'mat' : 'tray', name: 'mats', count: formers },
+      { id: 'oven', name: 'places in the oven', count: ovenPlaces },
+    ],
     pins: {},
     people: [{ id: 'me', name: 'hands', hours, busy: [] }],
     ...change,
@@ -68,7 +125,11 @@ const startOf = (question: TimetableQuestion): number => {
 }
 
 /** Checks a timetable by rules of its own, without any of the search. Returns what is wrong with it. */
-function faults({ slots }: Timetable, { times, work, completion, driveMin }: TimetableQuestion): readonly string[] {
+function faults(
+  { slots }: Timetable,
+  { work, completion, driveMin }: TimetableQuestion,
+  { firmMin, setMin, ovenMin }: Times,
+): readonly string[] {
   const wrong: string[] = []
   const overlapping = (lane: string, of: typeof slots): void =>
     of.forEach((one, at) =>
@@ -88,7 +149,7 @@ function faults({ slots }: Timetable, { times, work, completion, driveMin }: Tim
       )
   for (const slot of slots) {
     const free =
-      ['drive', 'loadCar', 'photograph', 'event', 'dry', 'rest'].includes(slot.kind) ||
+      ['drive', 'loadCar', 'photograph', 'event', 'dry', 'oven', 'rest'].includes(slot.kind) ||
       (slot.kind === 'place' && completion === 'atVenue')
     const within =
       hours.days[weekdayOf(slot.from)] &&
@@ -97,27 +158,31 @@ function faults({ slots }: Timetable, { times, work, completion, driveMin }: Tim
       )
     if (!free && !within) wrong.push(`out of hours: ${slot.name}`)
   }
-  const of = (kind: string, load?: number) =>
-    slots.filter((slot) => slot.kind === kind && (load === undefined || slot.load === load))
-  const chosenFrom = Math.min(...of('choose').map(({ from }) => from))
+  const of = (kind: string) => slots.filter((slot) => slot.kind === kind)
+  const at = (step: string, turn?: number) =>
+    slots.filter((slot) => slot.hands && slot.of?.step === step && (turn === undefined || slot.of.turn === turn))
+  const chosenFrom = Math.min(...at('choose').map(({ from }) => from))
   let before = -Infinity
-  for (const { load } of work.loads) {
-    const drape = of('drape', load.number)[0]!
-    const lift = of('lift', load.number)[0]!
-    if (drape.from < before) wrong.push(`load ${load.number} is draped before the paler one`)
+  for (const { load } of work.making[0]!.steps.find(({ id }) => id === 'drape')!.turns) {
+    const { number } = load!
+    const drape = at('drape', number)[0]!
+    const lift = at('lift', number)[0]!
+    if (drape.from < before) wrong.push(`load ${number} is draped before the paler one`)
     before = drape.from
-    if (drape.lane !== lift.lane) wrong.push(`load ${load.number} changes its former`)
-    if (times.ovenMin === null && lift.from < drape.to + times.onFormerMin)
-      wrong.push(`load ${load.number} is lifted before it is firm`)
-    if (times.ovenMin === null && chosenFrom < drape.to + times.untilSetMin)
-      wrong.push(`load ${load.number} is chosen before it is set`)
-    if (times.ovenMin !== null) {
-      const oven = of('oven', load.number)[0]!
-      if (oven.from < drape.to || oven.to > lift.from || oven.to - oven.from < times.ovenMin)
-        wrong.push(`load ${load.number} is not dried between draping and lifting`)
+    const lies = slots.find(
+      ({ kind, of: which }) => kind === 'dry' && which?.step === 'drape' && which.turn === number,
+    )!
+    if (!/^(mat|tray)/.test(lies.lane)) wrong.push(`load ${number} lies on no former`)
+    if (lies.from > drape.to || lies.to < lift.from) wrong.push(`load ${number} leaves its former too early`)
+    if (ovenMin === null && lift.from < drape.to + firmMin) wrong.push(`load ${number} is lifted before it is firm`)
+    if (ovenMin === null && chosenFrom < drape.to + setMin) wrong.push(`load ${number} is chosen before it is set`)
+    if (ovenMin !== null) {
+      const oven = slots.find(({ kind, of: which }) => kind === 'oven' && which?.turn === number)!
+      if (oven.from < drape.to || oven.to > lift.from || oven.to - oven.from < ovenMin)
+        wrong.push(`load ${number} is not dried between draping and lifting`)
     }
   }
-  if (Math.max(...of('cut').map(({ to }) => to)) > of('drape')[0]!.from) wrong.push('draped before cut')
+  if (Math.max(...at('cut').map(({ to }) => to)) > at('drape')[0]!.from) wrong.push('draped before cut')
   if (of('drive')[0]!.to - of('drive')[0]!.from !== driveMin) wrong.push('the drive is not as long as the drive')
   if (of('pack').at(-1)!.to > of('loadCar')[0]!.from) wrong.push('loaded before packed')
   return wrong
@@ -133,16 +198,10 @@ describe('walking back from the event', () => {
         fc.integer({ min: 1, max: 5 }),
         fc.integer({ min: 30, max: 3000 }),
         completions,
-        (sails, mats, firm, completion) => {
-          const question = questionFor(
-            sails,
-            {
-              formers: { name: 'mat', count: mats },
-              times: { onFormerMin: firm, untilSetMin: Math.round(firm * 1.7), ovenMin: null },
-            },
-            completion,
-          )
-          expect(faults(timetableOf(question), question)).toEqual([])
+        (pieces, formers, firmMin, completion) => {
+          const times = { firmMin, setMin: Math.round(firmMin * 1.7), ovenMin: null }
+          const question = questionFor(pieces, { formers, times }, completion)
+          expect(faults(timetableOf(question), question, times)).toEqual([])
         },
       ),
       { numRuns: 300 },
@@ -153,13 +212,10 @@ describe('walking back from the event', () => {
         fc.integer({ min: 1, max: 40 }),
         fc.integer({ min: 1, max: 4 }),
         fc.integer({ min: 1, max: 3 }),
-        (sails, trays, ovenPlaces) => {
-          const question = questionFor(sails, {
-            formers: { name: 'tray', count: trays },
-            ovenPlaces,
-            times: { onFormerMin: 30, untilSetMin: 30, ovenMin: 30 },
-          })
-          expect(faults(timetableOf(question), question)).toEqual([])
+        (pieces, formers, ovenPlaces) => {
+          const times = { firmMin: 30, setMin: 30, ovenMin: 30 }
+          const question = questionFor(pieces, { formers, ovenPlaces, times })
+          expect(faults(timetableOf(question), question, times)).toEqual([])
         },
       ),
       { numRuns: 40 },
@@ -169,8 +225,8 @@ describe('walking back from the event', () => {
     const { slots, leaveAt, atVenueBy } = timetableOf(question)
     expect(eventAt - 30 - 15 - 8).toBe(atVenueBy)
     expect(leaveAt).toBe(atVenueBy - 40)
-    const choose = slots.find(({ kind }) => kind === 'choose')!
-    const drape = slots.find(({ kind }) => kind === 'drape')!
+    const at = (step: string) => slots.find(({ hands, of }) => hands && of?.step === step)!
+    const [choose, drape] = [at('choose'), at('drape')]
     expect(choose.from - drape.to).toBeGreaterThanOrEqual(1500)
   })
   it('never starts later with longer drying, and never earlier with one more mat', () =>
@@ -180,13 +236,10 @@ describe('walking back from the event', () => {
         fc.integer({ min: 1, max: 4 }),
         fc.integer({ min: 60, max: 2400 }),
         fc.integer({ min: 0, max: 900 }),
-        (sails, mats, firm, longer) => {
-          const start = (count: number, onFormerMin: number) =>
+        (pieces, mats, firm, longer) => {
+          const start = (formers: number, firmMin: number) =>
             startOf(
-              questionFor(sails, {
-                formers: { name: 'mat', count },
-                times: { onFormerMin, untilSetMin: Math.round(onFormerMin * 1.7), ovenMin: null },
-              }),
+              questionFor(pieces, { formers, times: { firmMin, setMin: Math.round(firmMin * 1.7), ovenMin: null } }),
             )
           return start(mats, firm + longer) <= start(mats, firm) && start(mats + 1, firm) >= start(mats, firm)
         },
@@ -196,9 +249,9 @@ describe('walking back from the event', () => {
   it('starts as much earlier as the event is moved by weeks', () =>
     expect(startOf(questionFor(12)) - startOf(questionFor(12, { eventAt: eventAt - 7 * 1440 }))).toBe(7 * 1440))
   it('says what is missing', () => {
-    expect(planTimetable(questionFor(3, { formers: { name: 'mat', count: 0 } }), WALKS)).toMatchObject({
+    expect(planTimetable(questionFor(3, { formers: 0 }), WALKS)).toMatchObject({
       ok: false,
-      error: { code: 'no-formers', formers: 'mat' },
+      error: { code: 'no-formers', formers: 'mats' },
     })
     expect(
       planTimetable(
@@ -221,30 +274,28 @@ describe('walking back from the event', () => {
 describe('filling mats', () => {
   const pieces = fc
     .array(
-      fc.tuple(
-        fc.constantFrom('whole' as const, 'half' as const, 'quarter' as const),
-        fc.constantFrom(160, 220, 280),
-        fc.integer({ min: 0, max: 4 }),
-      ),
+      fc.record({
+        widthMm: fc.integer({ min: 30, max: 390 }),
+        heightMm: fc.integer({ min: 30, max: 290 }),
+        order: fc.integer({ min: 0, max: 4 }),
+      }),
       { maxLength: 40 },
     )
-    .map((kinds) =>
-      kinds.map(([portion, discMm, shade], at): Piece => ({ number: at + 1, portion, discMm, element: at, shade })),
-    )
-  it('lays every piece once, in bounds, apart, palest loads first', () =>
+    .map((sizes) => sizes.map((size, at): PieceToLay => ({ part: `p${at}`, ...size })))
+  it('lays every piece once, in bounds, apart, in the order of dipping', () =>
     fc.assert(
       fc.property(pieces, (list) => {
-        const { loads, tooBig } = fillFormers(list, 1.6, mat)
-        expect(
-          loads.flatMap(({ laid }) => laid.map(({ piece }) => piece.number)).sort((one, other) => one - other),
-        ).toEqual(list.map(({ number }) => number))
-        expect(tooBig).toEqual([])
-        const shades = loads.flatMap(({ laid }) => [
-          Math.min(...laid.map(({ piece }) => piece.shade)),
-          Math.max(...laid.map(({ piece }) => piece.shade)),
+        const { fillings, tooBig } = fillFormers(list, mat)
+        expect(fillings.flatMap(({ laid }) => laid.map(({ part }) => part)).sort()).toEqual(
+          list.map(({ part }) => part).sort(),
+        )
+        expect(tooBig).toBe(0)
+        const orders = fillings.flatMap(({ laid }) => [
+          Math.min(...laid.map(({ order }) => order)),
+          Math.max(...laid.map(({ order }) => order)),
         ])
-        expect(shades).toEqual([...shades].sort((one, other) => one - other))
-        return loads.every(({ laid }) =>
+        expect(orders).toEqual([...orders].sort((one, other) => one - other))
+        return fillings.every(({ laid }) =>
           laid.every(
             (one, at) =>
               one.xMm >= 0 &&
@@ -264,34 +315,23 @@ describe('filling mats', () => {
         )
       }),
     ))
-  it('names pieces that no mat takes, and lays each by itself', () => {
-    const { loads, tooBig } = fillFormers(
+  it('counts pieces that no mat takes, and lays each by itself', () => {
+    const { fillings, tooBig } = fillFormers(
       [
-        { number: 1, portion: 'whole', discMm: 280, element: 0, shade: 0 },
-        { number: 2, portion: 'quarter', discMm: 160, element: 1, shade: 0 },
+        { part: 'large', order: 0, widthMm: 280, heightMm: 240 },
+        { part: 'small', order: 0, widthMm: 70, heightMm: 70 },
       ],
-      1.6,
       { lengthMm: 200, widthMm: 150 },
     )
-    expect(tooBig.map(({ number }) => number)).toEqual([1])
-    expect(loads.map(({ laid }) => laid.map(({ piece }) => piece.number))).toEqual([[1], [2]])
+    expect(tooBig).toBe(1)
+    expect(fillings.map(({ laid }) => laid.map(({ part }) => part))).toEqual([['large'], ['small']])
   })
 })
 
 describe('work by hand', () => {
-  it('adds up its tasks: 15 sails cut, draped, lifted, chosen, packed, placed, loaded', () => {
+  it('adds up its tasks: making, packing, placing, loading', () => {
     const { work } = questionFor(15)
-    const parts = [
-      work.cut,
-      work.choose,
-      work.pack,
-      work.place,
-      work.loadCar,
-      work.cover,
-      work.stack,
-      work.photograph,
-      ...work.loads.flatMap(({ drape, lift }) => [drape, lift]),
-    ]
+    const parts = [work.pack, work.place, work.loadCar, work.cover, work.stack, work.photograph, work.making[0]!.hands]
     expect(work.total.value).toBe(parts.reduce((sum, { value }) => sum + value, 0))
     expect(work.place.value).toBe(60)
   })

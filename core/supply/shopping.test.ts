@@ -1,27 +1,21 @@
-import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { discSupplies, type DiscStock } from '.'
+import { paperStock, sheetSupplies, type SheetNeed } from '.'
+import { disc, rect } from '../material'
+import { found } from '../quantity'
 
-const stock = (onHand: number, packSize: number): readonly DiscStock[] => [
-  { diameterMm: 220, onHand, packSize, inUse: true },
-]
+const need = (count: number): SheetNeed => ({
+  paper: 'riceFilm',
+  shape: disc(220),
+  needed: found('discs', count, 'count', 'counted'),
+})
 
-it('buys whole packs for what the shelf lacks', () =>
-  expect(discSupplies(Array(13).fill({ diameterMm: 220 }), stock(2, 10))[0]).toMatchObject({
-    needed: { value: 13 },
-    packsToBuy: { value: 2 },
-  }))
-it('leaves out what the job does not use', () => expect(discSupplies([], stock(2, 10))).toEqual([]))
-it('buys enough, and never a pack too many', () =>
-  fc.assert(
-    fc.property(
-      fc.integer({ min: 1, max: 99 }),
-      fc.integer({ min: 0, max: 99 }),
-      fc.integer({ min: 1, max: 50 }),
-      (needed, onHand, packSize) => {
-        const packs = discSupplies(Array(needed).fill({ diameterMm: 220 }), stock(onHand, packSize))[0]!.packsToBuy
-          .value
-        return onHand + packs * packSize >= needed && (packs === 0 || onHand + (packs - 1) * packSize < needed)
-      },
-    ),
-  ))
+it('holds what the job takes against the shelf, size by size and paper by paper', () => {
+  const [supply] = sheetSupplies([need(13)], [paperStock('riceFilm', disc(220), 2, 10)])
+  expect([supply!.needed.value, supply!.onHand!.value]).toEqual([13, 2])
+  for (const other of [paperStock('riceFilm', disc(160), 2, 10), paperStock('thinWafer', disc(220), 2, 10)])
+    expect(sheetSupplies([need(13)], [other])[0]!.onHand).toBeNull()
+})
+it('knows nothing of what was never kept, and leaves out what the job does not use', () => {
+  expect(sheetSupplies([{ ...need(3), shape: rect(210, 297) }], [])[0]!.onHand).toBeNull()
+  expect(sheetSupplies([], [paperStock('riceFilm', disc(220), 2, 10)])).toEqual([])
+})

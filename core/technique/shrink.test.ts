@@ -37,7 +37,7 @@ describe('pieces of paper that shrinks', () => {
     (_, technique) => {
       const [before, after] = [
         technique.pieces(technique.startingParameters, 1),
-        technique.pieces(technique.startingParameters, 1, undefined, learned),
+        technique.pieces(technique.startingParameters, 1, undefined, { shrink: learned, drying: 'mat', shapes: [] }),
       ]
       expect(after.some((piece, at) => piece.height.value > before[at]!.height.value * 1.02)).toBe(true)
       for (const [at, piece] of after.entries())

@@ -304,6 +304,7 @@ describe('one bath stepped from pale to deep', () => {
       found('pieces', batches.length, 'count', 'counted'),
       { lengthMm: 240, widthMm: 240, depthMm: 8 },
       DYES,
+      SOAKED_FILM,
     )
 
   it('puts in just the dye that is carried away and left over', () =>

@@ -94,18 +94,13 @@ describe('a job for the machine', () => {
       rotationDeg: 0,
       mirrored: false,
     }))
-    const whole = machineJob('sheet', { plies: 1, cuts: [], pieces }, { widthMm: 100, heightMm: 60 }, 1200, 1)
+    const shape = { kind: 'rect', widthMm: 100, heightMm: 60 } as const
+    const sheet = { shape, plies: 1, cuts: [], pieces }
+    const whole = machineJob('sheet', sheet, shape, 1200, 1)
     expect(whole.lines.map(({ piece }) => piece)).toEqual([1, 1, 2, 2])
-    expect(
-      machineJob(
-        'sheet',
-        { plies: 1, cuts: [], pieces },
-        { widthMm: 100, heightMm: 60 },
-        1200,
-        1,
-        (piece) => piece === 2,
-      ).lines.map(({ piece }) => piece),
-    ).toEqual([2, 2])
+    expect(machineJob('sheet', sheet, shape, 1200, 1, (piece) => piece === 2).lines.map(({ piece }) => piece)).toEqual([
+      2, 2,
+    ])
     expect(checkMachineJob(whole).ok).toBe(true)
   })
 

@@ -1,6 +1,6 @@
 /** The demo as leaves see it while they are tested: planned again after every change, nothing kept. */
 import type { Workshop } from '../../core/workshop'
-import { chosenOption, type Commission, type Option } from '../../core/commission'
+import { chosenOption, type Commission, type Decoration, type Option } from '../../core/commission'
 import { produce } from 'immer'
 import { computed, shallowRef } from 'vue'
 import { demoCommission, demoWorkshop } from '../../core/demo'
@@ -37,8 +37,11 @@ export const usePlannedDemo = () => ({
   workshop,
   studio: { edit },
   cake: computed(() => option.value.cake),
-  decoration: computed(() => option.value.decorations[0] ?? null),
   cautionsOn: (leaf: string) => computed(() => plan.value.cautions.filter((caution) => caution.leaf === leaf)),
+  editDecorations: (ids: readonly string[], label: string, change: (each: Decoration) => void): void =>
+    edit(label, ({ commission: draft }) => {
+      for (const each of chosenOption(draft).decorations) if (ids.includes(each.id)) change(each)
+    }),
   editOption: (label: string, change: (each: Option) => void): void =>
     edit(label, ({ commission: draft }) => change(chosenOption(draft))),
 })

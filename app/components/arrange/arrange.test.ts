@@ -13,7 +13,7 @@ import { unrolledOutline } from './unrolled'
 const commission = demoCommission(0)
 const option = chosenOption(commission)
 const plan = derivePlan({ commission, workshop: demoWorkshop(), now: 0, units: 'metric' })
-const { stack } = plan.arrangement
+const { stack } = plan
 const map = sideMapOf(stack)
 
 beforeEach(() => {
@@ -50,18 +50,18 @@ describe('elements on the unrolled side', () => {
 })
 
 describe('which decoration is open', () => {
-  it('is the sails until another is chosen, and never one that is gone', () => {
+  it('is the first until another is chosen, and never one that is gone', () => {
     let current = option
     const { open, choose } = useChosenDecoration(() => current)
-    expect(open.value).toBe('sails')
+    const [first] = option.decorations
+    expect(open.value).toBe(first!.id)
     choose('lace')
     expect(open.value).toBe('lace')
     choose('nowhere')
-    expect(open.value).toBe('sails')
-    current = { ...option, decorations: [] }
-    const bare = useChosenDecoration(() => current)
-    expect(bare.open.value).toBe(option.decorations[0]!.id)
-    expect(useChosenDecoration(() => ({ ...option, decorations: [], decorations: [] })).open.value).toBe('sails')
+    expect(open.value).toBe(first!.id)
+    current = { ...option, decorations: option.decorations.slice(1) }
+    expect(useChosenDecoration(() => current).open.value).toBe(option.decorations[1]!.id)
+    expect(useChosenDecoration(() => ({ ...option, decorations: [] })).open.value).toBe('')
   })
 })
 
@@ -70,7 +70,7 @@ describe('a flat piece', () => {
     'of %s is drawn whole, with its folds, count, spares and size',
     (_, made) => {
       const [piece] = made.classes
-      const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour } })
+      const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour.heart } })
       expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
       expect(mounted.text()).toContain(piece!.face)
       expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)

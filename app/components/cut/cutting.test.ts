@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { MachineReport } from '#core/cut'
 import { pieceOutlines } from '#core/draw'
-import { formatOf } from '#core/material'
+import { shapeBox } from '#core/material'
 import { beginAgain, option, plan, workshop } from '../../../tests/any/plannedDemo'
 import { useCutter } from '~/stores/cutter'
 import GroupSection from './GroupSection.vue'
@@ -104,7 +104,7 @@ describe('sheets that are cut together', () => {
     const sheet = group.layout.sheets[0]!
     // Turned over and by odd angles, which the demo's own pieces are not.
     const pieces = sheet.pieces.map((piece, at) => ({ ...piece, rotationDeg: 17 * at, mirrored: at % 2 === 1 }))
-    const size = formatOf(group.format)
+    const size = shapeBox(sheet.shape)
     const mounted = mount(SheetDrawing, {
       props: {
         sheet: { ...sheet, pieces },

@@ -15,6 +15,9 @@ vi.mock('~/composables/planned', async () => ({
 
 const INK = { text: '#000', line: '#111', damp: '#222', paper: '#fff', grid: '#ccc' }
 
+const soaked = () => plan.value.dryings[0]!
+const remedies = () => mount(DryingRemedies, { props: { remedies: soaked().remedies } })
+
 beforeEach(() => {
   setActivePinia(createPinia())
   beginAgain()
@@ -22,14 +25,14 @@ beforeEach(() => {
 
 describe('what happens at 75 %', () => {
   it('is told alike by the model, the words and the chart', () => {
-    const damp = plan.value.dryingWhenDamp
+    const damp = soaked().whenDamp
     const { touch, handle, set } = damp.curve.reachedMin
     expect(set).toBeNull()
     expect(dampWords(damp)).toBe(
       `usually dry to touch after ${printDuration(touch!)}, ready to handle after ` +
         `${printDuration(handle!)}, unlikely ever to set hard without heat or a dry box`,
     )
-    const line = dryingData(plan.value.drying, damp, [], 21, INK).datasets.find(
+    const line = dryingData(soaked().estimate, damp, [], 21, INK).datasets.find(
       ({ label }) => label === 'at 75 %',
     )!.data
     const dryAt = line.find(({ y }) => y <= moistureOf('touch', 21) * 100)!
@@ -38,23 +41,22 @@ describe('what happens at 75 %', () => {
   })
   it('the line of a forecast is drawn when there is one', () => {
     const labels = (points: Parameters<typeof dryingData>[2]) =>
-      dryingData(plan.value.drying, null, points, 21, INK).datasets.map(({ label }) => label)
+      dryingData(soaked().estimate, null, points, 21, INK).datasets.map(({ label }) => label)
     expect(labels([])).not.toContain('as forecast')
-    expect(labels(plan.value.drying.curve.points)).toContain('as forecast')
+    expect(labels(soaked().estimate.curve.points)).toContain('as forecast')
   })
 })
 
 describe('other ways of drying', () => {
   it('are told with what they gain, each with its working', () => {
-    const text = mount(DryingRemedies).text()
-    expect(text).toMatch(/A cool oven|a cool oven/)
-    expect(mount(DryingRemedies).get('[data-testid="remedy-oven"]').find('button').exists()).toBe(true)
+    expect(remedies().text()).toMatch(/A cool oven|a cool oven/)
+    expect(remedies().get('[data-testid="remedy-oven"]').find('button').exists()).toBe(true)
   })
   it('that never set say so, and those that must be boxed too', () => {
     usePlannedDemo().studio.edit('damp', (draft) => {
       draft.commission.brief.workroom.humidity = 0.75
     })
-    const mounted = mount(DryingRemedies)
+    const mounted = remedies()
     expect(mounted.get('[data-testid="remedy-fan"]').text()).toContain('never here')
     expect(mounted.get('[data-testid="remedy-oven"]').text()).toContain('boxed at once')
   })

@@ -208,8 +208,8 @@ describe('the trouble guide', () => {
     }
     await click('It droops or falls')
     await click('That was it')
-    expect(commission.value.bench.troubles).toMatchObject([{ seen: 'droops', task: 'cut' }])
+    expect(commission.value.bench.troubles).toMatchObject([{ seen: 'droops', task: 'sails-cut' }])
     await click('Plan the cool oven')
-    expect(plan.value.drying.way).toBe('oven')
+    expect(plan.value.dryings[0]!.drying.way).toBe('oven')
   })
 })

@@ -50,10 +50,9 @@ function recorder() {
 }
 
 describe('the scene of a plan', () => {
-  it('has every sail and every element, in the colours they come out', () => {
-    expect(scene.sails).toHaveLength(plan.arrangement.sails.length)
+  it('has every element, in the colours they come out', () => {
     expect(scene.elements).toHaveLength(plan.decorations.reduce((sum, { elements }) => sum + elements.length, 0))
-    for (const { colour } of [...scene.sails, ...scene.elements]) expect(colour).toMatch(/^#[0-9a-f]{6}$/)
+    for (const { colour } of scene.elements) expect(colour).toMatch(/^#[0-9a-f]{6}$/)
   })
 
   it('keeps the meshes of what did not change', () => {
@@ -103,7 +102,7 @@ describe('painting on the canvas', () => {
 
   it('lets a shadow fall on the tiers only', () => {
     const { context, calls } = recorder()
-    paintLayers(context, [layer([triangle]), layer([], { kind: 'sail', shadow: [triangle.outline] })])
+    paintLayers(context, [layer([triangle]), layer([], { kind: 'element', shadow: [triangle.outline] })])
     expect(calls.indexOf('clip')).toBeGreaterThan(calls.indexOf('save'))
     expect(calls.indexOf('restore')).toBeGreaterThan(calls.indexOf('clip'))
   })
@@ -184,11 +183,11 @@ describe('what is lit and measured', () => {
   it('lights up what is pointed at, and nothing after', () => {
     const lit = useLit()
     lit.hover('element', 4)
-    expect([lit.isLit('element', 4), lit.isLit('element', 5), lit.isLit('sail', 4)]).toEqual([true, false, false])
-    lit.hoverMany('sail', [1, 2])
-    expect([lit.isLit('sail', 2), lit.isLit('element', 4)]).toEqual([true, false])
+    expect([lit.isLit('element', 4), lit.isLit('element', 5), lit.isLit('accent', 4)]).toEqual([true, false, false])
+    lit.hoverMany('accent', [1, 2])
+    expect([lit.isLit('accent', 2), lit.isLit('element', 4)]).toEqual([true, false])
     lit.hover('board', 0)
-    expect(lit.isLit('sail', 2)).toBe(false)
+    expect(lit.isLit('accent', 2)).toBe(false)
   })
 
   it('lays the tape from one point to the next, then begins anew', () => {

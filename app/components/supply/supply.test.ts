@@ -34,20 +34,25 @@ beforeEach(() => {
 describe('shopping', () => {
   it('ticked things go on the shelf and off the list', async () => {
     const mounted = mount(ShoppingSection)
-    const wafer = mounted.get('[data-testid="buy-sheet thinWafer a4"]')
+    const wafer = mounted.get('[data-testid="buy-sheet thinWafer 210x297"]')
     expect(wafer.text()).toMatch(/1 × 25.*thin wafer, A4.*12\.50/)
     await wafer.get('input').setValue(true)
-    expect(Object.keys(commission.value.bench.ticks)).toEqual(['bought sheet thinWafer a4'])
+    expect(Object.keys(commission.value.bench.ticks)).toEqual(['bought sheet thinWafer 210x297'])
     await mounted.get('[data-testid="receive"]').trigger('click')
-    expect(stockOf(workshop.value, 'sheet thinWafer a4')!.onHand).toBe(25)
+    expect(stockOf(workshop.value, 'sheet thinWafer 210x297')!.onHand).toBe(25)
     expect(commission.value.bench.ticks).toEqual({})
-    expect(mounted.find('[data-testid="buy-sheet thinWafer a4"]').exists()).toBe(false)
+    expect(mounted.find('[data-testid="buy-sheet thinWafer 210x297"]').exists()).toBe(false)
   })
   it('what the job uses comes off the shelves once', async () => {
     const mounted = mount(ShoppingSection)
-    const before = workshop.value.discs.reduce((sum, { onHand }) => sum + onHand, 0)
+    const discs = (): number =>
+      workshop.value.stock
+        .filter(({ item }) => item.startsWith('sheet riceFilm disc'))
+        .reduce((sum, { onHand }) => sum + onHand, 0)
+    const before = discs()
+    const taken = plan.value.groups.find(({ way }) => way === 'sectors')!.sheets.value
     await mounted.get('[data-testid="take-stock"]').trigger('click')
-    expect(workshop.value.discs.reduce((sum, { onHand }) => sum + onHand, 0)).toBe(before - plan.value.discs.length)
+    expect(discs()).toBe(before - taken)
     expect(mounted.get('[data-testid="take-stock"]').attributes('disabled')).toBeDefined()
   })
   it('stock, packs and prices are typed, and the price comes into the quote', async () => {

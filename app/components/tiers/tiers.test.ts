@@ -21,7 +21,7 @@ const card = (index: number) =>
   mount(TierCard, {
     props: {
       tier: tiers[index]!,
-      standing: plan.arrangement.stack[index]!,
+      standing: plan.stack[index]!,
       facts: plan.cake.tiers[index]!,
       name: `Tier ${index + 1}`,
       isTop: index === tiers.length - 1,

@@ -17,7 +17,7 @@ describe('the time axis', () => {
   it('reads hands first, then mats, foam, rack, cake and road', () =>
     expect(lanesOf(slots)).toEqual(['hands', 'mat 1', 'mat 2', 'foamHole', 'rack', 'cake', 'road']))
   it('shows draping both with the hands and on its mat', () => {
-    const drape = slots.find(({ kind }) => kind === 'drape')!
+    const drape = slots.find(({ hands, of }) => hands && of?.step === 'soak')!
     expect(slotsOn('hands', slots)).toContain(drape)
     expect(slotsOn(drape.lane, slots)).toContain(drape)
     expect(slotsOn('hands', slots).some(({ kind }) => kind === 'drive')).toBe(false)

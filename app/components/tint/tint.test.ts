@@ -46,13 +46,17 @@ describe('dishes for paper', () => {
   })
   it('that are nearly equal can be mixed as one', async () => {
     studio.edit('nearly', (draft) => {
-      draft.commission.options[0]!.decorations.find(({ id }) => id === 'buds')!.colour = '#e98d68'
+      draft.commission.options[0]!.decorations.find(({ id }) => id === 'buds')!.colour = {
+        heart: '#e98d68',
+        tail: '#e98d68',
+        steps: 1,
+      }
     })
     const mounted = shown()
     const before = plan.value.dishes.dishes.length
     await button(mounted, 'mix them as one').trigger('click')
     expect(plan.value.dishes.dishes).toHaveLength(before - 1)
-    expect(decorationOf('buds').colour).toBe(decorationOf('blossoms').colour)
+    expect(decorationOf('buds').colour.heart).toBe(decorationOf('blossoms').colour.heart)
   })
 })
 

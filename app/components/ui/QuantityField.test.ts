@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { markRaw } from 'vue'
-import { sweepSchema } from '#core/compose'
+import { soakedSail } from '#core/technique'
 import { usePreferences } from '~/stores/preferences'
 import QuantityField from './QuantityField.vue'
 
@@ -13,7 +13,7 @@ beforeEach(() => {
 
 /** Mounting by itself wraps props in deep proxies, which a schema does not survive and no page does. */
 const field = () =>
-  mount(QuantityField, { props: { schema: markRaw(sweepSchema.shape.seenHeightMm), modelValue: 118 } })
+  mount(QuantityField, { props: { schema: markRaw(soakedSail.parameters.shape.seenMm), modelValue: 118 } })
 const value = (mounted: ReturnType<typeof field>) => (mounted.get('input').element as HTMLInputElement).value
 
 describe('a field for a quantity', () => {

@@ -1,10 +1,10 @@
 import { workshopSchema } from '#core/workshop'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { sweepSchema } from '#core/compose'
+import { soakedSail } from '#core/technique'
 import { arrowStep, fieldRules, readTyped } from './fieldRules'
 
-const height = fieldRules(sweepSchema.shape.seenHeightMm)
+const height = fieldRules(soakedSail.parameters.shape.seenMm)
 
 describe('a field made from its schema', () => {
   it('takes label, kind and limits', () =>

@@ -26,7 +26,7 @@ import { seededStream } from '../../quantity'
 import { writeSvg } from '../svg'
 import { writeDxf, writePlotter } from '.'
 
-const A4 = { widthMm: 210, heightMm: 297 }
+const A4 = { kind: 'rect', widthMm: 210, heightMm: 297 } as const
 const part = (id: string, outline: Outline, holes: readonly Outline[] = []): CutPart => ({
   id,
   decoration: 'd',
@@ -55,6 +55,7 @@ const parts = [
   ),
 ]
 const sheet: CutSheet = {
+  shape: A4,
   plies: 1,
   cuts: [{ from: { x: 0, y: 150 }, to: { x: 210, y: 150 } }],
   pieces: [
@@ -126,7 +127,7 @@ describe('sheets as DXF', () => {
 
 describe('sheets as SVG', () => {
   it('have every outline at true size', () => {
-    const text = writeSvg([cutSheetPicture(sheet, A4, 'Sheet')], 'Sheets')
+    const text = writeSvg([cutSheetPicture(sheet, 'Sheet')], 'Sheets')
     expect(text).toContain('width="210mm"')
     const outlines = [...text.matchAll(/<path d="([^"]+)" fill="(#d9572b|#fffdf8)" fill-opacity/g)].map(([, d]) => d!)
     expectSame(

@@ -188,13 +188,17 @@ function finishedSize(
 
 const roundedUp = (mm: number): number => Math.ceil(mm / BOX_STEP_MM) * BOX_STEP_MM
 
-/** How the cake fits, how large it is when finished, and what would make it fit. */
+/**
+ * How the cake fits, how large it is when finished, and what would make it fit.
+ * @param asWished what is placed where no lid is in the way: a larger box is one for that
+ */
 export function fitting(
   cake: Cake,
   box: Box,
   stack: readonly StandingTier[],
   travelling: Travelling,
   decorations: readonly PlannedDecoration[],
+  asWished: () => readonly PlannedDecoration[],
 ): Fitting {
   const fit = fitCake(cake, box, stack, travelling, decorations)
   const fitsWith = (other: Travelling): boolean => fitCake(cake, box, stack, other, decorations).fits
@@ -203,22 +207,22 @@ export function fitting(
     (_, at) => travelling.tiersApart + at + 1,
   )
   const apart = more.find((tiersApart) => fitsWith({ ...travelling, tiersApart }))
-  const { wide, deep, high } = fit.neededMm
-  const remedies: readonly BoxRemedy[] = fit.fits
-    ? []
-    : [
-        ...(travelling.decorated && fitsWith({ ...travelling, decorated: false })
-          ? [{ kind: 'placeAtVenue' } as const]
-          : []),
-        ...(apart === undefined ? [] : [{ kind: 'tiersApart', tiersApart: apart } as const]),
-        {
-          kind: 'box',
-          box: {
-            widthMm: Math.max(box.widthMm, roundedUp(wide)),
-            depthMm: Math.max(box.depthMm, roundedUp(deep)),
-            heightMm: Math.max(box.heightMm, roundedUp(high)),
-          },
-        },
-      ]
-  return { fit, finished: finishedSize(cake, stack, decorations), remedies }
+  const finished = finishedSize(cake, stack, decorations)
+  if (fit.fits) return { fit, finished, remedies: [] }
+  const { wide, deep, high } = fitCake(cake, box, stack, travelling, asWished()).neededMm
+  const remedies: readonly BoxRemedy[] = [
+    ...(travelling.decorated && fitsWith({ ...travelling, decorated: false })
+      ? [{ kind: 'placeAtVenue' } as const]
+      : []),
+    ...(apart === undefined ? [] : [{ kind: 'tiersApart', tiersApart: apart } as const]),
+    {
+      kind: 'box',
+      box: {
+        widthMm: Math.max(box.widthMm, roundedUp(wide)),
+        depthMm: Math.max(box.depthMm, roundedUp(deep)),
+        heightMm: Math.max(box.heightMm, roundedUp(high)),
+      },
+    },
+  ]
+  return { fit, finished, remedies }
 }

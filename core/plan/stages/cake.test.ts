@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { cakeStage } from './cakeStage'
-import { roundTier, stackTiers, type Cake, type Tier } from '../cake'
+import { cakeStage } from './cake'
+import { roundTier, stackTiers, type Cake, type Tier } from '../../cake'
 
 const air = { airC: 22, humidity: 0.6 }
 const factsOf = (...tiers: Tier[]) => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { demoCommission, demoWorkshop } from '../demo'
+import { demoCommission, demoWorkshop } from '../../demo'
 import {
   CUTTING_WAYS,
   drawnPieces,
@@ -9,23 +9,20 @@ import {
   STARTING_CUTTING,
   type CuttingWay,
   type NestLayout,
-} from '../cut'
-import {
-  derivePlan,
-  chosenOption,
-  keptSheetOf,
-  sheetFaults,
-  wayChoices,
-  type CutGroup,
-  type Nested,
-  type Plan,
-  type PlanInputs,
-} from '.'
+} from '../../cut'
+import { chosenOption } from '../../commission'
+import { derivePlan, type Plan, type PlanInputs } from '..'
+import { keptSheetOf, sheetFaults, type CutGroup, type Nested } from './cut'
+import { wayChoices } from './ways'
 
 const base: PlanInputs = { commission: demoCommission(0), workshop: demoWorkshop(), now: 0, units: 'metric' }
+for (const option of base.commission.options)
+  option.decorations = option.decorations.filter(({ technique }) => technique !== 'soakedSail')
 const { decorations } = derivePlan(base)
+/** Ways for what is no portion of a disc. */
+const WAYS = CUTTING_WAYS.filter((way) => way !== 'sectors')
 
-/** The demo with each decoration cut in a way, and other changes. */
+/** The demo without its film, with each decoration cut in a way, and other changes. */
 function planned(
   ways: readonly CuttingWay[],
   plies: number,
@@ -55,7 +52,7 @@ const nestedOf = (plan: Plan): Nested =>
 
 describe('sheets of the demo', () => {
   it('hold every piece of every decoration, whatever each is cut by, or say why not', () => {
-    const way = fc.constantFrom(...CUTTING_WAYS)
+    const way = fc.constantFrom(...WAYS)
     fc.assert(
       fc.property(fc.array(way, { minLength: 1, maxLength: 7 }), fc.integer({ min: 1, max: 4 }), (ways, plies) => {
         const { groups } = planned(ways, plies)
@@ -153,7 +150,7 @@ describe('pieces of the decorator’s own', () => {
       id: 'own',
       name: 'frame',
       paper: 'thinWafer' as const,
-      format: 'a4' as const,
+      stock: [{ kind: 'rect' as const, widthMm: 210, heightMm: 297 }],
       colour: '#d9572b',
       heightMm: 40,
       quantity: 5,
@@ -166,8 +163,8 @@ describe('pieces of the decorator’s own', () => {
     })
     const group = groups.find(({ parts }) => parts.some(({ decoration }) => decoration === 'own'))!
     expect(group.parts.length).toBeGreaterThan(1)
-    expect(onSheets(group, 'own/0')).toBe(5)
-    const part = group.search!.job.parts.find(({ id }) => id === 'own/0')!
+    expect(onSheets(group, 'own/piece')).toBe(5)
+    const part = group.search!.job.parts.find(({ id }) => id === 'own/piece')!
     expect([part.outline.length, part.holes?.length, Math.max(...part.outline.map(([, y]) => y))]).toEqual([4, 1, 40])
   })
 })
@@ -203,13 +200,14 @@ describe('a locked sheet', () => {
 
   it('says what is in the way when a piece is moved onto another, or over the edge', () => {
     const { tools } = base.workshop
-    expect(sheetFaults(laid!, kept.placements, tools)).toEqual([])
+    const A4 = { kind: 'rect', widthMm: 210, heightMm: 297 } as const
+    expect(sheetFaults(laid!, A4, kept.placements, tools)).toEqual([])
     const onto = kept.placements.map((each, at) =>
       at === 0 ? { ...each, x: kept.placements[1]!.x, y: kept.placements[1]!.y } : each,
     )
-    expect(sheetFaults(laid!, onto, tools).map(({ code }) => code)).toContain('overlap')
+    expect(sheetFaults(laid!, A4, onto, tools).map(({ code }) => code)).toContain('overlap')
     const over = kept.placements.map((each, at) => (at === 0 ? { ...each, x: -30 } : each))
-    expect(sheetFaults(laid!, over, tools).map(({ code }) => code)).toContain('outside')
+    expect(sheetFaults(laid!, A4, over, tools).map(({ code }) => code)).toContain('outside')
   })
 })
 
@@ -278,7 +276,7 @@ describe('remnants', () => {
 
 describe('what is left of sheets', () => {
   it('is all that becomes no piece: pieces, remainders and offcuts are the paper', () => {
-    for (const group of planned([...CUTTING_WAYS], 2).groups) {
+    for (const group of planned(WAYS, 2).groups) {
       const { left } = (group.offcuts.source as { inputs: Record<string, { value: number }> }).inputs as {
         left: { value: number }
       }

@@ -8,6 +8,7 @@ import {
   found,
   printQuantity,
   sumOf,
+  typed,
   type Moment,
   type UnitSystem,
   type Working,
@@ -19,6 +20,8 @@ import type { DishWork } from './tint'
 
 type TallyParts = {
   readonly decorations: readonly PlannedDecoration[]
+  /** Pieces of the decorator's own drawings. */
+  readonly ownPieces: number
   readonly sheets: readonly SheetNeed[]
   readonly loads: number
   readonly leaveAt: Moment | null
@@ -32,7 +35,8 @@ type TallyParts = {
 }
 
 export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
-  const { decorations, sheets, loads, leaveAt, dishes, handsOn, cost, startBy, noStart, cautions, units } = parts
+  const { decorations, ownPieces, sheets, loads, leaveAt, dishes, handsOn, cost, startBy, noStart, cautions, units } =
+    parts
   const figure = (
     id: TallyFigure['id'],
     label: string,
@@ -41,16 +45,23 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
     none = '',
   ): TallyFigure => ({ id, label, working, beside, none })
   const made = decorations.filter(({ elements }) => elements.length > 0)
-  const pieces = sumOf(
-    'pieces',
-    'count',
-    'decorations added up',
-    made.map((each) => ({ ...each.pieces, label: each.name.toLowerCase() })),
-  )
+  const pieces = sumOf('pieces', 'count', 'decorations added up', [
+    ...made.map((each) => ({ ...each.pieces, label: each.name.toLowerCase() })),
+    ...(ownPieces > 0 ? [typed('own pieces', ownPieces, 'count', 'Cut')] : []),
+  ])
   const paper = allSheets(sheets)
   const colours = colourVolume(dishes)
   return [
-    ...(pieces.value > 0 ? [figure('pieces', 'pieces', pieces, made.map(elementWords).join(', '))] : []),
+    ...(pieces.value > 0
+      ? [
+          figure(
+            'pieces',
+            'pieces',
+            pieces,
+            [...made.map(elementWords), ...(ownPieces > 0 ? [`${ownPieces} own`] : [])].join(', '),
+          ),
+        ]
+      : []),
     ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheets.map(sheetWords).join(', '))] : []),
     ...(colours ? [figure('colours', 'colours', colours, colourWords(dishes, units))] : []),
     figure('handsOn', 'hands-on', handsOn, loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`),

@@ -1,22 +1,22 @@
 import { describe, expect, it } from 'vitest'
 import {
   commissionSchema,
-  derivePlan,
   gatheredIn,
   newCommission,
   startingGathering,
   type Commission,
   type Decoration,
-} from '.'
-import { demoCommission, demoWorkshop } from '../demo'
-import { workingsBelow, workingSentence } from '../quantity'
+} from '../../commission'
+import { derivePlan } from '..'
+import { demoCommission, demoWorkshop } from '../../demo'
+import { workingsBelow, workingSentence } from '../../quantity'
 
 const NOW = 29_400_000
 const planOf = (commission: Commission) =>
   derivePlan({ commission, workshop: demoWorkshop(), now: NOW, units: 'metric' })
 const base = newCommission('it', NOW)
 const { tiers } = base.options[0]!.cake
-const withPaperwork = (
+const withDecorations = (
   decorations: readonly Decoration[],
   more: Partial<Commission['options'][number]> = {},
 ): Commission => ({
@@ -26,7 +26,7 @@ const withPaperwork = (
 })
 const bouquetOf = () => {
   const { bouquet, decorations } = startingGathering('it', tiers)
-  return planOf(withPaperwork(decorations, { bouquets: [bouquet] }))
+  return planOf(withDecorations(decorations, { bouquets: [bouquet] }))
 }
 
 describe('wires of a cake', () => {
@@ -65,11 +65,11 @@ describe('wires of a cake', () => {
     )
   })
   it('are none where nothing is wired', () =>
-    expect(planOf(withPaperwork([])).wires).toMatchObject({ gauges: [], tape: [], patches: null, holders: null }))
+    expect(planOf(withDecorations([])).wires).toMatchObject({ gauges: [], tape: [], patches: null, holders: null }))
   it('weigh more for a larger bloom', () => {
     const weight = (acrossMm: number) =>
       planOf(
-        withPaperwork(
+        withDecorations(
           [gatheredIn('none', 'bloom', 'cuppedBloom', 'focal', 1, tiers, { acrossMm })].map(
             (each) => ({ ...each, gathered: null }) as Decoration,
           ),
@@ -100,8 +100,8 @@ describe('a bouquet in a plan', () => {
     ))
   it('is asked for by what is gathered in it: without it the commission is refused', () => {
     const { bouquet, decorations } = startingGathering('it', tiers)
-    expect(commissionSchema.safeParse(withPaperwork(decorations, { bouquets: [bouquet] })).success).toBe(true)
-    expect(JSON.stringify(commissionSchema.safeParse(withPaperwork(decorations, { bouquets: [] })).error)).toMatch(
+    expect(commissionSchema.safeParse(withDecorations(decorations, { bouquets: [bouquet] })).success).toBe(true)
+    expect(JSON.stringify(commissionSchema.safeParse(withDecorations(decorations, { bouquets: [] })).error)).toMatch(
       /not there/,
     )
   })

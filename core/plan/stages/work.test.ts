@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { restMin, slowingOf } from './making'
-import { createPlanner, WHAT_IFS, wordsFor, type Plan, type PlanInputs } from '.'
-import { demoCommission, demoWorkshop } from '../demo'
-import { parseMoment, valueOf } from '../quantity'
-import { reasonWords } from '../schedule'
+import { dampRestMin, slowingOf } from './dry'
+import { createPlanner, WHAT_IFS, wordsFor, type Plan, type PlanInputs } from '..'
+import { demoCommission, demoWorkshop } from '../../demo'
+import { parseMoment, valueOf } from '../../quantity'
+import { reasonWords } from '../../schedule'
 
 const now = valueOf(parseMoment('2026-11-24T09:00'))
 const planner = createPlanner()
@@ -17,9 +17,9 @@ const timetableOf = (plan: Plan) => {
 describe('rests in this room', () => {
   it('are as told in the usual room', () => {
     const usual = slowingOf({ airC: 22, humidity: 0.475 })
-    expect([60, 240, 720].map((minutes) => restMin(minutes, usual))).toEqual([60, 240, 720])
+    expect([60, 240, 720].map((minutes) => dampRestMin(minutes, 'firm', usual.wafer))).toEqual([60, 240, 720])
   })
-  it('grow with the damp and never shrink with it; short ones for glue stay', () =>
+  it('grow with the damp and never shrink with it', () =>
     fc.assert(
       fc.property(
         fc.double({ min: 0.3, max: 0.6, noNaN: true }),
@@ -27,14 +27,15 @@ describe('rests in this room', () => {
         (humidity, damper) => {
           const [dry, damp] = [humidity, humidity + damper].map((each) => slowingOf({ airC: 21, humidity: each }))
           for (const minutes of [30, 120, 720])
-            expect(restMin(minutes, damp!)).toBeGreaterThanOrEqual(restMin(minutes, dry!))
-          expect(restMin(15, damp!)).toBe(15)
+            expect(dampRestMin(minutes, 'firm', damp!.wafer)).toBeGreaterThanOrEqual(
+              dampRestMin(minutes, 'firm', dry!.wafer),
+            )
         },
       ),
       { numRuns: 15 },
     ))
   it('end somewhere though paper never gets so far', () =>
-    expect(restMin(720, slowingOf({ airC: 21, humidity: 0.8 }))).toBe(2880))
+    expect(dampRestMin(720, 'firm', slowingOf({ airC: 21, humidity: 0.8 }).wafer)).toBe(2880))
 })
 
 describe('moulds in the timetable of the demo', () => {

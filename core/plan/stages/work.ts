@@ -145,7 +145,7 @@ function loadHands(
   const { technique, pieces: total } = decoration
   const key = stepKey(technique, step.id)
   const began = minutesEach('for a piece', step.perPieceMin, key, stepMinutes)
-  const timed = learned.hands[key]
+  const timed = key in stepMinutes ? undefined : learned.hands[key]
   const pieces = derive(
     `pieces in load ${load.number}`,
     'count',

@@ -48,7 +48,7 @@ const parameters = z
       .min(5)
       .max(40)
       .meta({ label: 'Foot', kind: 'length', help: 'What goes behind or into the cake' }),
-    skewered: z.boolean().meta({ label: 'Skewer rolled into the foot' }),
+    skewered: z.boolean().meta({ label: 'Skewer rolled into the foot', kind: 'choice' }),
   })
   .refine(({ whole, half, quarter }) => whole + half + quarter > 0, {
     message: 'Choose at least one of whole, half and quarter.',
