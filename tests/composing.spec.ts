@@ -185,7 +185,7 @@ test('a beginning is laid on the user’s own tiers and taken back', async ({ pa
     .click()
   await expect(page.getByTestId('decorations')).toContainText('Torn ruffle')
   await undo(page)
-  await expect(page.getByTestId('add-sweep')).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: 'Nothing on the cake yet' })).toBeVisible()
 })
 
 test('an element touched on the stand opens its decoration and can be moved there', async ({ page }) => {

@@ -7,7 +7,7 @@ const standIns = (cutter: string) => ({ cutter })
 test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
   await openLeaf(page, 'cut')
   const groups = page.getByTestId('cut-group')
-  await expect(groups).toHaveCount(3)
+  await expect(groups).toHaveCount(4)
   await page.getByTestId('way-globes').selectOption('punch')
   await settled(page)
   const punched = page.getByRole('region', { name: /punch/ })

@@ -108,7 +108,7 @@ test('a changed file shows what it will change, can be left, taken, and taken ba
   const file = await downloaded(page, () => fromMenu(page, 'Save to a file'))
   const text = changed(file.bytes.toString(), (content) => {
     content.commission.brief.driveMin = 95
-    content.commission.options[0]!.decorations[0]!.sweep.overlap = 0.7
+    content.commission.options[0]!.decorations[0]!.composition.overlap = 0.7
     ;(content.workshop.mats as { count: number }).count = 4
   })
   const choose = () =>

@@ -1,9 +1,10 @@
 import { commissionSchema } from '#core/commission'
+import { readFileSync } from 'node:fs'
+import { workshopSchema } from '#core/workshop'
 import Dexie from 'dexie'
 import { applyPatches, produceWithPatches } from 'immer'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { freshBench } from '#core/ledger'
 import { StudioDatabase } from './database'
 import {
   addCommission,
@@ -106,119 +107,54 @@ describe('keeping a commission', () => {
   })
 })
 
-describe('a studio of the second version', () => {
-  it('opens completed, with edits that can still be taken back', async () => {
-    const name = 'second-version'
-    const second = new Dexie(name)
-    second.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
-    second.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
-    const { cutting, ...decoration } = commission.options[0]!.decorations[0]!
-    expect(cutting.plies).toBeGreaterThan(0)
-    const { tools, remnants, ...olderWorkshop } = workshop
-    expect([tools.marginMm, remnants.length]).toEqual([5, 0])
-    const older = {
-      ...commission,
-      options: commission.options.map(({ keptSheets, decorations, ...option }) => ({
-        ...option,
-        decorations: decorations.slice(keptSheets.length, 1).map(() => decoration),
-      })),
-    }
-    await second
-      .table('commissions')
-      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
-    await second.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
-    await second.table('edits').put({
-      commissionId: commission.id,
-      label: 'take out',
-      patches: [],
-      inverse: [{ op: 'add', path: ['commission', 'options', 0, 'decorations', 0], value: decoration }],
-    })
-    second.close()
+/** The demo as version 5 kept it; earlier versions lack fields that came later. */
+const five = JSON.parse(readFileSync('core/format/files/version5.json', 'utf8')) as {
+  commission: Record<string, unknown>
+  workshop: Record<string, unknown>
+}
+const CAME_WITH: Readonly<Record<number, readonly string[]>> = {
+  3: ['cutting', 'keptSheets', 'tools', 'remnants', 'sheetEach'],
+  4: ['ownPieces', 'dyes', 'dyeTrials'],
+  5: ['bench', 'pricing', 'stock', 'pieceBoxes', 'room', 'learnFrom', 'shrinkTrials', 'dryingTrials', 'runs'],
+}
+function without(value: unknown, names: readonly string[]): unknown {
+  if (Array.isArray(value)) return value.map((each) => without(each, names))
+  if (typeof value !== 'object' || value === null) return value
+  const kept = Object.entries(value).filter(([name]) => !names.includes(name))
+  return Object.fromEntries(kept.map(([name, each]) => [name, without(each, names)]))
+}
 
-    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
+describe.each([2, 3, 4, 5])('a studio of version %d', (version) => {
+  it('opens completed, all decorations in one list, and says that earlier edits had to be let go', async () => {
+    const later = Object.entries(CAME_WITH).flatMap(([came, names]) => (Number(came) > version ? names : []))
+    const [olderCommission, olderWorkshop] = [without(five.commission, later), without(five.workshop, later)]
+    const name = `version-${version}`
+    const older = new Dexie(name)
+    older.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+    older.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+    if (version > 2) older.version(version).stores({})
+    const kept = { id: commission.id, revision: 4, savedAt: 7, undone: 1, archived: 0, commission: olderCommission }
+    await older.table('commissions').put(kept)
+    await older.table('removed').put({ id: 'gone', kept: { ...kept, id: 'gone' }, edits: [] })
+    await older.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
+    await older.table('edits').put({ commissionId: commission.id, label: 'drive', patches: [], inverse: [] })
+    older.close()
+
+    const studio = new StudioDatabase(name)
+    const opened = (await openCommission(studio, commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
-    expect(opened).toMatchObject({
-      workshop: { tools, remnants: [] },
-      edits: [{ inverse: [{ value: { cutting: { way: 'boxes' } } }] }],
-    })
+    expect(() => workshopSchema.parse(opened.workshop)).not.toThrow()
+    expect(opened).toMatchObject({ revision: 4, workshopRevision: 2, undone: 0, edits: [] })
+    expect(studio.hasForgotten).toBe(true)
+    const ids = opened.commission.options[0]!.decorations.map(({ id }) => id)
+    expect(ids).toEqual(commission.options[0]!.decorations.map(({ id }) => id))
+    expect(await restoreCommission(studio)).toBe('gone')
   })
 })
 
-describe('a studio of the third version', () => {
-  it('opens completed: what is cut is cut as before, and edits can still be taken back', async () => {
-    const name = 'third-version'
-    const third = new Dexie(name)
-    third.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
-    third.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
-    third.version(3).stores({})
-    const plain = { way: 'template', plies: 2 }
-    const older = {
-      ...commission,
-      options: commission.options.map(({ ownPieces, decorations, ...option }) => ({
-        ...option,
-        decorations: decorations.slice(ownPieces.length, 1).map((each) => ({ ...each, cutting: plain })),
-      })),
-    }
-    await third
-      .table('commissions')
-      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
-    await third.table('workshop').put({ id: 'workshop', revision: 2, workshop })
-    await third.table('edits').put({
-      commissionId: commission.id,
-      label: 'way of cutting',
-      patches: [],
-      inverse: [{ op: 'replace', path: ['commission', 'options', 0, 'decorations', 0, 'cutting'], value: plain }],
-    })
-    third.close()
-
-    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
-    expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
-    expect(opened).toMatchObject({
-      commission: {
-        options: [{ ownPieces: [], decorations: [{ cutting: { ...plain, layers: 1, colouredWhole: false } }] }, {}],
-      },
-      edits: [{ inverse: [{ value: { ...plain, layers: 1, colouredWhole: false } }] }],
-    })
-  })
-})
-
-describe('a studio of the fourth version', () => {
-  it('opens with an untouched bench and an empty ledger, and edits can still be taken back', async () => {
-    const name = 'fourth-version'
-    const fourth = new Dexie(name)
-    fourth.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
-    fourth.version(2).stores({ commissions: 'id, savedAt, archived', removed: 'id' })
-    fourth.version(4).stores({})
-    const { bench, ...older } = commission
-    const { pricing, stock, pieceBoxes, room, learnFrom, shrinkTrials, dryingTrials, runs, ...olderWorkshop } = workshop
-    await fourth
-      .table('commissions')
-      .put({ id: commission.id, revision: 4, savedAt: 7, undone: 0, archived: 0, commission: older })
-    await fourth.table('workshop').put({ id: 'workshop', revision: 2, workshop: olderWorkshop })
-    await fourth.table('edits').put({
-      commissionId: commission.id,
-      label: 'another cake',
-      patches: [],
-      inverse: [{ op: 'replace', path: ['commission'], value: older }],
-    })
-    fourth.close()
-
-    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
-    expect(opened.commission.bench).toEqual(freshBench())
-    expect(opened.workshop).toEqual({
-      ...olderWorkshop,
-      pricing,
-      stock: [],
-      pieceBoxes,
-      room,
-      learnFrom,
-      shrinkTrials: [],
-      dryingTrials: [],
-      runs: [],
-    })
-    expect([bench.tasks, stock, shrinkTrials, dryingTrials, runs].every((each) => Array.isArray(each))).toBe(true)
-    expect(opened.edits[0]!.inverse[0]).toMatchObject({ value: { bench: freshBench() } })
-  })
+it('a studio that never had edits has nothing to say of them', async () => {
+  await listCommissions(database)
+  expect(database.hasForgotten).toBe(false)
 })
 
 describe('a studio of the first version', () => {
@@ -226,9 +162,8 @@ describe('a studio of the first version', () => {
     const name = 'first-version'
     const first = new Dexie(name)
     first.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
-    const { options, chosen, ...kept } = commission
-    const { fridgeC, prices, ...olderWorkshop } = workshop
-    expect([options.length, chosen, fridgeC, prices.hour]).toEqual([2, 'a', 4, 25])
+    const kept = without(five.commission, ['options', 'chosen', ...Object.values(CAME_WITH).flat()]) as object
+    const olderWorkshop = without(five.workshop, ['fridgeC', 'prices', ...Object.values(CAME_WITH).flat()])
     const older = {
       ...kept,
       cake: {

@@ -61,7 +61,8 @@ describe('which decoration is open', () => {
     expect(open.value).toBe(first!.id)
     current = { ...option, decorations: option.decorations.slice(1) }
     expect(useChosenDecoration(() => current).open.value).toBe(option.decorations[1]!.id)
-    expect(useChosenDecoration(() => ({ ...option, decorations: [] })).open.value).toBe('')
+    expect(useChosenDecoration(() => ({ ...option, decorations: [] })).open.value).toBe(option.bouquets[0]!.id)
+    expect(useChosenDecoration(() => ({ ...option, decorations: [], bouquets: [] })).open.value).toBe('')
   })
 })
 

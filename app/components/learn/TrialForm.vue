@@ -44,7 +44,7 @@ const readyAtMin = ref(12 * 60)
 
 const paces = (Object.keys(paceSchema.shape) as (keyof Pace)[]).filter((key) => key !== 'aheadMin')
 const steps = TECHNIQUES.flatMap(({ id, steps: own }) => own.map((each) => stepKey(id, each.id)))
-const step = ref<string>('drapeMin')
+const step = ref(steps[0]!)
 const pieces = ref(6)
 const minutes = ref(30)
 

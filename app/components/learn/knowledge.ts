@@ -18,7 +18,7 @@ import { paperIds, paperOf } from '#core/material'
 import { printNumber } from '#core/quantity'
 import { STRIPS } from '#core/tint'
 import { paceSchema, type Pace } from '#core/schedule'
-import { soakedSail, TECHNIQUES, techniqueOf } from '#core/technique'
+import { TECHNIQUES, techniqueOf, type TechniqueId } from '#core/technique'
 
 /**
  * Something that trials say: in words, of how many trials, whether plans go by it, and how well each trial was
@@ -53,12 +53,8 @@ export function stepName(step: string): string {
   return step
 }
 
-const spareOf = (technique: string): number =>
-  technique === soakedSail.id
-    ? soakedSail.spareShare.value
-    : techniqueOf(technique as (typeof TECHNIQUES)[number]['id']).spareShare.value
-const nameOf = (technique: string): string =>
-  technique === soakedSail.id ? soakedSail.name : techniqueOf(technique as (typeof TECHNIQUES)[number]['id']).name
+const spareOf = (technique: string): number => techniqueOf(technique as TechniqueId).spareShare.value
+const nameOf = (technique: string): string => techniqueOf(technique as TechniqueId).name
 
 /** Everything a workshop's trials and runs say. */
 export function knowledgeOf({

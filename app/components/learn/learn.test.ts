@@ -50,7 +50,7 @@ describe('what trials say', () => {
   })
   it('shows how each was foretold, before and after', async () => {
     const mounted = mount(KnownList)
-    await mounted.get('[data-testid="hands drapeMin"] button').trigger('click')
+    await mounted.get('[data-testid="hands soakedSail soak"] button').trigger('click')
     expect(mounted.get('[data-testid="chart"]').text()).toBe('2')
   })
   it('has dyes whose strips were dipped', () => {
@@ -70,7 +70,7 @@ describe('what trials say', () => {
     ])
   })
   it('calls every step by its name', () => {
-    expect(stepName('drapeMin')).toBe('Soak, dab and drape a piece')
+    expect(stepName('soakedSail soak')).toBe('Soaked sail: soak and drape')
     expect(stepName('openBloom cup')).toBe('Open bloom: damp and cup')
     expect(stepName('gone step')).toBe('gone step')
   })
@@ -102,7 +102,7 @@ describe('a trial', () => {
       .find((each) => each.text() === 'Speed')!
       .trigger('click')
     await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'drapeMin', standardMin: 30, minutes: 30 })
+    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'soakedSail cut', standardMin: 12, minutes: 30 })
   })
   it('can be marked odd, counted again and forgotten', async () => {
     const mounted = mount(LedgerList)

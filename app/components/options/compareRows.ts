@@ -29,15 +29,20 @@ export function compareRows(planned: readonly PlannedOption[]): readonly Compare
     (id: string) =>
     ({ plan }: PlannedOption): string =>
       plan.tally.find((each) => each.id === id)?.none ?? ''
+  /** Words for a figure that the cake does not have. */
+  const absent =
+    (id: string, words: string) =>
+    (each: PlannedOption): string =>
+      tally(id)(each) ? '' : words
   return [
     row('high, finished', ({ plan }) => plan.finished.high),
     row('wide, finished', ({ plan }) => plan.finished.wide),
     row('free above in the box', ({ plan }) => plan.fit.clearance.high),
     row('free at each side', ({ plan }) => plan.fit.clearance.wide),
     row('surface', ({ plan }) => plan.cake.surface),
-    row('sails', tally('sails')),
-    row('discs of film', tally('discs')),
-    row('sheets', tally('paper')),
+    row('pieces', tally('pieces'), absent('pieces', 'no decorations yet')),
+    row('sheets and discs', tally('paper'), absent('paper', 'none')),
+    row('colour mixed', tally('colours'), absent('colours', 'none')),
     row('hands-on', tally('handsOn')),
     row('start by', tally('startBy'), none('startBy')),
     row('cost', tally('cost')),

@@ -47,13 +47,13 @@ describe('the lanes of the timetable', () => {
   })
   it('let work be put at another hour by keys, and nothing that only lies there', async () => {
     const mounted = shown()
-    const cut = mounted.get('[data-task="cut"]')
+    const cut = mounted.get('[data-task="sails-cut"]')
     await cut.trigger('keydown', { key: 'ArrowLeft' })
     await cut.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
-    const { from } = slotOf('cut')
+    const { from } = slotOf('sails-cut')
     expect(mounted.emitted('pin')).toEqual([
-      ['cut', Math.round((from - 15) / 15) * 15],
-      ['cut', Math.round((from + 60) / 15) * 15],
+      ['sails-cut', Math.round((from - 15) / 15) * 15],
+      ['sails-cut', Math.round((from + 60) / 15) * 15],
     ])
     await mounted
       .findAll('button')
@@ -62,7 +62,7 @@ describe('the lanes of the timetable', () => {
     expect(mounted.emitted('pin')).toHaveLength(2)
   })
   it('show hours when somebody cannot', () => {
-    const { from } = slotOf('cut')
+    const { from } = slotOf('sails-cut')
     const mounted = mount(TimeLanes, {
       props: {
         timetable: timetable(),
@@ -72,7 +72,7 @@ describe('the lanes of the timetable', () => {
           { name: 'long ago', from: 0, to: 60 },
         ],
         now: from,
-        chosen: 'cut',
+        chosen: 'sails-cut',
       },
     })
     expect(mounted.findAll('[data-testid="busy"]').map((each) => each.attributes('title'))).toEqual(['Dentist'])
@@ -145,7 +145,7 @@ describe('hours when somebody cannot', () => {
   }
   it('come out of a calendar, and go again', async () => {
     const mounted = mount(BusySection)
-    const day = new Date(slotOf('cut').from * 60_000).toISOString().slice(0, 10).replaceAll('-', '')
+    const day = new Date(slotOf('sails-cut').from * 60_000).toISOString().slice(0, 10).replaceAll('-', '')
     await bring(
       mounted,
       [

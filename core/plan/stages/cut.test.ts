@@ -305,7 +305,7 @@ describe('ways compared', () => {
   it('advise one way for each decoration, and never one that is not possible', () => {
     for (const work of decorations) {
       const choices = wayChoices(work, base.workshop.tools, 0.5, 25)
-      expect(choices.map(({ way }) => way)).toEqual([...CUTTING_WAYS])
+      expect(choices.map(({ way }) => way)).toEqual(WAYS)
       const advised = choices.filter((each) => each.advised)
       expect(advised).toHaveLength(1)
       expect(advised[0]!.sheets).not.toBeNull()

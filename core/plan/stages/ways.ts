@@ -37,7 +37,9 @@ const PUNCH_FROM = 12
 export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number, hour: number): readonly WayChoice[] {
   const parts = partsOf(work)
   if (parts.length === 0) return []
-  const choices = CUTTING_WAYS.map((way): Omit<WayChoice, 'advised'> => {
+  // Portions of discs are a way for what is one.
+  const ways = CUTTING_WAYS.filter((way) => way !== 'sectors' || parts.some(({ sector }) => sector))
+  const choices = ways.map((way): Omit<WayChoice, 'advised'> => {
     const plies = pliesOf({ ...work.cutting, way })
     if (isLaidByHand(way)) {
       const { sheets, leftOut } = layByRule(parts, work.shapes, { ...work.cutting, way }, tools)
