@@ -1,18 +1,16 @@
 /** The floors of core, lowest first. A folder imports only from lower floors. */
 const floors = [
-  ['quantity', 'geometry'],
-  ['material'],
-  ['cake', 'tint', 'dry'],
-  ['learn', 'ledger'],
+  ['quantity', 'geometry', 'material', 'assembly'],
+  ['cake', 'tint', 'dry', 'ledger'],
+  ['learn', 'supply'],
   ['technique'],
-  ['compose', 'piece'],
-  ['accent', 'cut'],
-  ['assembly', 'mixture', 'schedule', 'supply', 'care'],
+  ['compose', 'accent', 'cut', 'mixture', 'schedule', 'care'],
+  ['commission', 'workshop', 'draw'],
+  ['decoration', 'demo'],
   ['plan'],
-  ['draw', 'make'],
+  ['make'],
   ['deliver'],
   ['format'],
-  ['demo'],
 ]
 
 const notTest = '\\.test\\.ts$'

@@ -7,7 +7,7 @@ type Content = {
     brief: Record<string, unknown>
     options: {
       cake: { tiers: (Record<string, unknown> & { shape: Record<string, unknown> })[] }
-      decorations: { sweep: Record<string, unknown> }[]
+      decorations: { composition: Record<string, unknown> }[]
     }[]
   } & Record<string, unknown>
   workshop: Record<string, unknown>
@@ -47,9 +47,9 @@ const broken: readonly (readonly [string, (text: string) => string, RegExp])[] =
     'a number that is a word',
     (text) =>
       changed(text, (content) => {
-        content.commission.options[0]!.decorations[0]!.sweep.overlap = 'lush'
+        content.commission.options[0]!.decorations[0]!.composition.overlap = 'lush'
       }),
-    /sweep → overlap/,
+    /composition → overlap/,
   ],
   [
     'a covering nobody makes',

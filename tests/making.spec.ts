@@ -227,22 +227,22 @@ test('trials replace starting values once there are enough, and one can be marke
 
 test('shopping: ticked off, received into stock, off the list; stock out and in again', async ({ page }) => {
   await openLeaf(page, 'supply')
-  const wafer = page.getByTestId('buy-sheet thinWafer a4')
+  const wafer = page.getByTestId('buy-sheet thinWafer 210x297')
   await expect(wafer).toContainText('13 needed, 0 on hand')
   await wafer.getByRole('checkbox').check()
   await page.getByTestId('receive').click()
   await expect(wafer).toBeHidden()
   await page.getByRole('tab', { name: 'Stock' }).click()
-  await expect(page.getByTestId('stock-sheet thinWafer a4').getByLabel('On hand')).toHaveValue('25')
+  await expect(page.getByTestId('stock-sheet thinWafer 210x297').getByLabel('On hand')).toHaveValue('25')
   const saved = await downloaded(page, () => page.getByTestId('stock-csv').click())
   const text = saved.bytes.toString()
-  expect(text).toMatch(/^item,name,shelf,kind,onHand,pack,packPrice\n[\s\S]*sheet thinWafer a4/)
+  expect(text).toMatch(/^item,name,shelf,kind,onHand,pack,packPrice\n[\s\S]*sheet thinWafer 210x297/)
   await page.getByTestId('stock-input').setInputFiles({
     name: 'stock.csv',
     mimeType: 'text/csv',
-    buffer: Buffer.from(text.replace(/(sheet thinWafer a4.*,)25,25/, '$14,25')),
+    buffer: Buffer.from(text.replace(/(sheet thinWafer 210x297.*,)25,25/, '$14,25')),
   })
-  await expect(page.getByTestId('stock-sheet thinWafer a4').getByLabel('On hand')).toHaveValue('4')
+  await expect(page.getByTestId('stock-sheet thinWafer 210x297').getByLabel('On hand')).toHaveValue('4')
   await page
     .getByTestId('stock-input')
     .setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('eggs;12') })

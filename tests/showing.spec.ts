@@ -50,11 +50,12 @@ test('every figure in the tally opens its working, down to what was typed or beg
 
 test('an open working answers to the leaves', async ({ page }) => {
   await openLeaf(page, 'arrange')
-  await page.getByTestId('tally-pieces').click()
+  const count = page.getByRole('main').locator('header').getByRole('button', { name: /sails/ }).first()
+  await count.click()
   await expect(page.getByTestId('working-sentence')).toContainText('lushness 60 %')
   await page.keyboard.press('Escape')
   await fill(page, 'Lushness', '50')
-  await page.getByTestId('tally-pieces').click()
+  await count.click()
   await expect(page.getByTestId('working-sentence')).toContainText('lushness 50 %')
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
@@ -16,7 +17,10 @@ const { open } = useChosenDecoration(() => option.value)
     <BouquetLeaf v-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
     <DecorationLeaf v-else-if="open" :id="open" :key="open" />
     <LeafHeading v-else title="Nothing on the cake yet"
-      >Add a decoration above, or begin from one of the composed beginnings.</LeafHeading
+      >Add a decoration above, or begin with something composed on your own tiers.</LeafHeading
+    >
+    <NuxtLink v-if="!open" to="/beginnings" class="button button-go w-fit" data-testid="see-beginnings"
+      >See the beginnings</NuxtLink
     >
   </div>
 </template>

@@ -42,7 +42,9 @@ const labels = computed(() => [
     ...baths.value.flatMap(({ steps, uses }, at) =>
       steps.map((step) => ({
         place: firstOf(at) + step.shade,
-        name: `${colourWords(step.predictedHex, commission.value.palette)}, ${step.shade === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
+        name:
+          `${colourWords(step.predictedHex, commission.value.palette)}, ` +
+          `${step.shade === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
         hex: step.predictedHex,
         doses: Object.entries(step.wholeDrops).flatMap(([dye, drops]) => (drops > 0 ? [doseText(dye, drops)] : [])),
         pieces: `dip ${step.batch.pieceCount}: ${uses.map(({ name }) => name.toLowerCase()).join(', ')}`,

@@ -120,6 +120,8 @@ export function startingColouring(
     : STARTING_COLOURING
 }
 
+const SHADES_IN_A_RUN = 4
+
 /** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
 export function startingDecoration(
   id: string,
@@ -145,7 +147,11 @@ export function startingDecoration(
       : paperOf(paper)
           .shapes.filter(({ kind: shape }) => shape === 'rect')
           .slice(0, 1),
-    colour: { heart: definition.startingColour, tail: definition.startingColour, steps: 1 },
+    colour: {
+      heart: definition.startingColour,
+      tail: definition.startingTail ?? definition.startingColour,
+      steps: definition.startingTail ? SHADES_IN_A_RUN : 1,
+    },
     finishes: [],
     quiet: startingQuiet(composition.kind),
     byHand: untouched(),

@@ -49,8 +49,6 @@ export {
   pointAlong,
   sizeAlong,
   sweepPath,
-  type PathPoint,
-  type Place,
   type Sweep,
 } from './sweep'
 

@@ -1,6 +1,6 @@
-export { minutesEach, PLACING, stepKey, type TypedMinutes } from './labour'
+export { minutesEach, stepKey, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
-export { extentOf, faceDm2, shadeOf, type PieceClass } from './pieces'
+export { faceDm2, type PieceClass } from './pieces'
 export {
   learnedOf,
   plannedDecoration,
@@ -9,4 +9,4 @@ export {
   type DecorationInputs,
   type PlannedDecoration,
 } from './planned'
-export { NO_REACH, reachOf, together, type Reach } from './reach'
+export { NO_REACH, together } from './reach'

@@ -115,7 +115,7 @@ function plannedFrom5(planned: unknown): unknown {
 }
 
 /** A commission of version 5, its pieces at the bench still under the names they had. */
-export function commissionFrom5(commission: unknown): unknown {
+function commissionFrom5(commission: unknown): unknown {
   if (!isRecord(commission)) return commission
   const bench = recordIn(commission.bench)
   return {
@@ -239,7 +239,7 @@ const namesParts = ({ bench, options }: Commission): boolean =>
   options.some(({ keptSheets }) => keptSheets.length > 0)
 
 /** A commission brought up, its counts, recuts and locked sheets by what pieces are. */
-export function withPartsFrom5(commission: Commission, workshop: Workshop): Commission {
+function withPartsFrom5(commission: Commission, workshop: Workshop): Commission {
   if (!namesParts(commission)) return commission
   const bare = {
     ...commission,

@@ -2,7 +2,7 @@ export type { Foretold } from './progress'
 export { breakageOf, handsFactor, handsForetold, runSchema, type Breakage, type Run } from './hands'
 export { dryingFactor, dryingForetold, dryingTrialSchema, limitOf, limitShift, type DryingTrial } from './drying'
 export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'
-export { learnedFrom, type Learned, type Ledger, type UsedFactor } from './learned'
+export { learnedFrom, type Learned, type UsedFactor } from './learned'
 export { factorOf } from './factor'
 export {
   plannedShrink,

@@ -176,7 +176,7 @@ describe('changes go the right way', () => {
           return startBy(at(humidity + damper)) <= startBy(at(humidity))
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 14 },
     ))
   it('at 75 % on mats there is no hour to start, and the oven gives one', () => {
     const damp = planOf((commission) => {

@@ -1,4 +1,4 @@
-export { fillFormers, type Filling, type Former, type LaidPiece, type PieceToLay } from './loads'
+export { fillFormers, type PieceToLay } from './loads'
 export { paceSchema, paceWorking, STARTING_PACE, type Pace } from './pace'
 export {
   COMPLETIONS,

@@ -51,7 +51,7 @@ export type TaskOf = {
 export type PlannedTask = Task & { readonly kind: SlotKind; readonly of: TaskOf | null }
 
 /** What lies somewhere after a task until another: what it is called, and on what. */
-export type Lying = {
+type Lying = {
   readonly id: string
   readonly kind: 'dry' | 'rest'
   readonly name: string

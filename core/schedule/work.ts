@@ -24,7 +24,7 @@ export type Turn = {
 }
 
 /** What a step occupies: until its rest is over, or until a later step takes the pieces up. */
-export type StepHold = { readonly place: PlaceId; readonly name: string; readonly untilStep: string | null }
+type StepHold = { readonly place: PlaceId; readonly name: string; readonly untilStep: string | null }
 
 /** A step of making a decoration: hands, then a rest. A rest that began at an earlier step says at which. */
 export type MakingStep = {

@@ -23,7 +23,7 @@ export type Failure = { readonly seen: string; readonly because: string; readonl
  * A thing used that is not food and must be counted in and out: before the cake leaves the bench, or before it is cut
  * when it stays in until then.
  */
-export type HoldingPart = {
+type HoldingPart = {
   readonly id: string
   readonly name: string
   readonly perElement: number
@@ -181,6 +181,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly parameters: Parameters
   readonly startingParameters: z.infer<Parameters>
   readonly startingColour: string
+  /** The colour at the tail of the run of shades it begins with; of one colour when it is not said. */
+  readonly startingTail?: string
   readonly spareShare: Working
   /** How large an element of size 1 is seen, mm. */
   readonly seen: (parameters: z.infer<Parameters>, means?: Means) => SeenSize

@@ -47,8 +47,8 @@ export {
   type TechniqueCaution,
   type Wall,
 } from './define'
-export { fixed, PLACES, PLACE_WORDS, type Hold, type PlaceId, type Rest, type Step } from './step'
-export { PORTION_WORDS, PORTIONS, SWEEP_DEG, type Portion } from './film/portion'
+export { fixed, PLACES, PLACE_WORDS, type PlaceId, type Step } from './step'
+export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'
 export { GAUGES, HOLDER_MM, type Gauge, type Wiring } from './wiring'

@@ -38,7 +38,7 @@ export const PLACE_WORDS: Readonly<Record<PlaceId, string>> = {
  * What a step occupies: so many places for each piece or element, one for all, or as much of a mat as its pieces cover.
  * It is held until the rest is over, or until a later step takes the pieces up.
  */
-export type Hold = {
+type Hold = {
   readonly place: PlaceId
   readonly per: 'piece' | 'element' | 'footprint' | 'job'
   readonly untilStep?: string

@@ -22,7 +22,7 @@ import {
 import { petalSchema } from '../technique'
 
 export const MOST_PETALS = 40
-export const MOST_PAPERS = 60
+const MOST_PAPERS = 60
 
 const formerSchema = z.strictObject({
   count: z.number().int().min(0).max(60).meta({ label: 'How many', kind: 'count' }),

@@ -18,7 +18,7 @@ const rows = computed(
 
 <template>
   <section v-if="rows.length > 0" aria-label="Pieces">
-    <h3 class="part-title mb-1">Pieces</h3>
+    <h2 class="part-title mb-1">Pieces</h2>
     <ul class="grid gap-2">
       <li
         v-for="{ part, many } in rows"

@@ -103,6 +103,7 @@ const OUT_OF_REACH: Readonly<Record<OutOfReach, string>> = {
             </p></template
           >
           <p class="mt-1 text-[0.86rem]">exactly <FigureLink :working="step.exactDrops" /></p>
+          <p class="text-[0.86rem] text-ink-soft">dries to {{ step.predictedHex }}</p>
           <p class="mt-1 text-[0.86rem] text-ink-soft">
             dip {{ step.batch.pieceCount }} {{ step.batch.pieceCount === 1 ? 'piece' : 'pieces'
             }}<template v-if="loads > 1">, in {{ loads }} loads: cover the bath between</template>

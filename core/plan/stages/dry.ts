@@ -83,7 +83,7 @@ export type SoakedDrying = {
 }
 
 /** Whether some step waits until soaked paper has dried. */
-export const isSoaked = ({ steps }: Pick<PlannedDecoration, 'steps'>): boolean =>
+const isSoaked = ({ steps }: Pick<PlannedDecoration, 'steps'>): boolean =>
   steps.some(({ rest }) => 'until' in rest && rest.from === 'soaked')
 
 const dryingKey = ({ paper, drying }: Pick<PlannedDecoration, 'paper' | 'drying'>): string =>

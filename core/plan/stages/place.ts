@@ -13,8 +13,10 @@ import {
 import type { Learned } from '../../learn'
 import type { Layout } from '../../technique'
 import type { Workshop } from '../../workshop'
-import { accentStage, anchorsOf, type PlannedAccent } from './accents'
-import { bouquetStage, membersOf, plannedBouquet, type PlannedBouquet } from './bouquets'
+import type { accentStage } from './accents'
+import { anchorsOf, type PlannedAccent } from './accents'
+import type { bouquetStage } from './bouquets'
+import { membersOf, plannedBouquet, type PlannedBouquet } from './bouquets'
 
 export type PlaceInputs = {
   readonly option: Pick<Option, 'decorations' | 'bouquets' | 'accents'>

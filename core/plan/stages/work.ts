@@ -73,7 +73,7 @@ type Stretch = { readonly decoration: string; readonly steps: readonly number[] 
  * Pale first over everything in a bath. Decorations take turns at each step, the one that was last begins the next, so
  * that few formers are taken up half full.
  */
-export function orderInBath(bath: Pick<Bath, 'uses' | 'ladder'>): readonly Stretch[] {
+function orderInBath(bath: Pick<Bath, 'uses' | 'ladder'>): readonly Stretch[] {
   const stretches: { decoration: string; steps: number[] }[] = []
   bath.ladder.forEach((_, step) => {
     const uses = step % 2 === 0 ? bath.uses : [...bath.uses].reverse()

@@ -13,7 +13,10 @@ export const PORTION_WORDS: Readonly<Record<Portion, { readonly one: string; rea
 /** The angle of a portion, degrees. */
 export const SWEEP_DEG: Readonly<Record<Portion, number>> = { whole: 360, half: 180, quarter: 90 }
 
-/** Flat width of a portion for each mm of its reach from foot to rim: a disc is as wide as tall, a half twice, a quarter the chord of its corner. */
+/**
+ * Flat width of a portion for each mm of its reach from foot to rim: a disc is as wide as tall, a half twice, a quarter
+ * the chord of its corner.
+ */
 export const WIDTH_PER_REACH: Readonly<Record<Portion, number>> = { whole: 1, half: 2, quarter: Math.SQRT2 }
 
 /** Reach of a portion from foot to rim for each mm of its disc's diameter. */

@@ -160,6 +160,7 @@ export const soakedSail = defineTechnique({
     skewered: false,
   },
   startingColour: '#d9572b',
+  startingTail: '#f3dfc2',
   spareShare: STANDARD_SPARES.soaked,
 
   seen: (sail, means = NO_MEANS) => {
