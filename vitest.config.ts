@@ -6,7 +6,7 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 // A string keeps esbuild from looking for .nuxt/tsconfig, which is not there before `nuxt prepare`.
 const esbuild = { tsconfigRaw: '{}' }
 // Properties run many plans; machines share their cores.
-const testTimeout = 60_000
+const testTimeout = 300_000
 const alias = { '#core': here('./core'), '~': here('./app') }
 
 export default defineConfig({
