@@ -19,7 +19,7 @@ const cautions = cautionsOn('brief')
 
 const completions: readonly { readonly id: Completion; readonly name: string; readonly say: string }[] = [
   { id: 'beforeDriving', name: 'Before driving', say: 'The cake travels finished' },
-  { id: 'atVenue', name: 'At the venue', say: 'Sails travel boxed' },
+  { id: 'atVenue', name: 'At the venue', say: 'Decorations travel boxed' },
   { id: 'handedOver', name: 'Handed over', say: 'Somebody else places them' },
 ]
 const airs = [

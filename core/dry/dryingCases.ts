@@ -17,7 +17,7 @@ const OVEN_C = 80
 const HORIZON_H = 96
 
 /**
- * Film soaked till limp; a petal brushed barely damp, standing free; a sail washed on one face, lying. @see fitted to
+ * Film soaked till limp; a petal brushed barely damp, standing free; a piece washed on one face, lying. @see fitted to
  * reported times
  */
 export const DRYING_CASES = {

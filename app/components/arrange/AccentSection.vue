@@ -9,7 +9,7 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 
-/** Pearls and the like that go with a decoration: `follows` is its id, or the sails. */
+/** Pearls and the like that go with a decoration: `follows` is its id. */
 const props = defineProps<{ follows: string }>()
 
 const { plan, option, editOption } = usePlanned()

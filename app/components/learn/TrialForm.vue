@@ -162,7 +162,7 @@ const isFull = computed(() =>
     <div v-else class="grid grid-cols-2 gap-x-4 gap-y-2">
       <label class="col-span-2 text-[0.8rem] text-ink-soft"
         >Which work<select v-model="step" class="field-input text-ink">
-          <optgroup label="Sails and the cake">
+          <optgroup label="At the cake">
             <option v-for="each in paces" :key="each" :value="each">{{ stepName(each) }}</option>
           </optgroup>
           <optgroup label="Paper">

@@ -71,7 +71,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
   ]
 }
 
-/** "31 sails", with how many more or fewer. */
+/** "31 blooms", with how many more or fewer. */
 const elementWords = ({ count, called, spread }: PlannedDecoration): string =>
   `${count.value}${spread > 0 ? ` ± ${spread}` : ''} ${called}`
 
