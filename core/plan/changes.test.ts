@@ -51,6 +51,7 @@ describe('what changed of a plan', () => {
     expect(shown).toEqual(after)
     expect(shown.groups.filter((group, at) => group === before.groups[at])).toHaveLength(before.groups.length - 1)
     expect(changed).toContain('groups')
+    expect(shown.dishes.baths).toEqual(before.dishes.baths)
     for (const field of ['decorations', 'bouquets', 'dryings']) expect(changed).not.toContain(field)
   })
 })

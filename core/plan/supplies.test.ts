@@ -142,7 +142,7 @@ describe('shopping', () => {
       draft.bench.recuts.push({
         id: 'again',
         part: plan.decorations.find(({ id }) => id === 'moths')!.classes[0]!.id,
-        many: 40,
+        many: 4,
         at: now,
         from: '',
       })

@@ -4,6 +4,7 @@ import { Shuffle, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { compositionOf } from '#core/compose'
 import { shapeName } from '#core/material'
+import { sumOf } from '#core/quantity'
 import {
   isPetalShape,
   PETAL_FIELDS,
@@ -53,6 +54,17 @@ const firstElement = computed(() =>
     .reduce((sum, { elements }) => sum + elements.length, 0),
 )
 const hands = computed(() => plan.value.work.making.find(({ decoration: id }) => id === props.id)?.hands ?? null)
+/** Sheets and discs that its pieces lie on, shared with others or not: the same as in Cut. */
+const sheets = computed(() =>
+  sumOf(
+    'sheets',
+    'count',
+    'groups of sheets added up',
+    plan.value.groups
+      .filter(({ parts }) => parts.some(({ decoration: of }) => of === props.id))
+      .map(({ sheets: each }) => each),
+  ),
+)
 const discsMm = computed(() =>
   technique.value.fit
     ? (made.value?.shapes ?? []).flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
@@ -131,6 +143,7 @@ const arrangeAs = (kind: CompositionKind): void =>
       <LeafHeading :title="made.name">
         <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake, give or take {{ made.spread }};
         <FigureLink :working="made.pieces" after=" pieces" /> with spares from
+        <FigureLink :working="sheets" :after="sheets.value === 1 ? ' sheet' : ' sheets'" /> of
         {{ made.shapes.map(shapeName).join(' or ')
         }}<template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.
       </LeafHeading>

@@ -182,7 +182,7 @@ describe('a decoration’s leaf', () => {
     (id) => {
       const mounted = leaf(id)
       expect(mounted.get('h1').text()).toBe(made(id).name)
-      expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(3)
+      expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
       expect(mounted.get('[data-testid="flat-pieces"]').findAll('figure')).toHaveLength(
         Math.min(8, made(id).classes.length),
       )

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dampRestMin, slowingOf } from './dry'
+import { fixed } from '../../technique'
+import { dampRestMin, restAfter, slowingOf } from './dry'
 import { createPlanner, WHAT_IFS, wordsFor, type Plan, type PlanInputs } from '..'
 import { demoCommission, demoWorkshop } from '../../demo'
 import { parseMoment, valueOf } from '../../quantity'
@@ -34,6 +35,15 @@ describe('rests in this room', () => {
       ),
       { numRuns: 15 },
     ))
+  it('of a fixed length, for glue, stay as they are in the damp', () => {
+    const facts = {
+      kind: 'wafer',
+      slowing: slowingOf({ airC: 21, humidity: 0.75 }),
+      soaked: null,
+      factor: null,
+    } as const
+    expect(restAfter({ name: 'glue', rest: fixed(15) }, facts)!.value).toBe(15)
+  })
   it('end somewhere though paper never gets so far', () =>
     expect(dampRestMin(720, 'firm', slowingOf({ airC: 21, humidity: 0.8 }).wafer)).toBe(2880))
 })
