@@ -2,7 +2,8 @@ import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
-import { bothFrom5, workshopFrom5 } from '#core/format/upgrade6'
+import { bothFrom5 } from '#core/format/upgrade6'
+import { workshopFrom5 } from '#core/format/upgrade6Workshop'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**

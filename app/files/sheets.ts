@@ -1,5 +1,5 @@
 import type { Picture } from '#core/draw'
-import type { PrintPaper } from '#core/format/pdf'
+import type { PrintPaper } from '#core/format/pdf/drawings'
 import { download, fileNameFor } from './download'
 
 /** Pictures as an SVG at true size, saved under a name made from the commission's. */
@@ -21,7 +21,7 @@ export async function saveSheetsAsPdf(
   name: string,
   ending: string,
 ): Promise<void> {
-  const [{ writePdf }, { pdfFonts }] = await Promise.all([import('#core/format/pdf'), import('./pdfFonts')])
+  const [{ writePdf }, { pdfFonts }] = await Promise.all([import('#core/format/pdf/drawings'), import('./pdfFonts')])
   download(
     await writePdf(sheets, title, paper, await pdfFonts()),
     fileNameFor(name, `${ending}.pdf`),

@@ -23,6 +23,7 @@ import {
 } from '~/database/keeping'
 import { differencesBetween, type Difference } from './differences'
 import { planner } from './planning'
+import { afterPress } from './underTheFinger'
 import type { Tried } from '~/workers/plan'
 import { usePreferences } from './preferences'
 
@@ -98,7 +99,7 @@ export const useStudio = defineStore('studio', () => {
   /** How much of each item other commissions keep, those whose events are before this one's. */
   const reserved = shallowRef<ReadonlyMap<string, number>>(new Map())
   const { ask, once, tried, taken } = planner(
-    (answer) => {
+    afterPress(window, (answer: Plan) => {
       if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
       editedSincePlan = false
       plan.value = answer
@@ -106,7 +107,7 @@ export const useStudio = defineStore('studio', () => {
       // Edits that follow one another are not kept waiting by a closer look.
       window.clearTimeout(closerTimer)
       closerTimer = window.setTimeout(lookCloser, CLOSER_AFTER_MS)
-    },
+    }),
     (reason) => {
       isPlanning.value = false
       notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`

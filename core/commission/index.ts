@@ -26,4 +26,5 @@ export {
   type Decoration,
   type Option,
 } from './commission'
-export { STARTING_POINTS, type StartingPoint } from './startingPoints'
+export { type StartingPoint } from './startingCakes'
+export { STARTING_POINTS } from './startingPoints'

@@ -9,7 +9,7 @@
 import { z } from 'zod'
 import { alongAt, angleAt, edgeScale, leastReach, type EdgeScale, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import type { PlacedElement } from '../technique'
+import { standsAt, type PlacedElement } from '../technique'
 import { topRoom } from './crown'
 import { defineComposition, keepingFree, tierOf, turned, within, type Ground, type Spot } from './define'
 import { fields } from './fields'
@@ -83,7 +83,7 @@ function laid(
     heightMm: within(heightMm - height / 2, tier.footMm, Math.max(tier.footMm, tier.topMm - Math.min(height, 8))),
   })
   if (values.on === 'side') return onSide(tier.footMm + values.upMm + up)
-  const room = topRoom(stack, tier, seen.widthMm * size)
+  const room = topRoom(stack, tier, standsAt(seen, size))
   if (values.on === 'shoulder') {
     if (up < 0 || room.most < room.least) return onSide(Math.min(tier.topMm + up, tier.topMm - height / 2))
     const out = within(leastReach(tier) - up, room.least, room.most)
@@ -128,7 +128,7 @@ export const cluster = defineComposition({
   layOut: (values, ground) => {
     const { stack, seen } = ground
     const tier = tierOf(stack, values.tier)
-    const room = topRoom(stack, tier, seen.widthMm * values.taper)
+    const room = topRoom(stack, tier, standsAt(seen, values.taper))
     const scale = edgeScale(tier)
     const hasRoom = values.on !== 'top' || room.most >= room.least
     const meanSize = derive(

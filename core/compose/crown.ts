@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import type { PlacedElement, SeenSize } from '../technique'
+import { standsAt, type PlacedElement, type SeenSize } from '../technique'
 import { defineComposition, keepingFree, tierOf, turned, within } from './define'
 import { fields } from './fields'
 
@@ -28,6 +28,8 @@ const schema = z.strictObject({
 export type Crown = z.infer<typeof schema>
 
 const FROM_RIM_MM = 4
+const OVERLAPPING = 0.8
+const HALF_OVER = 0.4
 
 /**
  * How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most`
@@ -45,10 +47,12 @@ export function topRoom(
 /** How many find place along an arc at a distance from the middle. */
 function fitting(values: Crown, seen: SeenSize, arcMm: number): number {
   if (values.count === 1 || arcMm === 0) return 1
-  return Math.max(
-    1,
-    Math.floor(arcMm / (seen.widthMm * (0.5 + values.taper / 2) * 0.8)) + (values.spanDeg >= 360 ? 0 : 1),
-  )
+  const meanSize = 0.5 + values.taper / 2
+  // What spreads from a gathered foot may lie half over its neighbour; anything else overlaps by a fifth.
+  const apartMm = seen.standsMm
+    ? Math.max(seen.standsMm, seen.widthMm * meanSize * HALF_OVER)
+    : seen.widthMm * meanSize * OVERLAPPING
+  return Math.max(1, Math.floor(arcMm / apartMm) + (values.spanDeg >= 360 ? 0 : 1))
 }
 
 export const crown = defineComposition({
@@ -72,7 +76,7 @@ export const crown = defineComposition({
   layOut: (values, ground) => {
     const { stack, seen } = ground
     const tier = tierOf(stack, values.tier)
-    const { least, most } = topRoom(stack, tier, seen.widthMm)
+    const { least, most } = topRoom(stack, tier, standsAt(seen, 1))
     const hasRoom = most >= least
     const out = least + Math.max(0, most - least) * values.reach
     const arc = (out * values.spanDeg * Math.PI) / 180

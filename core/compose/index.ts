@@ -41,16 +41,9 @@ export {
 } from './byHand'
 export { keepingFree, overlap, patchOf, spreadOf, type Ground, type Handle, type Patch, type Spot } from './define'
 export { freePatches, quietSchema, type Quiet, type Standing } from './quiet'
-export {
-  countSweep,
-  distanceFromHeart,
-  meanSize,
-  placeAlong,
-  pointAlong,
-  sizeAlong,
-  sweepPath,
-  type Sweep,
-} from './sweep'
+export { distanceFromHeart, meanSize, placeAlong, pointAlong, sizeAlong, sweepPath } from './sweepPath'
+export { type Sweep } from './sweepPath'
+export { countSweep } from './sweep'
 
 /** Every composition. To add one: write its file, list it here. */
 export const COMPOSITIONS = [band, sweep, cluster, crown, scatter, pair, single] as const

@@ -1,6 +1,7 @@
 /** A single element, on a side or on a top. */
 import { z } from 'zod'
 import { found, seedFor } from '../quantity'
+import { standsAt, type SeenSize } from '../technique'
 import { topRoom } from './crown'
 import { defineComposition, keepingFree, tierOf, turned, within } from './define'
 import { fields } from './fields'
@@ -32,12 +33,12 @@ export type Single = z.infer<typeof schema>
 export function footAt(
   stack: Parameters<typeof topRoom>[0],
   values: Pick<z.infer<typeof schema>, 'tier' | 'on' | 'upMm' | 'reach'>,
-  seen: { readonly widthMm: number; readonly heightMm: number },
+  seen: SeenSize,
 ): { readonly heightMm: number; readonly outMm: number; readonly fits: boolean } {
   const tier = tierOf(stack, values.tier)
   if (values.on === 'side')
     return { heightMm: tier.footMm + within(values.upMm, 0, tier.topMm - tier.footMm - 1), outMm: 0, fits: true }
-  const { least, most } = topRoom(stack, tier, seen.widthMm)
+  const { least, most } = topRoom(stack, tier, standsAt(seen, 1))
   return { heightMm: tier.topMm, outMm: least + Math.max(0, most - least) * values.reach, fits: most >= least }
 }
 

@@ -1,12 +1,6 @@
 export { minutesEach, stepKey, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { faceDm2, type PieceClass } from './pieces'
-export {
-  learnedOf,
-  plannedDecoration,
-  seenOf,
-  shapesFor,
-  type DecorationInputs,
-  type PlannedDecoration,
-} from './planned'
+export { shapesFor } from './sizeChoices'
+export { learnedOf, plannedDecoration, seenOf, type DecorationInputs, type PlannedDecoration } from './planned'
 export { NO_REACH, together } from './reach'

@@ -21,7 +21,7 @@ export const minutesEach = (label: string, began: number, key: string, own: Type
  * @param timed how long these hands take, where it was timed often enough
  */
 export function handsAt(
-  step: Pick<Step, 'id' | 'name' | 'perPieceMin' | 'perElementMin' | 'fixedMin'>,
+  step: Pick<Step, 'id' | 'name' | 'minutes'>,
   technique: string,
   pieces: Working,
   elements: Working,
@@ -29,7 +29,8 @@ export function handsAt(
   timed: Learned['hands'],
 ): Working {
   const key = stepKey(technique, step.id)
-  const [byPiece, byElement] = [step.perPieceMin > 0, step.perElementMin > 0]
+  const { perPiece = 0, perElement = 0, fixed = 0 } = step.minutes
+  const [byPiece, byElement] = [perPiece > 0, perElement > 0]
   const usual = derive(
     step.name.toLowerCase(),
     'duration',
@@ -37,15 +38,15 @@ export function handsAt(
     [
       ...(byPiece ? ['{pieces} × {perPiece}'] : []),
       ...(byElement ? ['{elements} × {perElement}'] : []),
-      ...(step.fixedMin > 0 ? ['{fixed}'] : []),
+      ...(fixed > 0 ? ['{fixed}'] : []),
     ].join(' + ') || '0',
     {
-      ...(byPiece && { pieces, perPiece: minutesEach('for a piece', step.perPieceMin, key, own) }),
+      ...(byPiece && { pieces, perPiece: minutesEach('for a piece', perPiece, key, own) }),
       ...(byElement && {
         elements,
-        perElement: minutesEach('for an element', step.perElementMin, key, byPiece ? {} : own),
+        perElement: minutesEach('for an element', perElement, key, byPiece ? {} : own),
       }),
-      ...(step.fixedMin > 0 && { fixed: starting('to begin', step.fixedMin, 'duration', 'guess') }),
+      ...(fixed > 0 && { fixed: starting('to begin', fixed, 'duration', 'guess') }),
     },
     (v) =>
       elements.value === 0

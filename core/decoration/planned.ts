@@ -2,14 +2,12 @@
 import type { StandingTier } from '../cake'
 import type { Decoration } from '../commission'
 import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch } from '../compose'
-import { add, scale, type Point3 } from '../geometry'
 import type { Breakage, Learned } from '../learn'
-import { paperOf, shapeBox, shapeDm2, type PaperId, type StockShape } from '../material'
+import { type StockShape } from '../material'
 import type { MixtureUse } from '../mixture'
-import { derive, found, starting, sumOf, type Working } from '../quantity'
+import { derive, found, sumOf, type Working } from '../quantity'
 import {
   finishOf,
-  fixed,
   techniqueOf,
   type AnyTechnique,
   type Failure,
@@ -25,19 +23,14 @@ import {
   type Wiring,
 } from '../technique'
 import { handsAt, minutesEach, PLACING, stepKey, type TypedMinutes } from './labour'
-import { meshesOf } from './meshes'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
-import { reachOf, type Reach } from './reach'
+import { type Reach } from './reach'
+import { sizeChoices, type ShapeChoice } from './sizeChoices'
+import { liquidsOf, sizesOf, unfitOf, removalsOf, stepsOf, type Removal } from './takes'
+import { reachOfPosed, reachOfDrawn } from './reachOf'
 
 /** A finish on all elements of a decoration, and what it takes. */
 type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
-
-/** Sheets that a decoration would take of a size; none where its pieces are larger than the sheet. */
-type ShapeChoice = {
-  readonly shape: StockShape
-  readonly sheets: number | null
-  readonly paperDm2: number | null
-}
 
 /** A decoration worked out. */
 export type PlannedDecoration = Pick<
@@ -75,12 +68,7 @@ export type PlannedDecoration = Pick<
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
-  readonly removals: readonly {
-    readonly id: string
-    readonly name: string
-    readonly count: number
-    readonly stays: boolean
-  }[]
+  readonly removals: readonly Removal[]
   readonly contains: readonly Ingredient[]
   /** Why paper or finish must not be used, when they must not. */
   readonly unfit: string | null
@@ -88,11 +76,7 @@ export type PlannedDecoration = Pick<
 
 /** Sizes are cut in steps, so that pieces of an element are alike. */
 const SIZE_STEPS = 10
-/** Kept free at a sheet's edge and between pieces, mm. */
-const EDGE_MM = 5
-const GAP_MM = 2
 const PLACE_MIN = 2
-const FINISH_FIXED_MIN = 3
 
 /** What trials say of a technique: how long its steps take, how many of its pieces break, how paper shrinks. */
 type LearnedOfTechnique = {
@@ -113,22 +97,6 @@ export function learnedOf({ hands, breakage, shrink }: Learned, technique: Techn
   }
 }
 
-/** The papers that a studio works with. */
-type Shelf = readonly { readonly paper: PaperId; readonly shape: StockShape; readonly inUse: boolean }[]
-
-/** What a decoration may be cut from: what it names, else what of its paper is in use, else what is usually sold. */
-export function shapesFor(
-  { paper, stock, technique }: Pick<Decoration, 'paper' | 'stock' | 'technique'>,
-  shelf: Shelf,
-) {
-  if (stock.length > 0) return stock
-  const own = shelf.filter((each) => each.paper === paper && each.inUse).map(({ shape }) => shape)
-  const kind = techniqueOf(technique).fromDiscs ? 'disc' : 'rect'
-  const fitting = own.filter((shape) => shape.kind === kind)
-  if (fitting.length > 0) return fitting
-  return own.length > 0 ? own : paperOf(paper).shapes.slice(0, 1)
-}
-
 /** How large an element of size 1 of a decoration is seen. */
 export const seenOf = (
   { technique, parameters }: Pick<Decoration, 'technique' | 'parameters'>,
@@ -143,108 +111,6 @@ function layoutOf(decoration: Decoration, ground: Ground): Layout {
   return compositionOf(composition.kind).layOut(composition, ground)
 }
 
-/** How many boxes of a size lie on a sheet in rows, upright or turned. */
-function boxesOnSheet(widthMm: number, heightMm: number, shape: StockShape): number {
-  const sheet = shapeBox(shape)
-  const rows = (width: number, height: number): number =>
-    Math.max(0, Math.floor((sheet.widthMm - 2 * EDGE_MM + GAP_MM) / (width + GAP_MM))) *
-    Math.max(0, Math.floor((sheet.heightMm - 2 * EDGE_MM + GAP_MM) / (height + GAP_MM)))
-  return Math.max(rows(widthMm, heightMm), rows(heightMm, widthMm))
-}
-
-/** What every usual size of the paper would take, the least paper first. */
-const sizeChoices = (paper: PaperId, classes: readonly PieceClass[]): readonly ShapeChoice[] =>
-  paperOf(paper)
-    .shapes.filter(({ kind }) => kind === 'rect')
-    .map((shape): ShapeChoice => {
-      const shares = classes.map(({ width, height, needed, spares }) => ({
-        pieces: needed.value + spares.value,
-        onSheet: boxesOnSheet(width.value, height.value, shape),
-      }))
-      const sheets =
-        classes.length === 0 || shares.some(({ onSheet }) => onSheet === 0)
-          ? null
-          : Math.ceil(shares.reduce((sum, { pieces, onSheet }) => sum + pieces / onSheet, 0) - 1e-9)
-      return { shape, sheets, paperDm2: sheets === null ? null : sheets * shapeDm2(shape) }
-    })
-    .sort((one, other) => (one.paperDm2 ?? Infinity) - (other.paperDm2 ?? Infinity))
-
-/** What a technique takes of each mixture, for all its pieces, spares too. */
-function liquidsOf(
-  { name, liquids = [] }: AnyTechnique,
-  classes: readonly PieceClass[],
-  pieces: Working,
-): readonly MixtureUse[] {
-  if (classes.length === 0) return []
-  return liquids.map(({ mixture, per, ml }): MixtureUse => {
-    const each = starting(per === 'dm2' ? 'for a dm²' : 'for a piece', ml, 'volume', 'guess')
-    const label = `for ${name.toLowerCase()}`
-    const [rule, of] = per === 'dm2' ? ['a face wetted', extentOf(classes).area] : ['a dot for each', pieces]
-    return { mixture, ml: derive(label, 'volume', rule, '{of} × {each}', { of, each }, (v) => v.of * v.each) }
-  })
-}
-
-/** How many elements of each size, the biggest first. */
-function sizesOf(elements: readonly PlacedElement[]): readonly { readonly size: number; readonly count: number }[] {
-  const counts = new Map<number, number>()
-  elements.forEach(({ size }) => counts.set(size, (counts.get(size) ?? 0) + 1))
-  return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
-}
-
-function unfitOf(technique: AnyTechnique, { paper, finishes }: Decoration): string | null {
-  if (!technique.papers.includes(paper))
-    return technique.unfit[paper] ?? `${technique.name} is not made of ${paperOf(paper).name}.`
-  const refused = finishes.find(({ finish }) => !technique.finishes.includes(finish))
-  return refused ? `${technique.name} does not take “${finishOf(refused.finish).name.toLowerCase()}”.` : null
-}
-
-/** What holds all elements, added up by thing: smaller ones may take fewer. */
-function removalsOf(
-  technique: AnyTechnique,
-  parameters: Decoration['parameters'],
-  elements: readonly PlacedElement[],
-): PlannedDecoration['removals'] {
-  const partsIn = (size: number, id: string): number =>
-    technique
-      .holdingParts(parameters, size)
-      .filter((part) => part.id === id)
-      .reduce((all, { perElement }) => all + perElement, 0)
-  const countOf = (id: string): number => elements.reduce((sum, { size }) => sum + partsIn(size, id), 0)
-  return technique
-    .holdingParts(parameters)
-    .map(({ id, name, stays = false }) => ({ id, name, count: countOf(id), stays }))
-}
-
-/**
- * How far what a bouquet holds reaches: a ball round each bloom, a rod along each spray. Quicker than drawing them,
- * and never less.
- */
-function reachOfPosed(elements: readonly PlacedElement[], { widthMm, heightMm }: SeenSize, isBloom: boolean): Reach {
-  return reachOf(
-    elements.flatMap(({ pose, size }) => {
-      if (!pose) return []
-      const [girth, long] = [(widthMm * size) / 2, isBloom ? (widthMm * size) / 2 : heightMm * size]
-      const tip = add(pose.at, scale(pose.axis, long))
-      return [pose.at, tip].map((end): readonly Point3[] => [
-        add(end, [-girth, -girth, -girth]),
-        add(end, [girth, girth, isBloom ? girth : girth / 2]),
-      ])
-    }),
-  )
-}
-
-function reachOfDrawn(
-  decoration: Decoration,
-  elements: readonly PlacedElement[],
-  stack: readonly StandingTier[],
-): Reach {
-  return reachOf(
-    meshesOf(decoration, elements, stack).flatMap(({ faces, lines }) =>
-      [...faces, ...lines].map(({ points }) => points),
-    ),
-  )
-}
-
 /** Elements in the sizes they are made in. */
 function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decoration, means: Means) {
   if (technique.fit) return technique.fit(decoration.parameters, elements, means)
@@ -253,15 +119,6 @@ function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decora
     size: Math.max(1, Math.round(element.size * SIZE_STEPS)) / SIZE_STEPS,
   }))
 }
-
-/** Steps of the technique, then of its finishes. */
-const stepsOf = (technique: AnyTechnique, { finishes }: Decoration): readonly Step[] => [
-  ...technique.steps,
-  ...finishes.map(({ finish }): Step => {
-    const { id, step, perElementMin } = finishOf(finish)
-    return { id, ...step, perPieceMin: 0, perElementMin, fixedMin: FINISH_FIXED_MIN, rest: fixed(0) }
-  }),
-]
 
 export type DecorationInputs = {
   readonly decoration: Decoration

@@ -1,6 +1,7 @@
 export { packingOf, repairKitOf, PADDING_MM } from './packing'
 export type { Block, Paper } from './paper'
 export { reviewPaper, workPaper } from './benchPapers'
-export { checklistOf, handoverPack } from './papers'
+export { checklistOf } from './packingPapers'
+export { handoverPack } from './handoverPapers'
 export { quotePaper, shoppingPaper } from './supplyPapers'
 export { clockOf, placingsOf } from './placing'

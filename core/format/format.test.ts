@@ -14,7 +14,7 @@ import {
   writeCommissionFile,
   writeSvg,
 } from '.'
-import { tilesFor, writePdf } from './pdf'
+import { tilesFor, writePdf } from './pdf/drawings'
 import { demoCommission, demoWorkshop } from '../demo'
 import { cutSheetPicture } from '../draw'
 import { derivePlan } from '../plan'

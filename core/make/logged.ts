@@ -5,7 +5,7 @@ import type { DryingTrial, Run } from '../learn'
 import type { Moment } from '../quantity'
 import type { OnFormer } from './formerBoard'
 import type { DryingWay } from '../technique'
-import type { StepCard } from './stepCards'
+import type { StepCard } from './card/card'
 
 /** Shorter than this nothing was timed: it was ticked after it was done. */
 const LEAST_TIMED = 0.2

@@ -1,197 +1,128 @@
 /** The plan: a chain of stages, each worked out from those before it. Nothing turns back. */
-import { stackTiers } from '../cake'
 import { chosenOption } from '../commission'
-import { plannedDecoration } from '../decoration'
-import { learnedFrom } from '../learn'
 import { mixturesFor, unwantedOf } from '../mixture'
-import { sumOf, typed } from '../quantity'
-import { costOf, dyeUses, sheetSupplies } from '../supply'
-import { TECHNIQUES } from '../technique'
 import type { Plan, PlanInputs } from './plan'
-import { remember } from './remember'
-import { accentStage } from './stages/accents'
-import { bouquetStage } from './stages/bouquets'
-import { fitting } from './stages/boxFit'
-import { cakeStage } from './stages/cake'
+import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
-import { cutStage, ownWork, sheetNeeds } from './stages/cut'
-import { dryStage, neverFirmOf, slowingOf } from './stages/dry'
+import { workToCut } from './stages/cutting/work'
+import { sheetNeeds } from './stages/cutting/needs'
+import { neverFirmOf } from './stages/dry'
 import { inedibleOf } from './stages/inedible'
 import { cautionsFor } from './stages/judge'
-import { laidTooEarlyOf, onTheCakeStage } from './stages/onTheCake'
+import { laidTooEarlyOf } from './stages/onTheCake'
 import { placeStage } from './stages/place'
-import { eventAtOf, roadWorking } from './stages/road'
-import { QUICK_WALKS, scheduleStage, startByWorking, timetableStage } from './stages/schedule'
-import { leafStatesOf, noStartWords, tallyOf } from './stages/tally'
-import { tintStage } from './stages/tint'
+import { rememberStages, type RememberedStages } from './stages/remembered'
+import { eventAtOf, warmingAir } from './stages/road'
+import { QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
+import { supplyStage } from './stages/supply'
+import { leafStatesOf, tallyOf } from './stages/tally'
+import { toColour } from './stages/tint'
 import { wireStage } from './stages/wires'
-import { workStage } from './stages/work'
 
-/** What each technique begins with as spares. */
-const STARTING_SPARES = Object.fromEntries(TECHNIQUES.map(({ id, spareShare }) => [id, spareShare.value]))
-
-/** The slow stages, each remembered by its inputs. */
-const rememberStages = () => ({
-  learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES)),
-  stack: remember(stackTiers),
-  cake: remember(cakeStage),
-  bouquet: remember(bouquetStage),
-  decoration: remember(plannedDecoration),
-  accent: remember(accentStage),
-  cut: remember(cutStage),
-  tint: remember(tintStage),
-  slowing: remember(slowingOf),
-  dry: remember(dryStage),
-  onTheCake: remember(onTheCakeStage),
-  work: remember(workStage),
-  schedule: remember(scheduleStage),
-  timetable: remember(timetableStage),
-})
-
-function planWith(stages: ReturnType<typeof rememberStages>, inputs: PlanInputs): Plan {
-  const { commission, workshop, units, walks = QUICK_WALKS } = inputs
-  const { brief, bench } = commission
+/** From what is wanted and what is there to where everything stands and how it travels. */
+function placed(stages: RememberedStages, { commission, workshop }: PlanInputs) {
+  const { brief } = commission
   const option = chosenOption(commission)
   const { cake } = option
-  const { shrinkTrials, dryingTrials, runs, room, learnFrom, mats, trays, ovenPlaces, moulds } = workshop
-
+  const { shrinkTrials, dryingTrials, runs, room, learnFrom, stepMinutes } = workshop
   const learned = stages.learn({ shrinkTrials, dryingTrials, runs, room, learnFrom })
 
   const stack = stages.stack({ tiers: cake.tiers })
-  const isDecoratedHere = brief.completion === 'beforeDriving'
-  const warmsHere = isDecoratedHere && brief.keeping === 'roomTemperature'
-  const air = warmsHere ? brief.workroom : brief.venue
-  const cakeFacts = stages.cake({ cake, stack, air, fridgeC: workshop.fridgeC })
+  const cakeFacts = stages.cake({ cake, stack, air: warmingAir(brief), fridgeC: workshop.fridgeC })
+  const { travelling, mostTopMm } = travellingOf(brief, option)
+  const toPlace = { option, stack, shelf: workshop.papers, stepMinutes, learned }
+  const standing = placeStage({ ...toPlace, mostTopMm }, stages)
 
-  const mostTopMm = isDecoratedHere ? brief.box.heightMm - cake.board.thicknessMm : null
-  const { papers: shelf, stepMinutes } = workshop
-  const toPlace = { option, stack, shelf, stepMinutes, learned }
-  const placed = placeStage({ ...toPlace, mostTopMm }, stages)
-  const { decorations, bouquets, accents } = placed
-  const made = decorations.filter(({ elements }) => elements.length > 0)
-  const apart = Math.min(option.tiersApart, cake.tiers.length - 1)
-  const travelling = { decorated: isDecoratedHere, tiersApart: apart }
   const asWished = () => placeStage({ ...toPlace, mostTopMm: null }, stages).decorations
-  const fits = fitting(cake, brief.box, stack, travelling, decorations, asWished)
+  const fits = fitting(cake, brief.box, stack, travelling, standing.decorations, asWished)
+  return { option, learned, stack, cakeFacts, fits, ...standing }
+}
 
-  const remnants = workshop.remnants.filter(({ from }) => from !== commission.id)
-  const cuttable = decorations.map(({ id, paper, shapes, classes, cutting }) => ({
-    id,
-    paper,
-    shapes,
-    classes,
-    cutting,
-  }))
+type Placed = ReturnType<typeof placed>
+
+/** From where everything stands to sheets, colours and rests. */
+function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option, decorations, learned }: Placed) {
+  const { commission, workshop, nested = {} } = inputs
+  const { brief, bench } = commission
   const groups = stages.cut({
-    work: [...cuttable, ...option.ownPieces.map(ownWork)],
+    work: workToCut(decorations, option.ownPieces),
     tools: workshop.tools,
     kept: option.keptSheets,
-    remnants,
-    nested: inputs.nested ?? {},
+    remnants: workshop.remnants.filter(({ from }) => from !== commission.id),
+    nested,
     again: bench.recuts.map(({ part, many }) => ({ part, many })),
   })
   const sheets = sheetNeeds(groups)
 
-  const coloured = option.decorations.flatMap((decoration, at) =>
-    decorations[at]!.elements.length > 0 ? [{ decoration, made: decorations[at]! }] : [],
-  )
-  const { dyes, dyeTrials: trials } = workshop
-  const dishes = stages.tint({ coloured, groups, shelf: dyes, trials, tray: option.tray, limits: brief.limits })
+  const coloured = toColour(option.decorations, decorations)
+  const { dyes: shelf, dyeTrials: trials } = workshop
+  const dishes = stages.tint({ coloured, groups, shelf, trials, tray: option.tray, limits: brief.limits })
 
-  const slowing = stages.slowing(brief.workroom)
-  const { airC, humidity } = brief.transport
-  const climates = { workroom: brief.workroom, venue: brief.venue, transport: { airC, humidity } }
+  const { workroom, venue, transport } = brief
+  const slowing = stages.slowing(workroom)
+  const climates = { workroom, venue, transport: { airC: transport.airC, humidity: transport.humidity } }
+  const made = decorations.filter(({ elements }) => elements.length > 0)
   const dryings = stages.dry({ decorations: made, ...climates, learned: learned.drying, limit: learned.limit })
-  const eventAt = eventAtOf(brief)
-  const onTheCake = stages.onTheCake({
-    coverings: cake.tiers.map(({ covering }) => covering),
-    air: brief.venue,
-    eventAt,
-  })
+  const coverings = option.cake.tiers.map(({ covering }) => covering)
+  const onTheCake = stages.onTheCake({ coverings, air: venue, eventAt: eventAtOf(brief) })
+  return { groups, sheets, dishes, made, slowing, dryings, onTheCake }
+}
 
+type CutColouredDried = ReturnType<typeof cutColouredDried>
+
+/** From pieces and rests to turns, and from turns to hours. */
+function scheduled(
+  stages: RememberedStages,
+  inputs: PlanInputs,
+  { option, learned, cakeFacts }: Placed,
+  { made, dishes, dryings, slowing }: CutColouredDried,
+) {
+  const { commission, workshop, others = [], walks = QUICK_WALKS } = inputs
+  const { brief, bench } = commission
+  const { mats, trays, ovenPlaces, moulds, pace, stepMinutes } = workshop
   const places = { mats, trays, ovenPlaces, moulds }
-  const { pace } = workshop
-  const { baths } = dishes
   const hands = { learned: { drying: learned.drying, hands: learned.hands }, pace, stepMinutes }
-  const making = stages.work({ decorations: made, baths, dryings, slowing, recuts: bench.recuts, ...hands, ...places })
+  const rests = { dryings, slowing, recuts: bench.recuts }
+  const making = stages.work({ decorations: made, baths: dishes.baths, ...rests, ...hands, ...places })
 
-  const { eventAt: event, completion, keeping } = brief
-  const scheduled = stages.schedule({
-    brief: { eventAt: event, completion, keeping, roadMin: roadWorking(brief).value },
-    warmMin: Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0),
-    workshop: { ...places, hours: workshop.hours, pace, people: workshop.people, busy: workshop.busy },
-    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'),
-    others: inputs.others ?? [],
-    pins: option.pins,
-    walks,
-    making,
-    hands: learned.hands,
-  })
+  const warmMin = Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0)
+  const wanted = { ...toSchedule(brief, option, workshop), warmMin, others, walks }
+  const work = stages.schedule({ ...wanted, making, hands: learned.hands })
   const now = bench.tasks.length > 0 ? (bench.handedOver?.at ?? inputs.now) : 0
-  const timetable = stages.timetable({ scheduled, walks, tasks: bench.tasks, now })
-  const { work } = scheduled
+  const timetable = stages.timetable({ scheduled: work, walks, tasks: bench.tasks, now })
+  return { work: work.work, tooBig: making.tooBig, timetable }
+}
 
-  const supplies = sheetSupplies(sheets, workshop.stock)
-  const uses = dyeUses(dyes, baths, dishes.dishes)
-  const colour = sumOf(
-    'colour',
-    'volume',
-    'dyes added up',
-    uses.map(({ ml }) => ml),
-  )
-  const cost = costOf(sheets, colour, work.total, workshop.prices)
+function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
+  const { workshop, units, commission } = inputs
+  const { brief } = commission
+  const onCake = placed(stages, inputs)
+  const { option, learned, stack, cakeFacts, fits, decorations, bouquets, accents } = onCake
+  const prepared = cutColouredDried(stages, inputs, onCake)
+  const { groups, sheets, dishes, made, slowing, dryings, onTheCake } = prepared
+  const { work, tooBig, timetable } = scheduled(stages, inputs, onCake, prepared)
+
+  const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
   const wires = wireStage({ decorations })
-  const inedible = inedibleOf({ cake, facts: cakeFacts, decorations, holders: wires.holders, accents })
+  const { holders } = wires
+  const { cake, ownPieces } = option
+  const inedible = inedibleOf({ cake, facts: cakeFacts, decorations, holders, accents })
+  const careCard = careCardOf({ ...onCake, ...prepared, cake, decorations: made, inedible, venue: brief.venue })
+  const liquids = decorations.flatMap((each) => each.liquids)
+  const mixtures = mixturesFor(liquids, unwantedOf(brief.limits))
 
   const neverFirm = neverFirmOf(decorations, slowing)
   const laidTooEarly = laidTooEarlyOf(onTheCake, decorations, timetable.ok ? timetable.value.slots : [])
-  const judged = {
-    groups,
-    accents,
-    cakeFacts,
-    fit: fits.fit,
-    dishes,
-    supplies,
-    timetable,
-    dryings,
-    neverFirm,
-    laidTooEarly,
-  }
-  const cautions = cautionsFor({ inputs, stack, decorations, tooBig: making.tooBig, ...judged })
+  const facts = { ...onCake, ...prepared, ...supplied, fit: fits.fit, timetable, tooBig, neverFirm, laidTooEarly }
+  const cautions = cautionsFor({ ...facts, inputs })
 
-  const loads = work.making.flatMap(({ steps }) => steps.flatMap(({ turns, hold }) => (hold?.untilStep ? turns : [])))
-  const figures = { decorations, sheets, dishes, handsOn: work.total, cost, cautions, units }
-  const tally = tallyOf({
-    ...figures,
-    ownPieces: option.ownPieces.reduce((sum, { quantity }) => sum + quantity, 0),
-    loads: loads.length,
-    leaveAt: timetable.ok ? timetable.value.leaveAt : null,
-    startBy: startByWorking(brief, pace, timetable, work),
-    noStart: noStartWords(timetable),
-  })
+  const startBy = startByWorking(brief, workshop.pace, timetable, work)
+  const tally = tallyOf({ ...facts, work, ownPieces, startBy, cautions, units })
+  const leafStates = leafStatesOf(cautions, option.decorations.length > 0)
   return {
     ...{ learned, stack, decorations, bouquets, accents, cake: cakeFacts, ...fits, groups, sheets, dishes },
-    ...{
-      slowing,
-      dryings,
-      onTheCake,
-      work,
-      tooBig: making.tooBig,
-      timetable,
-      supplies,
-      dyeUses: uses,
-      cost,
-      wires,
-      inedible,
-      cautions,
-      tally,
-    },
-    mixtures: mixturesFor(
-      decorations.flatMap(({ liquids }) => liquids),
-      unwantedOf(brief.limits),
-    ),
-    careCard: careCardOf({ cake, stack, decorations: made, accents, inedible, dryings, onTheCake, venue: brief.venue }),
-    leafStates: leafStatesOf(cautions, option.decorations.length > 0),
+    ...{ slowing, dryings, onTheCake, work, tooBig, timetable, ...supplied, wires, mixtures },
+    ...{ careCard, inedible, cautions, tally, leafStates },
   }
 }
 

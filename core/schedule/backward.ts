@@ -2,39 +2,10 @@
  * One walk back from the end: every task as late as those after it, what it occupies and whose hands it takes allow.
  */
 import { ok, refuse, type Moment, type Result } from '../quantity'
-import { freeBefore, latestIn, without, type FreeTime } from './freeTime'
-import type { HeldUnit, Hold, Job, NoSchedule, PlacedTask, Reason, Schedule, Task, Wait } from './task'
+import { latestIn, without, type FreeTime } from './freeTime'
+import type { HeldUnit, Hold, NoSchedule, PlacedTask, Reason, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
-
-/** A job with what is asked of it again and again. */
-export type PreparedJob = {
-  readonly job: Job
-  readonly after: ReadonlyMap<string, readonly Wait[]>
-  readonly before: ReadonlyMap<string, readonly Wait[]>
-  readonly begins: ReadonlyMap<string, readonly Hold[]>
-  readonly ends: ReadonlyMap<string, readonly Hold[]>
-  readonly free: readonly FreeTime[]
-}
-
-function grouped<Item>(items: readonly Item[], key: (item: Item) => string): ReadonlyMap<string, readonly Item[]> {
-  const groups = new Map<string, Item[]>()
-  for (const item of items) {
-    const group = groups.get(key(item))
-    if (group) group.push(item)
-    else groups.set(key(item), [item])
-  }
-  return groups
-}
-
-/** Looks up once what every walk needs. */
-export const prepared = (job: Job): PreparedJob => ({
-  job,
-  after: grouped(job.waits, ({ before }) => before),
-  before: grouped(job.waits, ({ after }) => after),
-  begins: grouped(job.holds, ({ from }) => from),
-  ends: grouped(job.holds, ({ until }) => until),
-  free: job.people.map((person) => freeBefore(person, job.endAt)),
-})
+import type { PreparedJob } from './prepared'
 
 /** A unit of a resource: from when on it is taken, and whether what takes it has not begun yet in this walk. */
 type Unit = { takenFrom: Moment; by: string | null; open: Hold | null }

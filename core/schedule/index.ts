@@ -12,16 +12,11 @@ export {
   type Turn,
   type Work,
 } from './work'
-export type { SlotKind, TaskOf, TimetableQuestion } from './job'
-export {
-  findTimetable,
-  planTimetable,
-  timetableSince,
-  type FoundTimetable,
-  type NoTimetable,
-  type Slot,
-  type Timetable,
-} from './timetable'
+export type { SlotKind, TaskOf } from './collected'
+export type { TimetableQuestion } from './job'
+export { type Slot, type Timetable } from './slots'
+export { type NoTimetable } from './slots'
+export { findTimetable, planTimetable, timetableSince, type FoundTimetable } from './timetable'
 export { workingHoursSchema, type Stretch, type WorkingHours } from './workingHours'
 export { scheduleFaults } from './checkSchedule'
 export { reasonWords } from './reasonWords'

@@ -1,22 +1,9 @@
 /** From the work of a commission to tasks, with what each waits for and what it occupies. */
-import type { Moment, Working } from '../quantity'
-import type { Hold, Job, Person, Resource, Task, Wait } from './task'
+import type { Moment } from '../quantity'
+import type { Job, Person, Resource } from './task'
 import type { Completion, Making, MakingStep, Turn, Work } from './work'
-
-export type SlotKind =
-  | 'warm'
-  | 'cover'
-  | 'stack'
-  | 'make'
-  | 'dry'
-  | 'oven'
-  | 'rest'
-  | 'pack'
-  | 'place'
-  | 'loadCar'
-  | 'drive'
-  | 'photograph'
-  | 'event'
+import { afterTurn } from './afterTurn'
+import { Collected, turnWords, type TaskOf, type PlannedTask, type Lying, type Done } from './collected'
 
 export type TimetableQuestion = {
   readonly eventAt: Moment
@@ -39,78 +26,18 @@ export type TimetableQuestion = {
   readonly pins: Readonly<Record<string, Moment>>
 }
 
-/** Which step of which decoration a task is, and which turn of how many. */
-export type TaskOf = {
-  readonly decoration: string
-  readonly step: string
-  readonly turn: number
-  readonly turns: number
-}
-
-/** A task with what it is shown as, and what it is a step of. */
-export type PlannedTask = Task & { readonly kind: SlotKind; readonly of: TaskOf | null }
-
-/** What lies somewhere after a task until another: what it is called, and on what. */
-type Lying = {
-  readonly id: string
-  readonly kind: 'dry' | 'rest'
-  readonly name: string
-  readonly of: TaskOf
-  readonly from: string
-  /** Taken up by that task; or so many minutes after it was laid down. */
-  readonly until: { readonly task: string } | { readonly afterMin: number; readonly since: string }
-  /** The place it holds; none where it lies on a rack. */
-  readonly place: string | null
-}
-
 /** A job with what its tasks are called and shown as. */
 export type TimetableJob = {
   readonly job: Job
   readonly tasks: readonly PlannedTask[]
   readonly lying: readonly Lying[]
 }
-
-/** Trays cool so long before anything is lifted off. */
-const COOLING_MIN = 10
 /** A covered tier chills so long before it is stacked. Usual practice. */
 const CHILL_MIN = 60
 /** What is fried keeps so long. */
 const FRESH_MIN = 24 * 60
 /** Work up to so long is done in one go. */
 const ONE_GO_MIN = 90
-
-/** Collects tasks, waits and holds. */
-class Collected {
-  readonly tasks: PlannedTask[] = []
-  readonly waits: Wait[] = []
-  readonly holds: Hold[] = []
-  readonly lying: Lying[] = []
-
-  constructor(private readonly pins: TimetableQuestion['pins']) {}
-
-  add(id: string, kind: SlotKind, name: string, durationMin: number, change: Partial<PlannedTask> = {}): string {
-    this.tasks.push({
-      id,
-      kind,
-      name,
-      durationMin,
-      byHand: true,
-      splits: false,
-      anyHour: false,
-      endsBy: null,
-      keeps: false,
-      group: kind,
-      of: null,
-      pinnedAt: this.pins[id] ?? null,
-      ...change,
-    })
-    return id
-  }
-
-  then(before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void {
-    if (before && after) this.waits.push({ before, after, leastMin, mostMin })
-  }
-}
 
 const WHOLE = { splits: true }
 const ON_THE_DAY = { anyHour: true }
@@ -168,9 +95,6 @@ function cakeTasks(plan: Collected, { work, completion, driveMin, warmMin, warme
   return { stack, made }
 }
 
-/** A task that must be over, and how long after it work may go on. */
-type Done = { readonly task: string; readonly restMin: number }
-
 /** All steps of a decoration, turn by turn. */
 function addMaking(plan: Collected, making: Making, { stack, made }: CakeTasks): void {
   let before: readonly (readonly Done[])[] = []
@@ -196,12 +120,6 @@ function addMaking(plan: Collected, making: Making, { stack, made }: CakeTasks):
   }
 }
 
-/** What a turn is called after its step. */
-function turnWords({ load }: Turn, { turn, turns }: TaskOf): string {
-  if (load) return `, load ${load.number}${load.again ? ', cut again' : ''}`
-  return turns > 1 ? `, turn ${turn} of ${turns}` : ''
-}
-
 function addTurn(plan: Collected, making: Making, step: MakingStep, turn: Turn, of: TaskOf): void {
   const isLaid = step.hold !== null || step.turnsOf !== null
   plan.add(turn.task, 'make', `${making.name}: ${step.name.toLowerCase()}${turnWords(turn, of)}`, turn.hands.value, {
@@ -211,73 +129,3 @@ function addTurn(plan: Collected, making: Making, step: MakingStep, turn: Turn, 
     of,
   })
 }
-
-/** What must be over before work goes on from a turn; what it occupies meanwhile. */
-function afterTurn(plan: Collected, making: Making, step: MakingStep, turn: Turn, of: TaskOf): readonly Done[] {
-  const { hold, since, ovenMin } = step
-  const restMin = step.rest.value
-  if (since !== null) return [{ task: turn.task, restMin: 0 }, ...restSince(plan, making, step, turn, of)]
-  if (!hold) return [{ task: turn.task, restMin }]
-  if (hold.untilStep !== null) {
-    const until = making.steps.find(({ id }) => id === hold.untilStep)!.turns[of.turn - 1]!.task
-    plan.holds.push({ resource: hold.place, units: turn.units, from: turn.task, until })
-    const name = `${making.name}: ${ovenMin ? 'on its tray' : 'dries'}${turnWords(turn, of)}`
-    plan.lying.push({
-      id: `${turn.task}-lies`,
-      kind: 'dry',
-      name,
-      of,
-      from: turn.task,
-      until: { task: until },
-      place: hold.place,
-    })
-    if (!ovenMin) return [{ task: turn.task, restMin }]
-    const oven = addByItself(
-      plan,
-      `${turn.task}-oven`,
-      'oven',
-      `${making.name}: in the oven${turnWords(turn, of)}`,
-      ovenMin,
-      of,
-    )
-    plan.then(turn.task, oven)
-    plan.holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
-    return [{ task: oven, restMin: COOLING_MIN }]
-  }
-  if (restMin === 0) {
-    plan.holds.push({ resource: hold.place, units: turn.units, from: turn.task, until: turn.task })
-    return [{ task: turn.task, restMin: 0 }]
-  }
-  const dry = addByItself(plan, `${turn.task}-dry`, 'dry', `${making.name}: ${hold.name}`, step.rest, of)
-  plan.then(turn.task, dry)
-  plan.holds.push({ resource: hold.place, units: turn.units, from: turn.task, until: dry })
-  return [{ task: dry, restMin: 0 }]
-}
-
-/** A rest that began when a turn of an earlier step was done. */
-function restSince(plan: Collected, making: Making, step: MakingStep, turn: Turn, of: TaskOf): readonly Done[] {
-  const first = making.steps.find(({ id }) => id === step.since)!
-  // In the oven it has set already.
-  if (first.ovenMin) return []
-  const began = first.turns[of.turn - 1]!.task
-  plan.lying.push({
-    id: `${turn.task}-rests`,
-    kind: 'rest',
-    name: `${making.name}: sets${turnWords(turn, of)}`,
-    of,
-    from: turn.task,
-    until: { afterMin: step.rest.value, since: began },
-    place: null,
-  })
-  return [{ task: began, restMin: step.rest.value }]
-}
-
-/** Something that goes on without hands. */
-const addByItself = (plan: Collected, id: string, kind: SlotKind, name: string, minutes: Working, of: TaskOf): string =>
-  plan.add(id, kind, name, minutes.value, {
-    byHand: false,
-    anyHour: true,
-    keeps: kind === 'dry',
-    group: kind === 'dry' ? of.decoration : kind,
-    of,
-  })

@@ -1,5 +1,5 @@
 import { dayClockText, printDuration } from '../quantity'
-import type { Slot, Timetable } from './timetable'
+import type { Slot, Timetable } from './slots'
 
 const NEAR_MIN = 1e-6
 

@@ -3,7 +3,8 @@
  * seed.
  */
 import { ok, refuse, seededStream, type Result } from '../quantity'
-import { prepared, walkBackward, type PreparedJob } from './backward'
+import { prepared, type PreparedJob } from './prepared'
+import { walkBackward } from './backward'
 import type { Job, NoSchedule, Schedule, Task } from './task'
 
 /**

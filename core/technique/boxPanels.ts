@@ -6,15 +6,14 @@
  * top; three accents on each of its four top corners, 12.
  */
 import { z } from 'zod'
-import { polyline, rectangle, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, typed, type Working } from '../quantity'
+import { polyline, rectangle } from '../geometry'
+import { derive, found, typed, type Working } from '../quantity'
 import { defineTechnique, type PieceKind, type PlacedElement } from './define'
-import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
-import { frameOf } from './frame'
+import { panelMesh, PATTERN } from './panel/panelMesh'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const CORNERS = ['none', 'top', 'all'] as const
 
@@ -32,12 +31,6 @@ const parameters = z.strictObject({
     .enum(PRINTS)
     .meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
-
-const COLUMNS = 8
-/** How much deeper than the paper the print is. */
-const PRINT_LIGHT = -0.3
-/** All faces are printed from one pattern. */
-const PATTERN = 3
 
 /** Accents that belong to one face: those of one of its ends, above, or above and below. */
 const accentsOfFace = (corners: (typeof CORNERS)[number], perCorner: number): number =>
@@ -167,10 +160,7 @@ export const boxPanels = defineTechnique({
       id: 'cut',
       name: 'Cut the panels',
       say: 'To the measure of each face; print or paint them first and let them dry.',
-      perPieceMin: 1.2,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 1.2, fixed: 5 },
     },
     {
       id: 'glue',
@@ -178,9 +168,7 @@ export const boxPanels = defineTechnique({
       say:
         'Opposite faces first, a thin even coat of gel, edges above all; the top ' +
         'last. Fold the accents over the corners to hide the joints.',
-      perPieceMin: 0.5,
-      perElementMin: 4,
-      fixedMin: 5,
+      minutes: { perPiece: 0.5, perElement: 4, fixed: 5 },
       rest: untilHandled(30),
     },
   ],
@@ -196,73 +184,5 @@ export const boxPanels = defineTechnique({
   ],
   holdingParts: () => [],
 
-  draw: ({ corners, perCorner, accentMm, print }, element, wall) => {
-    const stream = seededStream(element.seed)
-    const at = frameOf(element, wall)
-    const face = element.face ?? { widthMm: 100, heightMm: 100 }
-    const askew = between(stream, -0.5, 0.5)
-    if (element.on === 'top') {
-      const corner = (side: number, deep: number): Point3 =>
-        at((side * face.widthMm) / 2, 0.6 + askew * 0.2, (deep * face.heightMm) / 2)
-      const points = [corner(-1, 1), corner(1, 1), corner(1, -1), corner(-1, -1)]
-      const strokes = printOn(print, face, PATTERN).map(({ points: stroke, widthMm }): MeshLine => ({
-        points: stroke.map(({ x, y }) => corner((2 * x) / face.widthMm - 1, (2 * y) / face.heightMm - 1)),
-        widthMm,
-        light: PRINT_LIGHT,
-        opacity: 0.7,
-        printed: true,
-      }))
-      return {
-        faces: [{ points, opacity: 0.96, light: 0.05 }],
-        lines: [...strokes, { points: [...points, points[0]!], widthMm: 0.6, light: 0.5, opacity: 0.8, edge: true }],
-      }
-    }
-    const pointAt = (share: number, up: number, out = 0.9): Point3 =>
-      wall(element.angleDeg + share * element.spanDeg, element.heightMm + up * face.heightMm + askew * share, out)
-    const faces: MeshFace[] = Array.from({ length: COLUMNS }, (_, column) => ({
-      points: [
-        pointAt(column / COLUMNS - 0.5, 0),
-        pointAt((column + 1) / COLUMNS - 0.5, 0),
-        pointAt((column + 1) / COLUMNS - 0.5, 1),
-        pointAt(column / COLUMNS - 0.5, 1),
-      ],
-      opacity: 0.97,
-      light: 0,
-    }))
-    const rim = [
-      [-0.5, 0],
-      [0.5, 0],
-      [0.5, 1],
-      [-0.5, 1],
-      [-0.5, 0],
-    ].map(([share, up]) => pointAt(share!, up!))
-    const strokes = printOn(print, face, PATTERN).map(({ points, widthMm }): MeshLine => ({
-      points: points.map(({ x, y }) => pointAt(x / face.widthMm - 0.5, y / face.heightMm)),
-      widthMm,
-      light: PRINT_LIGHT,
-      opacity: 0.7,
-      printed: true,
-    }))
-    const lines: MeshLine[] = [...strokes, { points: rim, widthMm: 0.7, light: 0.45, opacity: 0.9, edge: true }]
-    const half = accentMm / 2
-    const perShare = 1 / Math.max(1, face.widthMm)
-    const tops = corners === 'none' ? [] : corners === 'top' ? [1] : [1, 0]
-    for (const end of tops) {
-      for (let each = 0; each < perCorner; each += 1) {
-        const [along, high] = [
-          0.5 - each * half * 0.9 * perShare,
-          end === 1 ? face.heightMm - half * 0.6 - (each % 2) * half * 0.5 : half * 0.9 + (each % 2) * half * 0.5,
-        ]
-        const put = (right: number, up: number, out: number): Point3 =>
-          wall(element.angleDeg + (along + right * perShare) * element.spanDeg, element.heightMm + high + up, out)
-        const [left, low, right, top] = [put(-half, 0, 2.2), put(0, -half, 1.4), put(half, 0, 2.2), put(0, half, 1.4)]
-        faces.push(
-          { points: [low, right, top], opacity: 0.98, light: 0.14 },
-          { points: [low, top, left], opacity: 0.98, light: -0.18 },
-        )
-        lines.push({ points: [left, low, right, top, left], widthMm: 0.6, light: -0.35, opacity: 0.7, edge: true })
-      }
-    }
-    return { faces, lines }
-  },
+  draw: panelMesh,
 })

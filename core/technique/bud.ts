@@ -12,7 +12,7 @@ import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { branchStance } from './foliage'
 import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
 import { bloomWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(6).max(50).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -130,18 +130,13 @@ export const bud = defineTechnique({
       id: 'cut',
       name: 'Cut petals and calyx',
       say: 'Several plies at a time; the calyx from offcuts in its colour.',
-      perPieceMin: 0.25,
-      perElementMin: 0,
-      fixedMin: 4,
-      rest: fixed(0),
+      minutes: { perPiece: 0.25, fixed: 4 },
     },
     {
       id: 'roll',
       name: 'Roll round the hook',
       say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.',
-      perPieceMin: 0.4,
-      perElementMin: 1,
-      fixedMin: 4,
+      minutes: { perPiece: 0.4, perElement: 1, fixed: 4 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'element' },
     },

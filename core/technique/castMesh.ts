@@ -91,9 +91,7 @@ export const castMesh = defineTechnique({
       id: 'blend',
       name: 'Blend the slurry',
       say: 'Torn paper and water, about one to six by weight, till smooth; powder colour now.',
-      perPieceMin: 0,
-      perElementMin: 0,
-      fixedMin: 10,
+      minutes: { fixed: 10 },
       rest: fixed(10),
     },
     {
@@ -102,9 +100,7 @@ export const castMesh = defineTechnique({
       say:
         'A thin ladle in a hot non-stick pan, spread, heat lowered; bubbles leave the ' +
         'holes. Off as soon as it lifts. Thin is supple, thick is brittle.',
-      perPieceMin: 1.5,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 1.5, fixed: 5 },
       rest: fixed(10),
       hold: { place: 'pan', per: 'job' },
     },
@@ -112,9 +108,7 @@ export const castMesh = defineTechnique({
       id: 'lay',
       name: 'Break and lay on',
       say: 'Crisp at first, soft after ten minutes in the room: break to shape crisp, lay on soft.',
-      perPieceMin: 0,
-      perElementMin: 1,
-      fixedMin: 0,
+      minutes: { perElement: 1 },
       rest: fixed(15),
     },
   ],

@@ -26,7 +26,7 @@ import {
   type PetalLayer,
 } from './petal'
 import { bloomWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(160).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -142,27 +142,20 @@ export const cuppedBloom = defineTechnique({
       id: 'colour',
       name: 'Colour the sheet',
       say: 'Brush and spatter the whole sheet before cutting; let it dry flat.',
-      perPieceMin: 0,
-      perElementMin: 1,
-      fixedMin: 10,
+      minutes: { perElement: 1, fixed: 10 },
       rest: untilHandled(40),
     },
     {
       id: 'cut',
       name: 'Cut and slit',
       say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.',
-      perPieceMin: 0.35,
-      perElementMin: 1,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.35, perElement: 1, fixed: 5 },
     },
     {
       id: 'lap',
       name: 'Lap and dry',
       say: 'A dot of glue, lap the slit by its angle, press; cup up in foam.',
-      perPieceMin: 0.4,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.4, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'piece' },
     },
@@ -170,9 +163,7 @@ export const cuppedBloom = defineTechnique({
       id: 'assemble',
       name: 'Build round the fringe',
       say: 'Roll the fringe on the hook, dip its tips in coloured sugar. Petals from small to large, each whorl between the last.',
-      perPieceMin: 0.4,
-      perElementMin: 3,
-      fixedMin: 5,
+      minutes: { perPiece: 0.4, perElement: 3, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },
     },

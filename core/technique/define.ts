@@ -73,9 +73,18 @@ export type Fitted = Sector & SeenSize & { readonly shortMm: number }
 
 /**
  * How large an element of size 1 is seen, mm. `footWidthMm` is the part of the width that a foot takes which is the same
- * for every size; none when it is not said.
+ * for every size; none when it is not said. `standsMm` is how wide its foot is on a top or a ledge, where it is gathered
+ * to less than what is seen.
  */
-export type SeenSize = { readonly widthMm: number; readonly heightMm: number; readonly footWidthMm?: number }
+export type SeenSize = {
+  readonly widthMm: number
+  readonly heightMm: number
+  readonly footWidthMm?: number
+  readonly standsMm?: number
+}
+
+/** How wide the foot of an element of a size is on a top or a ledge, mm. */
+export const standsAt = ({ widthMm, standsMm }: SeenSize, size: number): number => standsMm ?? widthMm * size
 
 /** How wide an element of a size is seen, mm. */
 export const seenWidthAt = ({ widthMm, footWidthMm = 0 }: SeenSize, size: number): number =>

@@ -12,7 +12,7 @@ import type { MeshFace, MeshLine } from './mesh'
 import { branchStance } from './foliage'
 import { floretOutline } from './petal'
 import { tapeFor, wireLength } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(25).max(160).meta({ label: 'Sprig high', kind: 'length', help: 'Of the tallest' }),
@@ -91,19 +91,14 @@ export const fillerSprig = defineTechnique({
       id: 'snip',
       name: 'Snip',
       say: 'From offcuts: punch or snip, then pinch each round a hook with a dot of glue.',
-      perPieceMin: 0.35,
-      perElementMin: 0,
-      fixedMin: 4,
+      minutes: { perPiece: 0.35, fixed: 4 },
       rest: untilHandled(30),
     },
     {
       id: 'join',
       name: 'Join the sprig',
       say: 'From the tip down, fork by fork, half-width tape; no two alike.',
-      perPieceMin: 0.15,
-      perElementMin: 2,
-      fixedMin: 4,
-      rest: fixed(0),
+      minutes: { perPiece: 0.15, perElement: 2, fixed: 4 },
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],

@@ -13,7 +13,7 @@ import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   panelLengthMm: z
@@ -81,18 +81,13 @@ export const flatPanel = defineTechnique({
       id: 'cut',
       name: 'Cut the panels',
       say: 'Cut square at both ends; print or paint them first and let them dry.',
-      perPieceMin: 2,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 2, fixed: 5 },
     },
     {
       id: 'glue',
       name: 'Glue them on',
       say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.',
-      perPieceMin: 0,
-      perElementMin: 5,
-      fixedMin: 5,
+      minutes: { perElement: 5, fixed: 5 },
       rest: untilHandled(30),
     },
   ],

@@ -12,7 +12,7 @@ import type { MeshBead, MeshFace, MeshLine } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomStance, floretOutline } from './petal'
 import { tapeFor, wireLength } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(30).max(160).meta({ label: 'Dome across', kind: 'length', help: 'Of the biggest' }),
@@ -118,18 +118,13 @@ export const floretDome = defineTechnique({
       id: 'cut',
       name: 'Cut or punch the florets',
       say: 'Close together, a few at a time; patches from offcuts.',
-      perPieceMin: 0.12,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.12, fixed: 5 },
     },
     {
       id: 'wire',
       name: 'Loop and patch',
       say: 'Flatten a loop on each wire, glue it behind, a patch over it; barely damp, pinch each petal up.',
-      perPieceMin: 0.6,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.6, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'piece' },
     },
@@ -137,9 +132,7 @@ export const floretDome = defineTechnique({
       id: 'set',
       name: 'Set over the foam',
       say: 'From the top down, each overlapping the last; turn as you go, leave no foam to be seen.',
-      perPieceMin: 0.25,
-      perElementMin: 3,
-      fixedMin: 5,
+      minutes: { perPiece: 0.25, perElement: 3, fixed: 5 },
       rest: untilHandled(30),
     },
   ],

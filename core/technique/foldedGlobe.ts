@@ -87,10 +87,7 @@ export const foldedGlobe = defineTechnique({
       id: 'punch',
       name: 'Punch the circles',
       say: 'Punch or cut close together; all of one globe alike.',
-      perPieceMin: 0.25,
-      perElementMin: 0,
-      fixedMin: 3,
-      rest: fixed(0),
+      minutes: { perPiece: 0.25, fixed: 3 },
     },
     {
       id: 'fold',
@@ -98,9 +95,7 @@ export const foldedGlobe = defineTechnique({
       say:
         'Fold each in half, glue back to back, six for each half; join the halves when they ' +
         'hold. Staggered, set each a little off the last and back again.',
-      perPieceMin: 0.75,
-      perElementMin: 2,
-      fixedMin: 0,
+      minutes: { perPiece: 0.75, perElement: 2 },
       rest: fixed(15),
     },
   ],

@@ -128,10 +128,7 @@ export const formedSail = defineTechnique({
       id: 'cut',
       name: 'Cut the sails',
       say: 'The sheet in three strips, each strip in three, or larger ones by eye; no two alike.',
-      perPieceMin: 0.7,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.7, fixed: 5 },
     },
     {
       id: 'wash',
@@ -139,18 +136,14 @@ export const formedSail = defineTechnique({
       say:
         'A thin wash of colour brushed on the smooth face, pinch or fold the foot, lay it over the ' +
         'former. Two hours to the touch, overnight to set; it cannot be bent after.',
-      perPieceMin: 2,
-      perElementMin: 0,
-      fixedMin: 10,
+      minutes: { perPiece: 2, fixed: 10 },
       rest: untilFirm(720),
     },
     {
       id: 'place',
       name: 'Place',
       say: 'The largest at the heart, feet behind the next; gel or a slit holds them.',
-      perPieceMin: 0,
-      perElementMin: 1,
-      fixedMin: 0,
+      minutes: { perElement: 1 },
       rest: fixed(15),
     },
   ],

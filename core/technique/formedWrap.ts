@@ -89,9 +89,7 @@ export const formedWrap = defineTechnique({
       id: 'condition',
       name: 'Condition the sheets',
       say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.',
-      perPieceMin: 3,
-      perElementMin: 0,
-      fixedMin: 10,
+      minutes: { perPiece: 3, fixed: 10 },
       rest: untilHandled(20),
     },
     {
@@ -100,9 +98,7 @@ export const formedWrap = defineTechnique({
       say:
         'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. ' +
         'Two hours before a fan: it holds its shape and is not sticky.',
-      perPieceMin: 6,
-      perElementMin: 0,
-      fixedMin: 10,
+      minutes: { perPiece: 6, fixed: 10 },
       rest: untilHandled(120),
       hold: { place: 'fan', per: 'job' },
     },
@@ -110,9 +106,7 @@ export const formedWrap = defineTechnique({
       id: 'wrap',
       name: 'Wrap the tier',
       say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.',
-      perPieceMin: 0,
-      perElementMin: 5,
-      fixedMin: 5,
+      minutes: { perElement: 5, fixed: 5 },
       rest: untilHandled(30),
     },
   ],

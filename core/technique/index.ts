@@ -42,6 +42,7 @@ export {
   type PieceKind,
   type PlacedElement,
   type Sector,
+  standsAt,
   type SeenSize,
   type Technique,
   type TechniqueCaution,

@@ -21,7 +21,7 @@ import {
   pairsOn,
 } from './foliage'
 import { branchWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
@@ -93,18 +93,14 @@ export const laminatedLeaf = defineTechnique({
       say:
         'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces ' +
         'out; press from the middle. Cut through both plies round the wire while supple.',
-      perPieceMin: 0.7,
-      perElementMin: 0,
-      fixedMin: 10,
+      minutes: { perPiece: 0.7, fixed: 10 },
       rest: untilHandled(20),
     },
     {
       id: 'shape',
       name: 'Fold and dry',
       say: 'Fold along the middle, twist the tip, stand in foam, none touching.',
-      perPieceMin: 0.2,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.2, fixed: 5 },
       rest: untilHandled(240),
       hold: { place: 'foamHole', per: 'piece' },
     },
@@ -114,10 +110,7 @@ export const laminatedLeaf = defineTechnique({
       say:
         'From the tip down: the single leaf, then pair by pair, larger towards the foot, ' +
         'half-width tape stretched; the heavy wire joins at the second pair.',
-      perPieceMin: 0.3,
-      perElementMin: 4,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.3, perElement: 4, fixed: 5 },
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.24 }],

@@ -12,7 +12,7 @@ import { defineTechnique } from './define'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -126,18 +126,13 @@ export const mouldedBloom = defineTechnique({
       id: 'cut',
       name: 'Cut the petals',
       say: 'Broad petals, one size; two or three plies at a time.',
-      perPieceMin: 0.35,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.35, fixed: 5 },
     },
     {
       id: 'mould',
       name: 'Dip and drape',
       say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.',
-      perPieceMin: 0.8,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.8, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'halfSphere', per: 'piece' },
     },
@@ -145,9 +140,7 @@ export const mouldedBloom = defineTechnique({
       id: 'assemble',
       name: 'Set round the wire',
       say: 'A damp strip wound on the hook, stamens, then the petals each under the last; hang upside down.',
-      perPieceMin: 0.7,
-      perElementMin: 3,
-      fixedMin: 5,
+      minutes: { perPiece: 0.7, perElement: 3, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },
     },

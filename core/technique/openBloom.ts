@@ -24,7 +24,7 @@ import {
   type PetalLayer,
 } from './petal'
 import { bloomWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(12).max(140).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
@@ -116,18 +116,13 @@ export const openBloom = defineTechnique({
       id: 'cut',
       name: 'Cut the petals',
       say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.',
-      perPieceMin: 0.3,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.3, fixed: 5 },
     },
     {
       id: 'cup',
       name: 'Damp and cup',
       say: 'Barely damp with alcohol and water, about three to one. Lap the slit, pinch the foot, cup it over a finger; into bumpy foam.',
-      perPieceMin: 0.35,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.35, fixed: 5 },
       rest: untilHandled(30),
     },
     {
@@ -136,9 +131,7 @@ export const openBloom = defineTechnique({
       say:
         'Small ones round the hook, then medium, then large, not evenly spaced; tacky ' +
         'glue on the foot, five seconds each. Hang or stand in foam.',
-      perPieceMin: 0.35,
-      perElementMin: 2,
-      fixedMin: 5,
+      minutes: { perPiece: 0.35, perElement: 2, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },
     },

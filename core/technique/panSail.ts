@@ -110,10 +110,7 @@ export const panSail = defineTechnique({
       id: 'tear',
       name: 'Tear the pieces',
       say: 'Well over size: the dip draws them in.',
-      perPieceMin: 0.4,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.4, fixed: 5 },
     },
     {
       id: 'pan',
@@ -121,9 +118,7 @@ export const panSail = defineTechnique({
       say:
         'A blink in coloured water, into a dry non-stick pan, medium then low; mist a second colour, ' +
         'turn once, out when it no longer feels sticky. Shape it warm, cool on a rack.',
-      perPieceMin: 3,
-      perElementMin: 0,
-      fixedMin: 15,
+      minutes: { perPiece: 3, fixed: 15 },
       rest: untilFirm(720),
       hold: { place: 'pan', per: 'job' },
     },
@@ -131,9 +126,7 @@ export const panSail = defineTechnique({
       id: 'place',
       name: 'Place',
       say: 'On a moist covering only after half a day; the largest at the heart.',
-      perPieceMin: 0,
-      perElementMin: 1,
-      fixedMin: 0,
+      minutes: { perElement: 1 },
       rest: fixed(15),
     },
   ],

@@ -21,7 +21,7 @@ import {
   pairsOn,
 } from './foliage'
 import { branchWiring } from './wiring'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
@@ -87,18 +87,13 @@ export const patchedLeaf = defineTechnique({
       id: 'cut',
       name: 'Cut leaves and patches',
       say: 'Leaves two or three plies at a time; patches are small squares from offcuts.',
-      perPieceMin: 0.25,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.25, fixed: 5 },
     },
     {
       id: 'patch',
       name: 'Patch the wires',
       say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.',
-      perPieceMin: 0.6,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 0.6, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'piece' },
     },
@@ -106,10 +101,7 @@ export const patchedLeaf = defineTechnique({
       id: 'join',
       name: 'Join the stem',
       say: 'From the tip down, pair by pair, half-width tape stretched; the stem wire joins at the second pair.',
-      perPieceMin: 0.3,
-      perElementMin: 3,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.3, perElement: 3, fixed: 5 },
     },
   ],
   liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],

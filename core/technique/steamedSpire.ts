@@ -10,7 +10,7 @@ import { polyline, type Outline, type Point3 } from '../geometry'
 import { between, found, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { cutSize, STANDARD_SPARES } from './flat'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(40).max(260).meta({ label: 'Seen height', kind: 'length', help: 'Of the tallest' }),
@@ -87,18 +87,13 @@ export const steamedSpire = defineTechnique({
       id: 'cut',
       name: 'Cut and dust',
       say: 'Cut tapered strips with narrow feet. Dust or stencil them dry, before any steam.',
-      perPieceMin: 2,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 2, fixed: 5 },
     },
     {
       id: 'steam',
       name: 'Bend in steam',
       say: 'Short bursts on the plain face, a second or two, bend, hold till it stays. Stand each on a skewer in foam.',
-      perPieceMin: 1.5,
-      perElementMin: 0,
-      fixedMin: 5,
+      minutes: { perPiece: 1.5, fixed: 5 },
       rest: untilHandled(240),
       hold: { place: 'foamHole', per: 'element' },
     },

@@ -44,15 +44,17 @@ type Hold = {
   readonly untilStep?: string
 }
 
+/** Minutes of hands: for each piece, for each element, once to begin; none where it takes none of these. */
+type HandMinutes = { readonly perPiece?: number; readonly perElement?: number; readonly fixed?: number }
+
 /** A hand movement, with its minutes. */
 export type Step = {
   readonly id: string
   readonly name: string
   readonly say: string
-  readonly perPieceMin: number
-  readonly perElementMin: number
-  readonly fixedMin: number
-  readonly rest: Rest
+  readonly minutes: HandMinutes
+  /** None where the next step may follow at once. */
+  readonly rest?: Rest
   readonly hold?: Hold
   /** Pieces are in water until they are limp: a slow soak holds up the hands. */
   readonly soaks?: true

@@ -76,10 +76,7 @@ export const stripScroll = defineTechnique({
       id: 'cut',
       name: 'Cut the strips',
       say: 'Several sheets at once, with a ruler and a sharp blade, all strips of a scroll alike.',
-      perPieceMin: 0.15,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 0.15, fixed: 5 },
     },
     {
       id: 'wind',
@@ -87,9 +84,7 @@ export const stripScroll = defineTechnique({
       say:
         'Stick the strips together at one end, wind tightly round a clip so that ' +
         'each outer one ends shorter, stick the other end, let go.',
-      perPieceMin: 0,
-      perElementMin: 4,
-      fixedMin: 0,
+      minutes: { perElement: 4 },
       rest: fixed(10),
     },
   ],

@@ -11,7 +11,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { roundTheTier } from './round'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   stripLengthMm: z
@@ -114,10 +114,7 @@ export const tornRuffle = defineTechnique({
       id: 'tear',
       name: 'Tear the strips',
       say: 'Lay a ruler on the sheet and tear towards you, slowly; two heights look livelier than one.',
-      perPieceMin: 1,
-      perElementMin: 0,
-      fixedMin: 5,
-      rest: fixed(0),
+      minutes: { perPiece: 1, fixed: 5 },
     },
     {
       id: 'set',
@@ -125,9 +122,7 @@ export const tornRuffle = defineTechnique({
       say:
         'Dampen the cover until it just tacks. From the top down, gather a strip between ' +
         'the fingers and press its foot on; each row over the last.',
-      perPieceMin: 0,
-      perElementMin: 2.5,
-      fixedMin: 5,
+      minutes: { perElement: 2.5, fixed: 5 },
       rest: untilHandled(30),
     },
   ],

@@ -54,7 +54,8 @@ function standardMin(): number {
   const own = TECHNIQUES.flatMap(({ id, steps: all }) => all.map((each) => ({ key: stepKey(id, each.id), each }))).find(
     ({ key }) => key === step.value,
   )!.each
-  return pieces.value * own.perPieceMin + own.fixedMin + (own.perPieceMin === 0 ? pieces.value * own.perElementMin : 0)
+  const { perPiece = 0, perElement = 0, fixed = 0 } = own.minutes
+  return pieces.value * (perPiece > 0 ? perPiece : perElement) + fixed
 }
 
 const fields = () => ({ id: crypto.randomUUID(), at: studio.now, room: workshop.value.room, odd: false })

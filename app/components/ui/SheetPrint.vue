@@ -2,7 +2,7 @@
 import { Download } from '@lucide/vue'
 import { ref } from 'vue'
 import type { Picture } from '#core/draw'
-import type { PrintPaper } from '#core/format/pdf'
+import type { PrintPaper } from '#core/format/pdf/drawings'
 import { saveSheetsAsPdf, saveSheetsAsSvg } from '~/files/sheets'
 
 /** Saves pictures at true size. `mark` tells the buttons of several on one page apart. */

@@ -1,7 +1,7 @@
 import { leastReach, wallPoint, type StandingTier } from '../../cake'
 import { add, outward, scale, unit, type Point3 } from '../../geometry'
 import { tierOf } from '../define'
-import { sweepPath } from '../sweep'
+import { sweepPath } from '../sweepPath'
 import type { Bouquet } from './define'
 
 /** A point of the line along which a bouquet is bound: where it is, out of the cake, and on along the line. */

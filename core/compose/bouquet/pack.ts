@@ -1,4 +1,3 @@
-import { add, cross, scale, unit, type Point3 } from '../../geometry'
 import { between, derive, found, seededStream, seedFor, type Working } from '../../quantity'
 import type { StandingTier } from '../../cake'
 import type { Layout, PlacedElement } from '../../technique'
@@ -7,9 +6,7 @@ import { lineOf, type Line } from './line'
 import { recipeCounts, type Member, type Wanted } from './recipe'
 import { awayFromHeart, directionOf, faceOf, heartAlong, turnsOf, type Aim } from './room'
 import { angleRound, clearOfCake } from './solid'
-
-/** A ball that an element fills, for keeping others out. */
-type Ball = { readonly at: Point3; readonly radiusMm: number }
+import { TOUCHES_MM, standing, roomLeft, type Ball, type Standing } from './standing'
 
 /**
  * A bouquet packed: what each member's elements are and how many, how many of each were wanted, the face that was
@@ -20,21 +17,6 @@ export type Packed = {
   readonly wanted: ReadonlyMap<string, number>
   readonly face: Working
 }
-
-/** Petals and leaves give: balls may press into each other by this share of their radii together. */
-const GIVES = 0.14
-/** Rims of blooms may touch the cake, and no more, mm. */
-const TOUCHES_MM = 1.5
-/** A bloom's face is so much of its width: petals at the rim are thin. */
-const BLOOM_RADIUS = 0.45
-/** Petal tips reach so much further than that, against the cake. */
-const RIM = 1.12
-/** How far before its back the middle of a bloom's ball lies, as a share of its radius. */
-const BLOOM_AHEAD = 0.3
-/** Balls along a spray: where on its length. */
-const SPRAY_BALLS = [0.5, 0.76, 0.97] as const
-/** Leaves reach out beyond the blooms by this share of their length, buds and filler a little. */
-const BEYOND: Readonly<Record<string, number>> = { leaf: 0.42, bud: 0.2, filler: 0.25 }
 /**
  * How far along the line from the heart focal blooms stand: the first near it, more of them further, as a share of the
  * line.
@@ -48,14 +30,6 @@ const SMALLEST = 0.7
 const SIZE_STEPS = 10
 /** Sprays come in two sizes only: each is many leaves, and every size is cut apart. */
 const SPRAY_SIZES = { large: 1, small: 0.8, from: 0.86 } as const
-
-type Standing = {
-  readonly pose: NonNullable<PlacedElement['pose']>
-  readonly balls: readonly Ball[]
-  readonly rim: readonly Point3[]
-  readonly away: number
-  readonly tier: number
-}
 
 /** A size as it is cut: blooms in tenths, sprays large or small. */
 const sizeStep = ({ form }: Member, size: number): number =>
@@ -97,66 +71,6 @@ function aimFor({ role }: Member, bouquet: Bouquet, line: Line, share: number, s
     roundDeg: focal ? between(stream, Math.max(from, 5), Math.min(to, 62)) : between(stream, from, to),
     lean: leaves * towardsEnd + between(stream, -0.3, 0.3),
   }
-}
-
-/** An element where an aim puts it: its pose, the balls it fills, points of its rim. */
-function standing(
-  { role, seen, form }: Member,
-  size: number,
-  bouquet: Bouquet,
-  line: Line,
-  aim: Aim,
-  depth: number,
-): Standing {
-  const { from, towards, reachMm, away, tier, face } = directionOf(bouquet, line, aim)
-  if (form.kind === 'bloom') {
-    const radius = seen.widthMm * size * BLOOM_RADIUS
-    const at = add(from, scale(towards, Math.max(radius * 0.5, (reachMm - radius * 0.6) * depth)))
-    const right = unit(cross(towards, Math.abs(towards[2]) > 0.9 ? [1, 0, 0] : [0, 0, 1]))
-    const up = cross(right, towards)
-    const rim = Array.from({ length: 6 }, (_, step) =>
-      add(
-        at,
-        add(
-          scale(right, RIM * radius * Math.cos((step * Math.PI) / 3)),
-          scale(up, RIM * radius * Math.sin((step * Math.PI) / 3)),
-        ),
-      ),
-    )
-    return {
-      pose: { at: add(at, scale(towards, -BLOOM_AHEAD * radius)), axis: towards, face },
-      balls: [{ at, radiusMm: radius }],
-      rim: [at, ...rim],
-      away,
-      tier,
-    }
-  }
-  const long = seen.heightMm * size
-  const start = Math.max(1, reachMm * depth + (BEYOND[role] ?? 0.2) * long - long)
-  const foot = add(from, scale(towards, start))
-  const balls = SPRAY_BALLS.map((share): Ball => ({
-    at: add(foot, scale(towards, share * long)),
-    radiusMm: Math.max(1.5, (seen.widthMm * size * form.girth) / 2),
-  }))
-  return { pose: { at: foot, axis: towards, face }, balls, rim: balls.map(({ at }) => at), away, tier }
-}
-
-/** The room that is left between an element and what stands, mm; below 0 it presses in further than paper gives. */
-function roomLeft({ balls }: Pick<Standing, 'balls'>, placed: readonly Ball[]): number {
-  let least = Infinity
-  for (const {
-    at: [x, y, z],
-    radiusMm,
-  } of balls) {
-    for (const { at, radiusMm: other } of placed) {
-      const [dx, dy, dz] = [at[0] - x, at[1] - y, at[2] - z]
-      const room = Math.sqrt(dx * dx + dy * dy + dz * dz) - (radiusMm + other) * (1 - GIVES)
-      if (room < least) least = room
-      // What presses in too far is out, however far.
-      if (least < 0) return least
-    }
-  }
-  return least
 }
 
 /**

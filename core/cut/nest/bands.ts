@@ -3,8 +3,10 @@
  * it comes.
  */
 import { fillSheet, without, type Fineness, type LaidSheet, type Remaining } from './firstLayout'
-import { fillLattice, type Lattice } from './lattice'
-import { crowdOf, troubleOf, type Lying } from './crowd'
+import { fillLattice } from './fillLattice'
+import { type Lattice } from './lattice'
+import { troubleOf } from './energy'
+import { crowdOf, type Lying } from './crowd'
 import type { Stamp } from './raster'
 import { rectangleRoom, type Room } from './room'
 import type { Shape } from './shape'

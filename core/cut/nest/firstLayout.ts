@@ -1,5 +1,6 @@
 import { bestTurn } from './fitsOn'
-import { crowdOf, troubleOf, type Lying } from './crowd'
+import { troubleOf } from './energy'
+import { crowdOf, type Lying } from './crowd'
 import { hullOf, turnedCopy } from './turned'
 import { block, blockLying, lowestPlace, rasterOf, stampOf, usefulTurns, type FreePlace, type Stamp } from './raster'
 import type { Room } from './room'

@@ -2,7 +2,8 @@
 import { fullest } from './boxes'
 import type { Lying } from './crowd'
 import { areaOf, without, type LaidSheet, type Remaining } from './firstLayout'
-import { compress, exchange, hand, usedShare, type Try } from './improve'
+import { exchange, hand } from './exchange'
+import { compress, usedShare, type Try } from './improve'
 import type { Shape } from './shape'
 
 const usedAlong = ({ stock: { room } }: LaidSheet): 'x' | 'y' =>

@@ -1,6 +1,7 @@
 /** Pushing overlapping pieces of a sheet apart until it can be cut, or giving up. */
 import { between } from '../../quantity'
-import { energyOf, pressAt, raiseWeights, troubleOf, type Crowd, type Trouble } from './crowd'
+import { energyOf, pressAt, raiseWeights, troubleOf, type Trouble } from './energy'
+import { type Crowd } from './crowd'
 import { turnedCopy, turnTo, type Turned } from './turned'
 import { minimise } from './minimise'
 import type { Shape } from './shape'

@@ -1,3 +1,4 @@
+import type { Commission, Option } from '../../commission'
 import {
   edgePoints,
   fitInBox,
@@ -15,6 +16,13 @@ import { derive, found, typed, type Working } from '../../quantity'
 
 /** What stands in the box: whether it is decorated, and how many tiers, from the top, travel apart. */
 type Travelling = { readonly decorated: boolean; readonly tiersApart: number }
+
+/** How it travels: decorated or bare, how many tiers by themselves, how high it may reach above its board. */
+export function travellingOf({ completion, box }: Commission['brief'], { cake, tiersApart }: Option) {
+  const decorated = completion === 'beforeDriving'
+  const mostTopMm = decorated ? box.heightMm - cake.board.thicknessMm : null
+  return { travelling: { decorated, tiersApart: Math.min(tiersApart, cake.tiers.length - 1) }, mostTopMm }
+}
 
 /** A way to make it fit. */
 export type BoxRemedy =

@@ -12,7 +12,8 @@ import {
 } from '../../cut'
 import { chosenOption } from '../../commission'
 import { derivePlan, type Plan, type PlanInputs } from '..'
-import { keptSheetOf, sheetFaults, type CutGroup, type Nested } from './cut'
+import { type CutGroup, type Nested } from './cutting/group'
+import { keptSheetOf, sheetFaults } from './cutting/kept'
 import { wayChoices } from './ways'
 
 const base: PlanInputs = { commission: demoCommission(0), workshop: demoWorkshop(), now: 0, units: 'metric' }

@@ -17,7 +17,7 @@ import {
 import type { UsedFactor } from '../../learn'
 import { paperOf, type Paper, type PaperId } from '../../material'
 import { derive, found, starting, type Working } from '../../quantity'
-import type { Step } from '../../technique'
+import { fixed, type Step } from '../../technique'
 
 /** The room that usual rests are told for. */
 const USUAL_ROOM: Climate = { airC: 22, humidity: 0.475 }
@@ -84,7 +84,7 @@ export type SoakedDrying = {
 
 /** Whether some step waits until soaked paper has dried. */
 const isSoaked = ({ steps }: Pick<PlannedDecoration, 'steps'>): boolean =>
-  steps.some(({ rest }) => 'until' in rest && rest.from === 'soaked')
+  steps.some(({ rest }) => rest && 'until' in rest && rest.from === 'soaked')
 
 const dryingKey = ({ paper, drying }: Pick<PlannedDecoration, 'paper' | 'drying'>): string =>
   [paper, drying.way, drying.soakWaterC, drying.way === 'oven' ? drying.ovenC : ''].join(' ')
@@ -155,7 +155,7 @@ type RestFacts = {
 }
 
 /** A rest after a step, with its working; none where paper never gets so far. */
-export function restAfter({ name, rest }: Pick<Step, 'name' | 'rest'>, facts: RestFacts): Working | null {
+export function restAfter({ name, rest = fixed(0) }: Pick<Step, 'name' | 'rest'>, facts: RestFacts): Working | null {
   const label = `rest after “${name.toLowerCase()}”`
   if ('fixedMin' in rest) return starting(label, rest.fixedMin, 'duration', 'usual')
   if (rest.from === 'soaked') {
@@ -207,6 +207,6 @@ export const neverFirmOf = (
       ({ steps, elements, paper }) =>
         elements.length > 0 &&
         slowing[paperOf(paper).kind].firm === null &&
-        steps.some(({ rest }) => 'until' in rest && rest.from === 'damp' && rest.until === 'firm'),
+        steps.some(({ rest }) => rest && 'until' in rest && rest.from === 'damp' && rest.until === 'firm'),
     )
     .map(({ name }) => name.toLowerCase())

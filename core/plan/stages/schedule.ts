@@ -1,5 +1,5 @@
 /** From work to hours: the latest timetable, how it has gone so far, and the hour to start with its working. */
-import type { Commission } from '../../commission'
+import type { Commission, Option } from '../../commission'
 import type { Bench } from '../../ledger'
 import type { Learned } from '../../learn'
 import { derive, ok, parseMoment, refuse, typed, valueOf, type Moment, type Result, type Working } from '../../quantity'
@@ -36,6 +36,22 @@ export type ScheduleInputs = {
   readonly walks: number
   readonly making: MakingWork
   readonly hands: Learned['hands']
+}
+
+/** What the search asks of brief, option and workshop, and no more: other edits leave the hours as they are. */
+export function toSchedule(
+  brief: Commission['brief'],
+  { cake, pins }: Pick<Option, 'cake' | 'pins'>,
+  workshop: Workshop,
+): Pick<ScheduleInputs, 'brief' | 'workshop' | 'tiers' | 'pins'> {
+  const { eventAt, completion, keeping } = brief
+  const { mats, trays, ovenPlaces, moulds, hours, pace, people, busy } = workshop
+  return {
+    brief: { eventAt, completion, keeping, roadMin: roadWorking(brief).value },
+    workshop: { mats, trays, ovenPlaces, moulds, hours, pace, people, busy },
+    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'),
+    pins,
+  }
 }
 
 export type Scheduled = {

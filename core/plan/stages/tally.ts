@@ -1,42 +1,32 @@
 /** The figures that are always on the screen, each with its working; none for what is not on the cake. */
 import { LEAVES, type Caution, type Leaf } from '../../care'
+import type { OwnPiece } from '../../cut'
 import type { PlannedDecoration } from '../../decoration'
 import { shapeName } from '../../material'
-import {
-  dayClockText,
-  derive,
-  found,
-  printQuantity,
-  sumOf,
-  typed,
-  type Moment,
-  type UnitSystem,
-  type Working,
-} from '../../quantity'
+import { dayClockText, derive, found, printQuantity, sumOf, typed, type UnitSystem, type Working } from '../../quantity'
+import type { Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
 import type { LeafState, Plan, TallyFigure } from '../plan'
-import { allSheets } from './cut'
+import { allSheets } from './cutting/needs'
 import type { DishWork } from './tint'
 
 type TallyParts = {
   readonly decorations: readonly PlannedDecoration[]
-  /** Pieces of the decorator's own drawings. */
-  readonly ownPieces: number
+  readonly ownPieces: readonly OwnPiece[]
   readonly sheets: readonly SheetNeed[]
-  readonly loads: number
-  readonly leaveAt: Moment | null
   readonly dishes: Pick<DishWork, 'dishes' | 'baths'>
-  readonly handsOn: Working
+  readonly work: Work
   readonly cost: Working
   readonly startBy: Working | null
-  readonly noStart: string
+  readonly timetable: Plan['timetable']
   readonly cautions: readonly Caution[]
   readonly units: UnitSystem
 }
 
 export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
-  const { decorations, ownPieces, sheets, loads, leaveAt, dishes, handsOn, cost, startBy, noStart, cautions, units } =
-    parts
+  const { decorations, sheets, dishes, work, cost, startBy, timetable, cautions, units } = parts
+  const own = parts.ownPieces.reduce((sum, { quantity }) => sum + quantity, 0)
+  const loads = loadsOf(work)
   const figure = (
     id: TallyFigure['id'],
     label: string,
@@ -47,25 +37,23 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
   const made = decorations.filter(({ elements }) => elements.length > 0)
   const pieces = sumOf('pieces', 'count', 'decorations added up', [
     ...made.map((each) => ({ ...each.pieces, label: each.name.toLowerCase() })),
-    ...(ownPieces > 0 ? [typed('own pieces', ownPieces, 'count', 'Cut')] : []),
+    ...(own > 0 ? [typed('own pieces', own, 'count', 'Cut')] : []),
   ])
   const paper = allSheets(sheets)
   const colours = colourVolume(dishes)
   return [
     ...(pieces.value > 0
-      ? [
-          figure(
-            'pieces',
-            'pieces',
-            pieces,
-            [...made.map(elementWords), ...(ownPieces > 0 ? [`${ownPieces} own`] : [])].join(', '),
-          ),
-        ]
+      ? [figure('pieces', 'pieces', pieces, [...made.map(elementWords), ...(own > 0 ? [`${own} own`] : [])].join(', '))]
       : []),
     ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheets.map(sheetWords).join(', '))] : []),
     ...(colours ? [figure('colours', 'colours', colours, colourWords(dishes, units))] : []),
-    figure('handsOn', 'hands-on', handsOn, loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`),
-    figure('startBy', 'start by', startBy, leaveAt === null ? '' : `leave ${dayClockText(leaveAt)}`, noStart),
+    figure(
+      'handsOn',
+      'hands-on',
+      work.total,
+      loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`,
+    ),
+    figure('startBy', 'start by', startBy, leavingWords(timetable), noStartWords(timetable)),
     figure('cost', 'cost', cost, 'paper, colour, hands'),
     figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
   ]
@@ -101,8 +89,15 @@ function colourWords({ dishes, baths }: TallyParts['dishes'], units: UnitSystem)
   ].join(', ')
 }
 
+/** Loads on mats and trays. */
+const loadsOf = ({ making }: Work): number =>
+  making.flatMap(({ steps }) => steps.flatMap(({ turns, hold }) => (hold?.untilStep ? turns : []))).length
+
+const leavingWords = (timetable: Plan['timetable']): string =>
+  timetable.ok && timetable.value.leaveAt !== null ? `leave ${dayClockText(timetable.value.leaveAt)}` : ''
+
 /** Why there is no hour to start. */
-export function noStartWords(timetable: Plan['timetable']): string {
+function noStartWords(timetable: Plan['timetable']): string {
   if (timetable.ok) return ''
   if (timetable.error.code === 'never-sets') return 'not in this room'
   return timetable.error.code === 'nothing-to-make' ? 'nothing yet' : 'not possible'

@@ -20,7 +20,7 @@ import {
   type Dishes,
   type SheetState,
 } from '../../tint'
-import type { CutGroup } from './cut'
+import type { CutGroup } from './cutting/group'
 
 /** Paper thinner than this goes to holes where it is wet, mm. */
 const THIN_MM = 0.35
@@ -140,6 +140,16 @@ function wholeWishes(
     },
   ]
 }
+
+/** Decorations that stand on the cake, as they are coloured. */
+export const toColour = (
+  wanted: readonly Decoration[],
+  decorations: readonly PlannedDecoration[],
+): readonly Coloured[] =>
+  wanted.flatMap((decoration) => {
+    const made = decorations.find(({ id, elements }) => id === decoration.id && elements.length > 0)
+    return made ? [{ decoration, made }] : []
+  })
 
 /** What a decoration dips into a stepped bath. */
 function bathWish({ decoration, made }: Coloured): BathWish {

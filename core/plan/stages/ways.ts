@@ -11,7 +11,9 @@ import {
 } from '../../cut'
 import { shapeDm2, type StockShape } from '../../material'
 import { starting } from '../../quantity'
-import { holeless, isLaidByHand, layByRule, partsOf, pliesOf, type CutWork } from './cut'
+import { partsOf, type CutWork } from './cutting/work'
+import { isLaidByHand, layByRule, pliesOf } from './cutting/laying'
+import { holeless } from './cutting/figures'
 
 /**
  * A way of cutting one decoration by itself, to compare: sheets, strokes and minutes; about, until it was laid out so.

@@ -6,28 +6,14 @@
  * 110 × 0.974 − 15 = 92 mm high.
  */
 import { z } from 'zod'
-import { plannedShrink } from '../../learn'
-import type { StockShape } from '../../material'
-import { derive, found, starting, typed, type Working } from '../../quantity'
 import { defineTechnique, type Fitted, type Means, type PlacedElement, type Sector } from '../define'
 import { STANDARD_SPARES } from '../flat'
-import { fixed } from '../step'
 import { drapedMesh } from './drape'
-import {
-  PORTION_WORDS,
-  portionOutline,
-  PORTIONS,
-  portionsByRank,
-  REACH_PER_DIAMETER,
-  smallestReaching,
-  WIDTH_PER_REACH,
-} from './portion'
+import { PORTIONS, portionsByRank, REACH_PER_DIAMETER, smallestReaching, WIDTH_PER_REACH } from './portion'
+import { STARTING_FOOT_MM, flatReachOf, shrinkOf, discsOf, seenOfSector, sectorKind } from './gathered'
 
 const SIZINGS = ['toFit', 'asItComes'] as const
 const STARTING_GATHER = 1.6
-const STARTING_FOOT_MM = 15
-/** The disc that pictures are made of where no shelf is told. */
-const USUAL_DISC_MM = 220
 
 const mixShare = (label: string) => z.number().min(0).max(1).meta({ label, kind: 'share', group: 'mix' })
 
@@ -56,35 +42,12 @@ const parameters = z
 
 type SoakedSail = z.infer<typeof parameters>
 
-/** Seen height plus foot, before shrink. */
-const flatReachOf = (seenMm: number, { insertionMm }: SoakedSail, shrink: number): number =>
-  (seenMm + insertionMm) / (1 - shrink)
-
-const shrinkOf = ({ drying, shrink }: Means): Working => {
-  const way = drying === 'oven' ? 'oven' : 'mat'
-  return plannedShrink(way, shrink[way] ?? null)
-}
-
-const discsOf = (shapes: readonly StockShape[]): readonly number[] => {
-  const discs = shapes.flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
-  return discs.length > 0 ? discs : [USUAL_DISC_MM]
-}
-
 const NO_MEANS: Means = { shrink: {}, drying: 'mat', shapes: [] }
 
 /** A mean over the mix of portions. */
 function meanOver(sail: SoakedSail, of: (portion: (typeof PORTIONS)[number]) => number): number {
   const total = PORTIONS.reduce((sum, portion) => sum + sail[portion], 0)
   return PORTIONS.reduce((sum, portion) => sum + sail[portion] * of(portion), 0) / total
-}
-
-/** What is seen of a sector that is taken as it comes. */
-const seenOfSector = ({ portion, discMm }: Sector, sail: SoakedSail, shrink: number) => {
-  const reach = discMm * REACH_PER_DIAMETER[portion]
-  return {
-    heightMm: Math.max(1, reach * (1 - shrink) - sail.insertionMm),
-    widthMm: (reach * WIDTH_PER_REACH[portion]) / sail.gather,
-  }
 }
 
 /** One sail by its place: the sector it was told to be, or the smallest that reaches, or what the largest disc gives. */
@@ -107,26 +70,6 @@ function fittedTo(
     widthMm: (flatReach * WIDTH_PER_REACH[sector.portion]) / sail.gather,
     shortMm: Math.max(0, flatReach - sector.discMm * REACH_PER_DIAMETER[sector.portion]),
   }
-}
-
-/** The reach that a piece is cut for, with its working. */
-function reachWorking(seenMm: number, sail: SoakedSail, shrink: Working): Working {
-  const { insertionMm } = sail
-  return derive(
-    'flat reach',
-    'length',
-    'from seen to cut',
-    '( {seenHeight} + {insertion} ) ÷ ( 1 − {shrink} )',
-    {
-      seenHeight: found('seen height here', seenMm, 'length', 'from its place'),
-      insertion:
-        insertionMm === STARTING_FOOT_MM
-          ? starting('foot', insertionMm, 'length', 'usual')
-          : typed('foot', insertionMm, 'length', 'Arrange'),
-      shrink,
-    },
-    (v) => (v.seenHeight + v.insertion) / (1 - v.shrink),
-  )
 }
 
 export const soakedSail = defineTechnique({
@@ -165,17 +108,20 @@ export const soakedSail = defineTechnique({
 
   seen: (sail, means = NO_MEANS) => {
     const shrink = shrinkOf(means).value
+    const widthPerReach = meanOver(sail, (portion) => WIDTH_PER_REACH[portion]) / sail.gather
+    // A gathered foot is as wide as the part of the portion that goes into the cake.
+    const standsMm = flatReachOf(0, sail, shrink) * widthPerReach
     if (sail.sizing === 'asItComes') {
       const discMm = Math.max(...discsOf(means.shapes))
       const biggest = PORTIONS.find((portion) => sail[portion] > 0)!
       const widthMm = meanOver(sail, (portion) => seenOfSector({ portion, discMm }, sail, shrink).widthMm)
-      return { ...seenOfSector({ portion: biggest, discMm }, sail, shrink), widthMm, footWidthMm: widthMm }
+      return { ...seenOfSector({ portion: biggest, discMm }, sail, shrink), widthMm, footWidthMm: widthMm, standsMm }
     }
-    const widthPerReach = meanOver(sail, (portion) => WIDTH_PER_REACH[portion]) / sail.gather
     return {
       heightMm: sail.seenMm,
       widthMm: flatReachOf(sail.seenMm, sail, shrink) * widthPerReach,
-      footWidthMm: flatReachOf(0, sail, shrink) * widthPerReach,
+      footWidthMm: standsMm,
+      standsMm,
     }
   },
 
@@ -196,41 +142,7 @@ export const soakedSail = defineTechnique({
     const shrink = shrinkOf(means)
     const sector =
       element?.fitted ?? smallestReaching('half', flatReachOf(sail.seenMm * size, sail, shrink.value), discsOf([]))
-    const { portion, discMm } = sector
-    const seenMm = element?.fitted?.heightMm ?? sail.seenMm * size
-    const across = found('disc', discMm, 'length', 'the smallest in use that reaches, or the one it was told')
-    const reach = derive(
-      'reach of the piece',
-      'length',
-      'from foot to rim',
-      portion === 'whole' ? '{across}, for {needed}' : '{across} ÷ 2, for {needed}',
-      { across, needed: reachWorking(seenMm, sail, shrink) },
-      (v) => v.across! * REACH_PER_DIAMETER[portion],
-    )
-    const width = derive(
-      'flat width',
-      'length',
-      'of a sector',
-      `{reach} × ${WIDTH_PER_REACH[portion].toFixed(2)}`,
-      { reach },
-      (v) => v.reach * WIDTH_PER_REACH[portion],
-    )
-    return [
-      {
-        name: PORTION_WORDS[portion].one,
-        outline: portionOutline(portion, discMm),
-        folds: [],
-        face: 'either face',
-        width,
-        height: reach,
-        perElement: 1,
-        sector: { portion, discMm },
-        lying: {
-          widthMm: (portion === 'quarter' ? discMm * Math.SQRT1_2 : discMm) / sail.gather,
-          heightMm: reach.value,
-        },
-      },
-    ]
+    return [sectorKind(sector, sail, element?.fitted?.heightMm ?? sail.seenMm * size, shrink)]
   },
 
   steps: [
@@ -238,19 +150,14 @@ export const soakedSail = defineTechnique({
       id: 'cut',
       name: 'Cut the discs',
       say: 'Cut dry, with scissors, along the marked lines. Mark each piece in food-safe pencil at its foot.',
-      perPieceMin: 2,
-      perElementMin: 0,
-      fixedMin: 0,
+      minutes: { perPiece: 2 },
       putDown: true,
-      rest: fixed(0),
     },
     {
       id: 'soak',
       name: 'Soak and drape',
       say: 'Soak till limp as cloth, lift with both hands, let it drip, dab, and drape while slightly tacky. Wet fingers help.',
-      perPieceMin: 5,
-      perElementMin: 0,
-      fixedMin: 0,
+      minutes: { perPiece: 5 },
       soaks: true,
       colours: true,
       rest: { until: 'firm', from: 'soaked', usualMin: 1440 },
@@ -260,9 +167,7 @@ export const soakedSail = defineTechnique({
       id: 'lift',
       name: 'Lift off',
       say: 'Peel from the rim towards the foot, gently: it snaps. Stand it on a rack to go on drying.',
-      perPieceMin: 1,
-      perElementMin: 0,
-      fixedMin: 0,
+      minutes: { perPiece: 1 },
       turnsOf: 'soak',
       rest: { until: 'set', from: 'soaked', usualMin: 1440, since: 'soak' },
     },
@@ -270,11 +175,8 @@ export const soakedSail = defineTechnique({
       id: 'choose',
       name: 'Choose and trim',
       say: 'Hold each against the cake, keep the best, trim feet flat.',
-      perPieceMin: 3,
-      perElementMin: 0,
-      fixedMin: 0,
+      minutes: { perPiece: 3 },
       putDown: true,
-      rest: fixed(0),
     },
   ],
   consumables: ['boiled, cooled water to soak in', 'kitchen paper to dab with'],

@@ -1,8 +1,8 @@
 import fontkit from '@pdf-lib/fontkit'
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
-import { flipMove } from '../geometry'
-import type { Picture, Shape } from '../draw'
-import { pathData } from './svg'
+import { flipMove } from '../../geometry'
+import type { Picture, Shape } from '../../draw'
+import { pathData } from '../svg'
 
 /** Paper a printer takes, mm, upright. */
 export const PRINT_PAPERS = {

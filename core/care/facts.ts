@@ -1,0 +1,81 @@
+import type { Moment, UnitSystem } from '../quantity'
+import type { ColourFault } from './colourFit'
+
+/** What the plan knows that may go wrong. Sizes in mm, times in minutes, humidity and chances as shares. */
+export type Facts = {
+  readonly now: Moment
+  readonly eventAt: Moment
+  readonly units: UnitSystem
+  readonly clearanceMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
+  readonly tiers: number
+  /** Decorations on a paper they must not be made of, and why. */
+  readonly unfitPapers: readonly { readonly name: string; readonly because: string }[]
+  /** Decorations with an ingredient that the client wants left out. */
+  readonly unwantedIngredients: readonly { readonly name: string; readonly ingredient: string }[]
+  /** Accents that lie near nothing, and those for show on a cake that is eaten. */
+  readonly strayAccents: readonly string[]
+  readonly forShow: readonly string[]
+  readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
+  readonly notPlaced: readonly string[]
+  /** A bouquet bound to a ledge too narrow for its holders. */
+  readonly narrowLedge: { readonly bouquet: string; readonly mm: number } | null
+  readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
+  readonly overhang: { readonly tier: number; readonly byMm: number } | null
+  readonly boardTooSmall: boolean
+  /** Scalloped tiers, counted from the bottom, whose cutter is too narrow. */
+  readonly lobesApart: readonly number[]
+  readonly leansTooFar: readonly number[]
+  readonly tall: boolean
+  /**
+   * Tiers whose filling must stay chilled; minutes until they stand above the dew point, null when they never do
+   * within a day.
+   */
+  readonly chilled: {
+    readonly tiers: readonly number[]
+    readonly warmMin: number | null
+    readonly dewGdm2: number
+    readonly dewC: number
+  } | null
+  readonly keeping: 'roomTemperature' | 'chilledSealed'
+  readonly coolCar: boolean
+  readonly roadMin: number
+  /** What is of soaked film, set hard: when it goes soft in the air of car and venue, minutes; none where it does not. */
+  readonly softens: {
+    readonly names: readonly string[]
+    readonly roadMin: number | null
+    readonly venueMin: number | null
+  } | null
+  readonly dairyCoverings: readonly string[]
+  /** Decorations whose sweep ends above the cake, and how far. */
+  readonly aboveTop: readonly { readonly name: string; readonly byMm: number }[]
+  /** Elements that stay lower than wished, because no sheet is large enough. */
+  readonly shortReach: readonly { readonly called: string; readonly count: number; readonly byMm: number }[]
+  /** Papers of which no size is in use. */
+  readonly noSheets: readonly string[]
+  readonly feetOnWet: readonly string[]
+  readonly feetOnMoist: readonly string[]
+  readonly sheetsShort: readonly { readonly name: string; readonly missing: number }[]
+  /** Decorations whose deepest colour no mix of dyes reaches. */
+  readonly outOfReach: readonly string[]
+  /** Colours that do not suit their paper, the heat or the client. */
+  readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
+  readonly bathDays: number
+  readonly tooBigForFormer: number
+  readonly former: string
+  readonly inOven: boolean
+  readonly isSoaked: boolean
+  readonly isColoured: boolean
+  readonly isCut: boolean
+  readonly roomHumidity: number
+  /** Of soaked film in this room, without an oven: how likely it sets hard, and whether it ever does; none where there is none. */
+  readonly setting: { readonly chance: number; readonly atAll: boolean } | null
+  /** Paper that has to set for half a day and never stands firm in this room. */
+  readonly paperNeverFirm: readonly string[]
+  readonly venueHumidity: number
+  /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
+  readonly laidTooEarly: readonly { readonly name: string; readonly covering: string; readonly from: Moment }[]
+  readonly timetableProblem: string | null
+  readonly startBy: Moment | null
+  readonly atVenueBy: Moment | null
+  readonly venueOpensAt: Moment
+}

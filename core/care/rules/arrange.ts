@@ -1,0 +1,97 @@
+/** What may go wrong with decorations on their places. */
+import { length, rule, type Rule } from './rule'
+
+/** A food-safe holder and the cake round it take so much of a ledge, mm. */
+export const HOLDER_ROOM_MM = 12
+
+export const ARRANGE_RULES: readonly Rule[] = [
+  rule(
+    'sweep-above',
+    'arrange',
+    'look',
+    ({ aboveTop }) => aboveTop.length > 0,
+    (facts) =>
+      `${facts.aboveTop.map(({ name }) => name).join(', ')}: the sweep ends ` +
+      `${length(Math.max(...facts.aboveTop.map(({ byMm }) => byMm)), facts)} above the top of the cake, where no side ` +
+      `holds a foot. End it lower.`,
+  ),
+  rule(
+    'unfit-paper',
+    'arrange',
+    'stop',
+    ({ unfitPapers }) => unfitPapers.length > 0,
+    ({ unfitPapers }) => unfitPapers.map(({ because }) => because).join(' '),
+  ),
+  rule(
+    'unwanted-ingredient',
+    'arrange',
+    'look',
+    ({ unwantedIngredients }) => unwantedIngredients.length > 0,
+    ({ unwantedIngredients }) =>
+      unwantedIngredients
+        .map(({ name, ingredient }) => `No ${ingredient} was asked, and ${name} is made with it.`)
+        .join(' '),
+  ),
+  rule(
+    'stray-accents',
+    'arrange',
+    'look',
+    ({ strayAccents }) => strayAccents.length > 0,
+    ({ strayAccents }) =>
+      `What the ${strayAccents.join(' and ')} went with is gone from the cake. Let them go with something else, or remove them.`,
+  ),
+  rule(
+    'for-show',
+    'arrange',
+    'note',
+    ({ forShow }) => forShow.length > 0,
+    ({ forShow }) => `For show only, off before the cake is cut: ${forShow.join(', ')}. They are on the removal list.`,
+  ),
+  rule(
+    'narrow-ledge',
+    'arrange',
+    'look',
+    ({ narrowLedge }) => narrowLedge !== null,
+    (facts) =>
+      `The ledge under “${facts.narrowLedge!.bouquet}” is ${length(facts.narrowLedge!.mm, facts)} at its ` +
+      `narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the ` +
+      `shoulder, or stand the holders where the ledge is wider.`,
+  ),
+  rule(
+    'not-placed',
+    'arrange',
+    'look',
+    ({ notPlaced }) => notPlaced.length > 0,
+    ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`,
+  ),
+  rule(
+    'short-reach',
+    'arrange',
+    'look',
+    ({ shortReach }) => shortReach.length > 0,
+    (facts) =>
+      facts.shortReach
+        .map(
+          ({ called, count, byMm }) =>
+            `${count} of the ${called} ${count === 1 ? 'stays' : 'stay'} up to ${length(byMm, facts)} lower than wished: ` +
+            `no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`,
+        )
+        .join(' '),
+  ),
+  rule(
+    'feet-wet',
+    'arrange',
+    'look',
+    ({ feetOnWet }) => feetOnWet.length > 0,
+    ({ feetOnWet }) =>
+      `Feet on ${feetOnWet.join(' and ')} soften within minutes to hours. Place last, or stand each on a skewer.`,
+  ),
+  rule(
+    'feet-moist',
+    'arrange',
+    'note',
+    ({ feetOnMoist }) => feetOnMoist.length > 0,
+    ({ feetOnMoist }) =>
+      `Feet on ${feetOnMoist.join(' and ')} soften over hours: only what is set hard, and as late as you can.`,
+  ),
+]

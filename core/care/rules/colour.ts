@@ -1,0 +1,56 @@
+/** What may go wrong with colours. */
+import type { Severity } from '../caution'
+import type { Facts } from '../facts'
+import { rule, type Rule } from './rule'
+
+const unsuited = ({ unsuitedColours }: Facts, of: Severity): Facts['unsuitedColours'] =>
+  unsuitedColours.filter(({ severity }) => severity === of)
+
+const BATH_LIFE_DAYS = 3
+
+export const COLOUR_RULES: readonly Rule[] = [
+  rule(
+    'colour-miss',
+    'tint',
+    'look',
+    ({ outOfReach }) => outOfReach.length > 0,
+    ({ outOfReach }) =>
+      `The deepest colour cannot be reached with these dyes: ${outOfReach.join(', ')}. The swatch shows the nearest.`,
+  ),
+  rule(
+    'colour-stops',
+    'tint',
+    'stop',
+    (facts) => unsuited(facts, 'stop').length > 0,
+    (facts) =>
+      unsuited(facts, 'stop')
+        .map(({ decoration, say }) => `${decoration}: ${say}`)
+        .join(' '),
+  ),
+  rule(
+    'colour-unsuited',
+    'tint',
+    'look',
+    (facts) => unsuited(facts, 'look').length > 0,
+    (facts) =>
+      unsuited(facts, 'look')
+        .map(({ decoration, say }) => `${decoration}: ${say}`)
+        .join(' '),
+  ),
+  rule(
+    'bath-life',
+    'tint',
+    'look',
+    ({ bathDays }) => bathDays > BATH_LIFE_DAYS,
+    ({ bathDays }) =>
+      `One bath serves ${Math.ceil(bathDays)} days of dipping. Keep it covered and cold, stir, and test a strip before ` +
+      `each load; past ${BATH_LIFE_DAYS} days mix afresh.`,
+  ),
+  rule(
+    'food-colour',
+    'tint',
+    'note',
+    ({ isColoured }) => isColoured,
+    () => 'Use colours sold as edible, within the amount on their label; some are restricted in some countries.',
+  ),
+]

@@ -1,0 +1,69 @@
+/** What a decoration takes and leaves besides paper: mixtures, steps of its finishes, holding parts to take out. */
+import type { Decoration } from '../commission'
+import { paperOf } from '../material'
+import type { MixtureUse } from '../mixture'
+import { derive, starting, type Working } from '../quantity'
+import { finishOf, type AnyTechnique, type PlacedElement, type Step } from '../technique'
+import { extentOf, type PieceClass } from './pieces'
+
+const FINISH_FIXED_MIN = 3
+
+/** What a technique takes of each mixture, for all its pieces, spares too. */
+export function liquidsOf(
+  { name, liquids = [] }: AnyTechnique,
+  classes: readonly PieceClass[],
+  pieces: Working,
+): readonly MixtureUse[] {
+  if (classes.length === 0) return []
+  return liquids.map(({ mixture, per, ml }): MixtureUse => {
+    const each = starting(per === 'dm2' ? 'for a dm²' : 'for a piece', ml, 'volume', 'guess')
+    const label = `for ${name.toLowerCase()}`
+    const [rule, of] = per === 'dm2' ? ['a face wetted', extentOf(classes).area] : ['a dot for each', pieces]
+    return { mixture, ml: derive(label, 'volume', rule, '{of} × {each}', { of, each }, (v) => v.of * v.each) }
+  })
+}
+
+/** How many elements of each size, the biggest first. */
+export function sizesOf(
+  elements: readonly PlacedElement[],
+): readonly { readonly size: number; readonly count: number }[] {
+  const counts = new Map<number, number>()
+  elements.forEach(({ size }) => counts.set(size, (counts.get(size) ?? 0) + 1))
+  return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
+}
+
+export function unfitOf(technique: AnyTechnique, { paper, finishes }: Decoration): string | null {
+  if (!technique.papers.includes(paper))
+    return technique.unfit[paper] ?? `${technique.name} is not made of ${paperOf(paper).name}.`
+  const refused = finishes.find(({ finish }) => !technique.finishes.includes(finish))
+  return refused ? `${technique.name} does not take “${finishOf(refused.finish).name.toLowerCase()}”.` : null
+}
+
+/** What holds elements, and comes out before the cake is cut unless it stays. */
+export type Removal = { readonly id: string; readonly name: string; readonly count: number; readonly stays: boolean }
+
+/** What holds all elements, added up by thing: smaller ones may take fewer. */
+export function removalsOf(
+  technique: AnyTechnique,
+  parameters: Decoration['parameters'],
+  elements: readonly PlacedElement[],
+): readonly Removal[] {
+  const partsIn = (size: number, id: string): number =>
+    technique
+      .holdingParts(parameters, size)
+      .filter((part) => part.id === id)
+      .reduce((all, { perElement }) => all + perElement, 0)
+  const countOf = (id: string): number => elements.reduce((sum, { size }) => sum + partsIn(size, id), 0)
+  return technique
+    .holdingParts(parameters)
+    .map(({ id, name, stays = false }) => ({ id, name, count: countOf(id), stays }))
+}
+
+/** Steps of the technique, then of its finishes. */
+export const stepsOf = (technique: AnyTechnique, { finishes }: Decoration): readonly Step[] => [
+  ...technique.steps,
+  ...finishes.map(({ finish }): Step => {
+    const { id, step, perElementMin } = finishOf(finish)
+    return { id, ...step, minutes: { perElement: perElementMin, fixed: FINISH_FIXED_MIN } }
+  }),
+]

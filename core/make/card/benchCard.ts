@@ -1,0 +1,155 @@
+/** What a card says of a step at the bench. */
+import { stepKey, type PlannedDecoration } from '../../decoration'
+import { dryingOf, type Plan } from '../../plan'
+import { printWorkingValue, type UnitSystem } from '../../quantity'
+import { PLACE, type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
+import { several } from '../../quantity'
+import { bathStep, type Bath } from '../../tint'
+import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
+
+/** A task of a decoration: which step of its making, which turn. */
+export type InWork = {
+  readonly making: Making
+  readonly made: PlannedDecoration
+  readonly step: MakingStep
+  readonly turn: Turn
+  readonly of: TaskOf
+}
+
+export function nameOf({ making, step, turn, of }: InWork): string {
+  const which = turn.load
+    ? `, load ${turn.load.number}${turn.load.again ? ', cut again' : ''}`
+    : of.turns > 1
+      ? `, turn ${of.turn} of ${of.turns}`
+      : ''
+  return `${making.name}: ${step.name.toLowerCase()}${which}`
+}
+
+const watchOf = (failures: PlannedDecoration['failures']): readonly string[] =>
+  failures.map(({ seen, because, next }) => `${seen}: ${because}. Next: ${next}.`)
+
+const PAN_SIDE_MIN = 1
+const LEAST_TIMER_MIN = 0.5
+
+/** The last step at the bench: after it pieces are as they go on the cake. */
+const lastAtBench = ({ steps }: Making): MakingStep | undefined =>
+  [...steps].reverse().find(({ onTheCake, id }) => !onTheCake && id !== PLACE) ?? steps.at(-1)
+
+/** The step at which pieces are counted as finished: where they are lifted, or the last at the bench. */
+const finishingStep = (making: Making): MakingStep | undefined =>
+  making.steps.find(({ turnsOf }) => turnsOf !== null) ?? lastAtBench(making)
+
+/** Colour that is put on at a step: dishes mixed for it, doses added to its bath. */
+function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
+  const colouring = made.steps.find(({ colours }) => colours)?.id ?? made.steps[0]?.id
+  if (step.id !== colouring) return []
+  const isFor = ({ uses }: { readonly uses: readonly { readonly decoration: string }[] }): boolean =>
+    uses.some(({ decoration }) => decoration === made.id)
+  const dishes = plan.dishes.dishes
+    .filter(isFor)
+    .map(({ ml }) => ({ label: 'colour', text: printWorkingValue(ml, units) }))
+  const bath = plan.dishes.baths.find(isFor)
+  return [...dishes, ...(bath ? doseAmounts(bath, made, turn, plan, units) : [])]
+}
+
+/** What is added to a bath for the shades of a load. */
+function doseAmounts(
+  bath: Bath,
+  made: PlannedDecoration,
+  { load }: Turn,
+  { dishes }: Plan,
+  units: UnitSystem,
+): StepCard['amounts'] {
+  const shades = (load?.laid ?? []).map(({ part }) => made.classes.find(({ id }) => id === part)?.shade ?? 0)
+  const steps = [...new Set(shades.map((shade) => bathStep(shade, bath.ladder.length)))].sort(
+    (one, other) => one - other,
+  )
+  const nameOfDye = (dye: string): string =>
+    dishes.dyes[bath.sheet.kind].find((each) => each.dye.id === dye)?.dye.name ?? dye
+  return [
+    ...(steps[0] === 0 ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
+    ...steps.map((step) => ({
+      label: `for shade ${step + 1}`,
+      text:
+        Object.entries(bath.steps[step]!.wholeDrops)
+          .filter(([, drops]) => drops > 0)
+          .map(([dye, drops]) => `${drops} ${nameOfDye(dye)}`)
+          .join(', ') || 'no more colour',
+    })),
+  ]
+}
+
+/** How many of each part are in hand. */
+function partsIn({ made, turn }: InWork): readonly { readonly id: string; readonly many: number }[] {
+  if (!turn.load) return made.classes.map(({ id, needed, spares }) => ({ id, many: needed.value + spares.value }))
+  const many = new Map<string, number>()
+  for (const { part } of turn.load.laid) many.set(part, (many.get(part) ?? 0) + 1)
+  return [...many].map(([id, count]) => ({ id, many: count }))
+}
+
+/** What is in hand, in words. */
+function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
+  const { made, turn } = at
+  const classOf = (id: string) => made.classes.find((each) => each.id === id)!
+  const sized = partsIn(at)
+    .slice(0, 5)
+    .map(({ id, many }) => {
+      const { name, sector, shade, width, height } = classOf(id)
+      const size = sector
+        ? `of ${sector.discMm} mm${made.colour.steps > 1 ? `, shade ${bathStep(shade, made.colour.steps) + 1}` : ''}`
+        : `${printWorkingValue(width, units)} × ${printWorkingValue(height, units)}`
+      return { label: several(name), text: `${many}, ${size}` }
+    })
+  if (turn.load) return [{ label: 'pieces', text: String(turn.load.laid.length) }, ...sized]
+  return [
+    { label: made.called, text: printWorkingValue(made.count, units) },
+    { label: 'pieces, spares too', text: printWorkingValue(made.pieces, units) },
+    ...sized,
+  ]
+}
+
+function pictureOf({ made, turn, of }: InWork): CardPicture {
+  const { id, drying, steps } = made
+  if (turn.load)
+    return { kind: 'load', decoration: id, load: turn.load, former: drying.way === 'oven' ? 'tray' : 'mat' }
+  return { kind: steps[0]?.id === of.step ? 'sheets' : 'element', decoration: id }
+}
+
+export function makeCard(at: InWork, wanted: Wanted): Told {
+  const { making, made, step, turn, of } = at
+  const { plan, units } = wanted
+  const technique = made.steps.find(({ id }) => id === step.id)
+  const soak = technique?.soaks ? dryingOf(plan.dryings, made.id)?.estimate.soak.value : undefined
+  const restMin = (step.ovenMin ?? step.rest).value
+  const where = step.ovenMin ? 'in the oven' : (step.hold?.name ?? 'rests')
+  return {
+    ...NOTHING,
+    say: technique ? [technique.say] : [],
+    amounts: [
+      ...pieceAmounts(at, wanted),
+      ...(of.turns > 1 && !turn.load ? [{ label: 'this turn', text: `${of.turn} of ${of.turns}` }] : []),
+      ...colourAmounts(at, wanted),
+      ...made.liquids.slice(0, 2).map(({ ml }) => ({ label: ml.label, text: printWorkingValue(ml, units) })),
+    ],
+    watch: watchOf(made.failures),
+    cautions: made.cautions.filter((caution) => caution.at === step.id).map(({ say }) => say),
+    timers: [
+      ...(step.id === 'pan'
+        ? [
+            { name: 'First side', minutes: PAN_SIDE_MIN },
+            { name: 'Second side', minutes: PAN_SIDE_MIN },
+          ]
+        : []),
+      ...(soak ? [{ name: 'Soak', minutes: Math.max(LEAST_TIMER_MIN, Math.round(soak * 4) / 4) }] : []),
+    ],
+    rest: restMin > 0 && step.since === null ? { name: `${nameOf(at)}: ${where}`, minutes: restMin } : null,
+    counts: { technique: made.technique, finishes: step.id === finishingStep(making)?.id, parts: partsIn(at) },
+    ledger:
+      of.turns > 1 && !turn.load
+        ? null
+        : turn.load?.again
+          ? null
+          : ledgerOf(stepKey(made.technique, step.id), turn.hands, plan),
+    picture: pictureOf(at),
+  }
+}

@@ -1,0 +1,23 @@
+/** What work is made of: decorations with their baths and rests, hands, and places to lie on. */
+import { type PlannedDecoration, type TypedMinutes } from '../../decoration'
+import type { Recut } from '../../ledger'
+import { type Learned } from '../../learn'
+import { type Pace } from '../../schedule'
+import { type Bath } from '../../tint'
+import type { Workshop } from '../../workshop'
+import { type Slowing, type SoakedDrying } from './dry'
+
+export type WorkInputs = {
+  readonly decorations: readonly PlannedDecoration[]
+  readonly baths: readonly Bath[]
+  readonly dryings: readonly SoakedDrying[]
+  readonly slowing: Slowing
+  readonly learned: Pick<Learned, 'drying' | 'hands'>
+  readonly recuts: readonly Recut[]
+  readonly pace: Pace
+  readonly stepMinutes: TypedMinutes
+  readonly mats: Workshop['mats']
+  readonly trays: Workshop['trays']
+  readonly ovenPlaces: number
+  readonly moulds: Workshop['moulds']
+}

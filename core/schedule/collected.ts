@@ -1,0 +1,87 @@
+/** Tasks as they are collected, with what each waits for. */
+import type { Hold, Task, Wait } from './task'
+import type { Turn } from './work'
+
+export type SlotKind =
+  | 'warm'
+  | 'cover'
+  | 'stack'
+  | 'make'
+  | 'dry'
+  | 'oven'
+  | 'rest'
+  | 'pack'
+  | 'place'
+  | 'loadCar'
+  | 'drive'
+  | 'photograph'
+  | 'event'
+
+/** Which step of which decoration a task is, and which turn of how many. */
+export type TaskOf = {
+  readonly decoration: string
+  readonly step: string
+  readonly turn: number
+  readonly turns: number
+}
+
+/** A task with what it is shown as, and what it is a step of. */
+export type PlannedTask = Task & { readonly kind: SlotKind; readonly of: TaskOf | null }
+
+/** What lies somewhere after a task until another: what it is called, and on what. */
+export type Lying = {
+  readonly id: string
+  readonly kind: 'dry' | 'rest'
+  readonly name: string
+  readonly of: TaskOf
+  readonly from: string
+  /** Taken up by that task; or so many minutes after it was laid down. */
+  readonly until: { readonly task: string } | { readonly afterMin: number; readonly since: string }
+  /** The place it holds; none where it lies on a rack. */
+  readonly place: string | null
+}
+
+/** Trays cool so long before anything is lifted off. */
+export const COOLING_MIN = 10
+
+/** Collects tasks, waits and holds. */
+export class Collected {
+  readonly tasks: PlannedTask[] = []
+  readonly waits: Wait[] = []
+  readonly holds: Hold[] = []
+  readonly lying: Lying[] = []
+
+  constructor(private readonly pins: Readonly<Record<string, number>>) {}
+
+  add(id: string, kind: SlotKind, name: string, durationMin: number, change: Partial<PlannedTask> = {}): string {
+    this.tasks.push({
+      id,
+      kind,
+      name,
+      durationMin,
+      byHand: true,
+      splits: false,
+      anyHour: false,
+      endsBy: null,
+      keeps: false,
+      group: kind,
+      of: null,
+      pinnedAt: this.pins[id] ?? null,
+      ...change,
+    })
+    return id
+  }
+
+  then(before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void {
+    if (before && after) this.waits.push({ before, after, leastMin, mostMin })
+  }
+}
+
+/** A task that must be over, and how long after it work may go on. */
+export type Done = { readonly task: string; readonly restMin: number }
+
+/** What a turn is called after its step. */
+export function turnWords({ load }: Turn, { turn, turns }: TaskOf): string {
+  if (load) return `, load ${load.number}${load.again ? ', cut again' : ''}`
+  return turns > 1 ? `, turn ${turn} of ${turns}` : ''
+}
