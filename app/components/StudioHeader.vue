@@ -7,6 +7,7 @@ import { dateClockText, parseMoment, printDuration } from '#core/quantity'
 import { useFiles } from '~/files/files'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const emit = defineEmits<{ keys: [] }>()
 
@@ -115,28 +116,22 @@ const item = (active: boolean): string =>
       <p class="truncate text-[0.9rem] text-ink-soft">{{ when }}</p>
     </div>
     <div class="no-print flex shrink-0 gap-1">
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
+      <IconButton
+        :icon="Undo2"
         :disabled="!studio.canUndo"
         :class="studio.canUndo ? '' : 'opacity-40'"
-        :aria-label="studio.canUndo ? `Undo: ${studio.undoLabel}` : 'Nothing to undo'"
+        :says="studio.canUndo ? `Undo: ${studio.undoLabel}` : 'Nothing to undo'"
         data-testid="undo"
         @click="studio.undo()"
-      >
-        <Undo2 class="size-4.5" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
+      />
+      <IconButton
+        :icon="Redo2"
         :disabled="!studio.canRedo"
         :class="studio.canRedo ? '' : 'opacity-40'"
-        :aria-label="studio.canRedo ? `Redo: ${studio.redoLabel}` : 'Nothing to redo'"
+        :says="studio.canRedo ? `Redo: ${studio.redoLabel}` : 'Nothing to redo'"
         data-testid="redo"
         @click="studio.redo()"
-      >
-        <Redo2 class="size-4.5" aria-hidden="true" />
-      </button>
+      />
     </div>
   </header>
 </template>

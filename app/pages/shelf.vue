@@ -10,6 +10,7 @@ import { sceneOf, standWindow } from '~/components/stand/standScene'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const { studio } = usePlanned()
 const router = useRouter()
@@ -154,14 +155,7 @@ async function bringBack(): Promise<void> {
           </p>
         </div>
         <div class="flex gap-1">
-          <button
-            type="button"
-            class="button min-h-9 px-2.5"
-            :aria-label="`Copy ${each.name}`"
-            @click="studio.copy(each.id)"
-          >
-            <Copy class="size-4" aria-hidden="true" />
-          </button>
+          <IconButton :icon="Copy" :says="`Copy ${each.name}`" @click="studio.copy(each.id)" />
           <button
             type="button"
             class="button min-h-9 px-2.5"
@@ -170,14 +164,7 @@ async function bringBack(): Promise<void> {
           >
             <component :is="each.archived ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" />
           </button>
-          <button
-            type="button"
-            class="button min-h-9 px-2.5"
-            :aria-label="`Delete ${each.name}`"
-            @click="remove(each.id, each.name)"
-          >
-            <Trash2 class="size-4" aria-hidden="true" />
-          </button>
+          <IconButton :icon="Trash2" :says="`Delete ${each.name}`" @click="remove(each.id, each.name)" />
         </div>
       </li>
     </ul>

@@ -14,10 +14,10 @@ import WhatIfs from '~/components/timetable/WhatIfs.vue'
 import TimeLanes from '~/components/timetable/TimeLanes.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { download, fileNameFor } from '~/files/download'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 const { studio, commission, workshop, plan, option, editOption, cautionsOn } = usePlanned()
 const cautions = cautionsOn('timetable')
@@ -169,28 +169,8 @@ async function saveCalendar(): Promise<void> {
           <summary class="font-display text-[1.05rem] font-semibold">Your pace and prices</summary>
           <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>
           <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
-            <QuantityField
-              v-for="key in paces"
-              :key="key"
-              :schema="paceSchema.shape[key]"
-              :model-value="workshop.pace[key]"
-              @update:model-value="
-                studio.edit('pace', (draft) => {
-                  draft.workshop.pace[key] = $event
-                })
-              "
-            />
-            <QuantityField
-              v-for="key in prices"
-              :key="key"
-              :schema="pricesSchema.shape[key]"
-              :model-value="workshop.prices[key]"
-              @update:model-value="
-                studio.edit('prices', (draft) => {
-                  draft.workshop.prices[key] = $event
-                })
-              "
-            />
+            <WorkshopField v-for="key in paces" :key="key" group="pace" :name="key" edits="pace" />
+            <WorkshopField v-for="key in prices" :key="key" group="prices" :name="key" edits="prices" />
           </div>
         </details>
       </aside>

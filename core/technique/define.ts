@@ -23,7 +23,7 @@ export type Failure = { readonly seen: string; readonly because: string; readonl
  * A thing used that is not food and must be counted in and out: before the cake leaves the bench, or before it is cut
  * when it stays in until then.
  */
-type HoldingPart = {
+export type HoldingPart = {
   readonly id: string
   readonly name: string
   readonly perElement: number

@@ -6,39 +6,15 @@
  * plies;
  * its stem wire is 150 + 50 mm in the holder = 200 mm.
  */
-import { z } from 'zod'
-import { typed } from '../quantity'
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import {
-  branchMesh,
-  branchStance,
-  countBySize,
-  joinedFromTheTip,
-  leafFields,
-  leafPieces,
-  leavesInPairs,
-  pairsOn,
-} from './foliage'
-import { branchWiring } from './wiring'
+import { pairedLeaves } from './foliage'
 import { untilHandled } from './step'
 
-const parameters = z.strictObject({
-  lengthMm: z.number().min(40).max(300).meta({ label: 'Branch long', kind: 'length', help: 'Of the longest' }),
-  leafMm: z.number().min(14).max(110).meta({ label: 'Largest leaf', kind: 'length' }),
-  ...leafFields,
-  openDeg: z.number().min(15).max(85).meta({ label: 'Leaves stand off by', kind: 'angle' }),
-  foldDeg: z.number().min(0).max(50).meta({ label: 'Folded', kind: 'angle', help: 'Along the middle' }),
-  arch: z.number().min(0).max(0.6).meta({ label: 'Arch', kind: 'share' }),
-})
-
-const pairsOf = ({ lengthMm }: { readonly lengthMm: number }) =>
-  pairsOn(typed('branch long', lengthMm, 'length', 'Arrange'))
-
 export const laminatedLeaf = defineTechnique({
+  ...pairedLeaves({ plies: 2, face: 'rough face out', upLeaf: 0.66, patched: false }),
   id: 'laminatedLeaf',
   name: 'Laminated leaves',
-  elements: 'branches',
   say: 'Two plies with a wire between, in pairs along a branch.',
   papers: ['thinWafer'],
   whyPaper: 'Two thin plies hold a wire between them and still bend.',
@@ -47,10 +23,6 @@ export const laminatedLeaf = defineTechnique({
     thickWafer: 'Two plies of thick wafer do not bend and split along the wire.',
     riceFilm: 'Wet plies of rice film slide, and the wire shows through.',
   },
-  compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'],
-  gathers: { kind: 'spray', girth: 0.3 },
-  finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
-  parameters,
   startingParameters: {
     lengthMm: 120,
     leafMm: 34,
@@ -62,29 +34,6 @@ export const laminatedLeaf = defineTechnique({
   },
   startingColour: '#a9b07a',
   spareShare: STANDARD_SPARES.damp,
-  seen: ({ lengthMm, leafMm }) => ({ widthMm: leafMm * 1.7, heightMm: lengthMm }),
-
-  pieces: ({ lengthMm, leafMm, leaf, leafWide }, size) =>
-    leafPieces(
-      { leaf, leafWide },
-      leafMm,
-      countBySize(leavesInPairs(pairsOf({ lengthMm }).value)),
-      size,
-      2,
-      'rough face out',
-    ),
-
-  figures: (values) => [pairsOf(values)],
-
-  wiring: (values, size) =>
-    branchWiring({ ...values, size, leaves: 2 * pairsOf(values).value + 1, upLeaf: 0.66, patched: false }),
-
-  assembly: (values) => ({
-    kind: 'branch',
-    shape: values,
-    lengthMm: typed('branch long', values.lengthMm, 'length', 'Arrange'),
-    moves: joinedFromTheTip(leavesInPairs(pairsOf(values).value), values.lengthMm),
-  }),
 
   steps: [
     {
@@ -127,24 +76,4 @@ export const laminatedLeaf = defineTechnique({
       next: 'a heavier wire from the second pair down',
     },
   ],
-  holdingParts: ({ lengthMm }) => [
-    { id: 'leafWire', name: 'wires of leaves', perElement: 2 * pairsOf({ lengthMm }).value + 1, stays: true },
-    { id: 'stemWire', name: 'stem wires', perElement: 1, stays: true },
-  ],
-
-  draw: ({ lengthMm, leafMm, leaf, leafWide, openDeg, foldDeg, arch }, element, wall) =>
-    branchMesh(
-      {
-        lengthMm: lengthMm * element.size,
-        leafMm: leafMm * element.size,
-        shape: { leaf, leafWide },
-        leaves: leavesInPairs(pairsOf({ lengthMm }).value),
-        openDeg,
-        foldDeg,
-        arch,
-        stem: '#6d6a45',
-      },
-      element.seed,
-      branchStance(element, wall),
-    ),
 })

@@ -8,6 +8,7 @@ import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** Pearls and the like that go with a decoration: `follows` is its id. */
 const props = defineProps<{ follows: string }>()
@@ -60,27 +61,17 @@ const remove = (id: string): void =>
             "
           />eaten</label
         >
-        <button
+        <IconButton
           v-if="accent.accent !== 'topper'"
-          type="button"
-          class="button min-h-8 px-2"
-          :aria-label="`Shuffle the ${planned?.many ?? 'accents'}`"
+          :icon="Shuffle"
+          :says="`Shuffle the ${planned?.many ?? 'accents'}`"
           @click="
             edit(accent.id, 'shuffle', (each) => {
               each.seed = (each.seed + NEXT_SEED) % SEEDS
             })
           "
-        >
-          <Shuffle class="size-4" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="button min-h-8 px-2"
-          :aria-label="`Remove the ${planned?.many ?? 'accents'}`"
-          @click="remove(accent.id)"
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        />
+        <IconButton :icon="X" :says="`Remove the ${planned?.many ?? 'accents'}`" @click="remove(accent.id)" />
       </p>
       <ColourChoice
         label="Colour"

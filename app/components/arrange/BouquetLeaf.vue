@@ -21,6 +21,7 @@ import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 import ValueFields from './ValueFields.vue'
 import WireSection from './WireSection.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** A bouquet: the room it fills, its recipe, and how many of each that takes. */
 const props = defineProps<{ id: string }>()
@@ -189,18 +190,15 @@ function remove(): void {
                   )
                 "
               />
-              <button
-                type="button"
-                class="button min-h-8 px-2"
-                :aria-label="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`"
+              <IconButton
+                :icon="X"
+                :says="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`"
                 @click="
                   editOption('out of the recipe', (each) => {
                     each.decorations = each.decorations.filter(({ id: one }) => one !== decoration.id)
                   })
                 "
-              >
-                <X class="size-4" aria-hidden="true" />
-              </button>
+              />
             </li>
           </ul>
           <p v-if="members.length === 0" class="text-ink-soft">

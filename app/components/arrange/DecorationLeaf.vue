@@ -32,6 +32,7 @@ import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
 import ValueFields from './ValueFields.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const props = defineProps<{ id: string }>()
 
@@ -151,14 +152,7 @@ const arrangeAs = (kind: CompositionKind): void =>
         <button v-if="!bouquet" type="button" class="button" data-testid="shuffle" @click="shuffle">
           <Shuffle class="size-4.5" aria-hidden="true" />Shuffle
         </button>
-        <button
-          type="button"
-          class="button px-3"
-          :aria-label="`Remove the ${technique.name.toLowerCase()}`"
-          @click="remove"
-        >
-          <Trash2 class="size-4.5" aria-hidden="true" />
-        </button>
+        <IconButton :icon="Trash2" :says="`Remove the ${technique.name.toLowerCase()}`" @click="remove" />
       </div>
     </div>
     <p v-if="bouquet" class="mb-3 flex flex-wrap items-center gap-2 text-[0.95rem]" data-testid="gathered">

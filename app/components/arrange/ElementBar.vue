@@ -2,7 +2,9 @@
 import { ChevronLeft, ChevronRight, Minus, Move, Pin, PinOff, Plus, RotateCcw, RotateCw, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { PORTION_WORDS, PORTIONS } from '#core/technique'
+import { arrowMove } from './arrowKeys'
 import { useArranging } from './arranging'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** What the elements are called, several of them. */
 const props = defineProps<{
@@ -53,14 +55,7 @@ function step(by: number): void {
 }
 
 function onKey(event: KeyboardEvent): void {
-  const far = event.shiftKey ? 10 : 2
-  const moves: Readonly<Record<string, readonly [number, number]>> = {
-    ArrowLeft: [-far, 0],
-    ArrowRight: [far, 0],
-    ArrowUp: [0, far],
-    ArrowDown: [0, -far],
-  }
-  const by = moves[event.key]
+  const by = arrowMove(event, 2, 10)
   if (by) nudge(...by)
   else if (event.key === 'Delete' || event.key === 'Backspace') takeOut()
   else return
@@ -75,25 +70,14 @@ function onKey(event: KeyboardEvent): void {
     :aria-label="`One of the ${props.called}, by hand`"
     data-testid="element-bar"
   >
-    <button
-      type="button"
-      class="button min-h-9 px-2"
-      :aria-label="`Pick the one before`"
-      :disabled="elements.length === 0"
-      @click="step(-1)"
-    >
-      <ChevronLeft class="size-4.5" aria-hidden="true" />
-    </button>
-    <button
-      type="button"
-      class="button min-h-9 px-2"
-      :aria-label="`Pick the next`"
+    <IconButton :icon="ChevronLeft" :says="`Pick the one before`" :disabled="elements.length === 0" @click="step(-1)" />
+    <IconButton
+      :icon="ChevronRight"
+      :says="`Pick the next`"
       data-testid="pick-next"
       :disabled="elements.length === 0"
       @click="step(1)"
-    >
-      <ChevronRight class="size-4.5" aria-hidden="true" />
-    </button>
+    />
     <template v-if="pickedElement">
       <span class="min-w-22 px-1 tabular-nums" role="status"
         ><b>{{ position + 1 }}</b> of {{ elements.length }}{{ isPinned(pickedElement.index) ? ', pinned' : '' }}</span
@@ -123,15 +107,7 @@ function onKey(event: KeyboardEvent): void {
       <button type="button" class="button min-h-9 px-2.5" aria-label="Smaller" @click="resize(false)">
         <Minus class="size-4" aria-hidden="true" />
       </button>
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
-        aria-label="Larger"
-        data-testid="element-larger"
-        @click="resize(true)"
-      >
-        <Plus class="size-4" aria-hidden="true" />
-      </button>
+      <IconButton :icon="Plus" says="Larger" data-testid="element-larger" @click="resize(true)" />
       <button type="button" class="button min-h-9 px-2.5" aria-label="Lean left" @click="roll(-LEAN_DEG)">
         <RotateCcw class="size-4" aria-hidden="true" />
       </button>
@@ -151,15 +127,7 @@ function onKey(event: KeyboardEvent): void {
           {{ PORTION_WORDS[portion].one }} of {{ discMm }} mm
         </option>
       </select>
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
-        aria-label="Take it out"
-        data-testid="element-out"
-        @click="takeOut"
-      >
-        <Trash2 class="size-4" aria-hidden="true" />
-      </button>
+      <IconButton :icon="Trash2" says="Take it out" data-testid="element-out" @click="takeOut" />
     </template>
     <span v-else class="px-1 text-ink-soft">Touch one to move it by hand; it stays pinned there.</span>
     <button

@@ -7,6 +7,7 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { useDecoration } from './editing'
 import { FINISH_SHARE } from './schemas'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** What is done to the dry paper: gilded edges, dust, stencil, speckle, a second tone. */
 const props = defineProps<{ id: string }>()
@@ -34,18 +35,16 @@ function add(finish: FinishId): void {
       <p class="flex items-center gap-2 text-[0.94rem]">
         <b>{{ finishOf(each.finish).name }}</b><span v-if="amountOf(each.finish)" class="text-ink-soft"
           >takes <FigureLink :working="amountOf(each.finish)!" /></span
-        ><button
-          type="button"
-          class="button ml-auto min-h-8 px-2"
-          :aria-label="`Leave out: ${finishOf(each.finish).name}`"
+        ><IconButton
+          :icon="X"
+          class="ml-auto"
+          :says="`Leave out: ${finishOf(each.finish).name}`"
           @click="
             edit('leave out a finish', ({ finishes }) => {
               finishes.splice(at, 1)
             })
           "
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        />
       </p>
       <ColourChoice
         label="Colour"

@@ -8,6 +8,7 @@ import { fitPetal, halfWidthAt, PETAL_SHAPES, petalOutline, type PetalShape } fr
 import { usePlanned } from '~/composables/planned'
 import { chosenFile, outlineIn } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'
+import { arrowMove } from './arrowKeys'
 
 /** The outline of a petal, pulled into shape by its handles or begun from a shape botanists have a word for. */
 const props = defineProps<{ shape: PetalShape; colour: string; lengthMm: number; called: string }>()
@@ -67,13 +68,9 @@ function grab(id: HandleId, event: PointerEvent): void {
 }
 
 function onKey(id: HandleId, event: KeyboardEvent): void {
-  const far = event.shiftKey ? 8 : 2
-  const by = ({ ArrowLeft: [-far, 0], ArrowRight: [far, 0], ArrowUp: [0, far], ArrowDown: [0, -far] } as const)[
-    event.key as 'ArrowLeft'
-  ]
+  const by = arrowMove(event, 2, 8)
   const handle = handles.value.find((each) => each.id === id)
   if (!by || !handle) return
-  event.preventDefault()
   event.stopPropagation()
   emit('change', pulled(id, handle.x + by[0], handle.y + by[1]), id)
 }

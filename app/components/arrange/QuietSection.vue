@@ -3,6 +3,7 @@ import { Plus, X } from '@lucide/vue'
 import type { Quiet } from '#core/compose'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import { QUIET_MIDDLE, QUIET_SPAN } from './schemas'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** What stays free of a decoration. */
 const props = defineProps<{ quiet: Quiet; first: boolean }>()
@@ -65,18 +66,15 @@ const ticks = [
             )
           "
         />
-        <button
-          type="button"
-          class="button min-h-8 px-2"
-          aria-label="No quiet place here"
+        <IconButton
+          :icon="X"
+          says="No quiet place here"
           @click="
             emit('edit', 'no quiet place', ({ places }) => {
               places.splice(at, 1)
             })
           "
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        />
       </div>
       <p v-if="quiet.places.length < MOST_PLACES">
         <button

@@ -10,6 +10,7 @@ import { knownMeshes } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import { useArranging } from './arranging'
+import HandlePoint from './HandlePoint.vue'
 import { sideMapOf } from './sideMap'
 import { unrolledOutline } from './unrolled'
 
@@ -18,7 +19,7 @@ const props = defineProps<{ decoration: Decoration; made: PlannedDecoration; fir
 const { plan } = usePlanned()
 const preferences = usePreferences()
 const lit = useLit()
-const { handles, pickedIndex, isPinned, pick, pull, move } = useArranging()
+const { handles, pickedIndex, isPinned, pick, pull, move, nudgeHandle } = useArranging()
 const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(drawing)
 
@@ -88,22 +89,6 @@ function drag(event: PointerEvent): void {
   const spot = { tier: tier === -1 ? stack.value.length - 1 : tier, on: 'side' as const, angleDeg, heightMm, outMm: 0 }
   if (held.handle === null) move(spot)
   else pull(held.handle, spot)
-}
-
-/** Keys may come faster than the drawing follows: the handle is taken where it is by now. */
-function nudge(id: string, event: KeyboardEvent): void {
-  const far = event.shiftKey ? 10 : 2
-  const moves: Readonly<Record<string, readonly [number, number]>> = {
-    ArrowLeft: [-far, 0],
-    ArrowRight: [far, 0],
-    ArrowUp: [0, far],
-    ArrowDown: [0, -far],
-  }
-  const by = moves[event.key]
-  const handle = handles.value.find((each) => each.id === id)
-  if (!by || !handle) return
-  event.preventDefault()
-  pull(id, { ...handle, angleDeg: handle.angleDeg + by[0], heightMm: Math.max(0, handle.heightMm + by[1]) })
 }
 </script>
 
@@ -210,27 +195,17 @@ function nudge(id: string, event: KeyboardEvent): void {
       :stroke-dasharray="`${8 * perPixel} ${4 * perPixel}`"
       pointer-events="none"
     />
-    <g
+    <HandlePoint
       v-for="handle in shown"
       :key="handle.id"
-      tabindex="0"
-      role="button"
-      class="cursor-grab"
-      style="touch-action: none"
-      :aria-label="`${handle.name}; arrow keys move it`"
+      :x="handle.x"
+      :y="handle.y"
+      :per-pixel="perPixel"
+      :says="handle.name"
       :data-testid="`handle-${handle.id}`"
-      @pointerdown="grab(handle.id, $event)"
-      @keydown="nudge(handle.id, $event)"
+      @grab="grab(handle.id, $event)"
+      @nudge="(right, up) => nudgeHandle(handle.id, right, up)"
     >
-      <circle :cx="handle.x" :cy="handle.y" :r="18 * perPixel" fill="transparent" />
-      <circle
-        :cx="handle.x"
-        :cy="handle.y"
-        :r="9 * perPixel"
-        fill="var(--paper)"
-        stroke="var(--ink)"
-        :stroke-width="2 * perPixel"
-      />
       <text
         :x="handle.x"
         :y="handle.y + 24 * perPixel"
@@ -245,6 +220,6 @@ function nudge(id: string, event: KeyboardEvent): void {
       >
         {{ handle.name.toLowerCase() }}
       </text>
-    </g>
+    </HandlePoint>
   </svg>
 </template>

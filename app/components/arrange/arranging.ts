@@ -113,6 +113,22 @@ export function useArranging() {
     )
   }
 
+  /**
+   * Moves a handle by so much round the cake, °, and up, mm; on a top, inward. It is taken where it is by now: keys may
+   * come faster than the drawing follows.
+   */
+  function nudgeHandle(id: string, byDeg: number, byMm: number): void {
+    const handle = handles.value.find((each) => each.id === id)
+    if (!handle) return
+    const turned = { ...handle, angleDeg: handle.angleDeg + byDeg }
+    pull(
+      id,
+      handle.on === 'side'
+        ? { ...turned, heightMm: Math.max(0, handle.heightMm + byMm) }
+        : { ...turned, outMm: Math.max(0, handle.outMm - byMm) },
+    )
+  }
+
   type Change = Partial<
     Pick<PlacedElement, 'tier' | 'on' | 'angleDeg' | 'heightMm' | 'outMm' | 'size' | 'rollDeg' | 'cut'>
   >
@@ -201,6 +217,7 @@ export function useArranging() {
     pull,
     move,
     nudge,
+    nudgeHandle,
     resize,
     roll,
     cutAs,

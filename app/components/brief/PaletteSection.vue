@@ -6,6 +6,7 @@ import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type Palet
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const { studio, commission } = usePlanned()
 const MOST_COLOURS = 24
@@ -109,14 +110,7 @@ function rename(at: number, event: Event): void {
         >
           <option v-for="role in PALETTE_ROLES" :key="role" :value="role">{{ role }}</option>
         </select>
-        <button
-          type="button"
-          class="grid size-8 place-items-center rounded-full hover:bg-paper-deep"
-          :aria-label="`Remove ${named.name}`"
-          @click="remove(at)"
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        <IconButton :icon="X" round :says="`Remove ${named.name}`" @click="remove(at)" />
       </li>
     </ul>
     <div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">

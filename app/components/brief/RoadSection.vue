@@ -3,6 +3,7 @@ import { briefSchema } from '#core/commission'
 import { Plus, X } from '@lucide/vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const { studio, commission } = usePlanned()
 const MOST_STOPS = 6
@@ -72,14 +73,7 @@ function rename(at: number, event: Event): void {
             })
           "
         />
-        <button
-          type="button"
-          class="grid size-8 place-items-center rounded-full hover:bg-paper-deep"
-          :aria-label="`Remove ${stop.name}`"
-          @click="remove(at)"
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        <IconButton :icon="X" round :says="`Remove ${stop.name}`" @click="remove(at)" />
       </li>
     </ul>
     <button

@@ -9,6 +9,7 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import RemnantDialog from './RemnantDialog.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** What is left of the sheets: what it goes into, what is worth keeping, and what was kept before. */
 const { plan, workshop, studio, commission } = usePlanned()
@@ -128,14 +129,7 @@ const letGo = (id: string): void =>
             :style="{ background: each.colour }"
             :title="`coloured ${each.colour}`"
           />{{ each.name }}, {{ paperOf(each.paper).name }}: {{ sizeOf(each)
-          }}<button
-            type="button"
-            class="grid size-7 place-items-center rounded-full hover:bg-line"
-            :aria-label="`${each.name}, ${sizeOf(each)}, is used up`"
-            @click="letGo(each.id)"
-          >
-            <X class="size-4" aria-hidden="true" />
-          </button>
+          }}<IconButton :icon="X" round :says="`${each.name}, ${sizeOf(each)}, is used up`" @click="letGo(each.id)" />
         </li>
       </ul>
     </template>

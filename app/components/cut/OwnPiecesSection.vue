@@ -10,6 +10,7 @@ import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile, outlineIn } from '~/files/chosen'
 import WayFields from './WayFields.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** Pieces from drawings of the decorator's own, SVG or DXF: every closed outline becomes one, cut beside the others. */
 const { option, editOption } = usePlanned()
@@ -192,14 +193,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             "
           />
         </div>
-        <button
-          type="button"
-          class="grid size-9 place-items-center rounded-full hover:bg-line"
-          :aria-label="`Take out ${piece.name}`"
-          @click="letGo(piece.id)"
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        <IconButton :icon="X" round :says="`Take out ${piece.name}`" @click="letGo(piece.id)" />
       </li>
     </ul>
     <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { cuttingToolsSchema, type CuttingTools } from '#core/cut'
-import QuantityField from '~/components/ui/QuantityField.vue'
-import { usePlanned } from '~/composables/planned'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** Edges, gaps and reach of what the studio cuts with. */
-const { workshop, studio } = usePlanned()
 const keys = Object.keys(cuttingToolsSchema.shape) as (keyof CuttingTools)[]
 </script>
 
@@ -12,17 +10,7 @@ const keys = Object.keys(cuttingToolsSchema.shape) as (keyof CuttingTools)[]
   <details>
     <summary class="figure-link w-fit list-none">Edges, gaps and tools</summary>
     <div class="mt-2 grid max-w-3xl grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-6 gap-y-2">
-      <QuantityField
-        v-for="key in keys"
-        :key="key"
-        :schema="cuttingToolsSchema.shape[key]"
-        :model-value="workshop.tools[key]"
-        @update:model-value="
-          studio.edit('cutting tools', (draft) => {
-            draft.workshop.tools[key] = $event
-          })
-        "
-      />
+      <WorkshopField v-for="key in keys" :key="key" group="tools" :name="key" edits="cutting tools" />
     </div>
   </details>
 </template>

@@ -3,6 +3,7 @@ import { Minus, Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** What is not food, counted as it goes in and as it comes out; what stays until the cake is cut goes on the list. */
 const { plan } = usePlanned()
@@ -72,27 +73,23 @@ const allIn = (): void =>
           </th>
           <td class="pr-3 text-right font-semibold">{{ each.count.value }}</td>
           <td v-for="side in ['wentIn', 'cameOut'] as const" :key="side" class="whitespace-nowrap text-center">
-            <button
-              type="button"
-              class="inline-grid size-10 place-items-center rounded-full hover:bg-line"
-              :aria-label="`One less ${side === 'wentIn' ? 'in' : 'out'}: ${each.name}`"
+            <IconButton
+              :icon="Minus"
+              round
+              :says="`One less ${side === 'wentIn' ? 'in' : 'out'}: ${each.name}`"
               @click="set(side, each.id, (side === 'wentIn' ? went : came) - 1)"
-            >
-              <Minus class="size-4" aria-hidden="true" />
-            </button>
+            />
             <span
               class="inline-block w-7 font-semibold"
               :class="side === 'cameOut' && !each.stays && came < went ? 'text-stop' : ''"
               >{{ side === 'wentIn' ? went : came }}</span
             >
-            <button
-              type="button"
-              class="inline-grid size-10 place-items-center rounded-full hover:bg-line"
-              :aria-label="`One more ${side === 'wentIn' ? 'in' : 'out'}: ${each.name}`"
+            <IconButton
+              :icon="Plus"
+              round
+              :says="`One more ${side === 'wentIn' ? 'in' : 'out'}: ${each.name}`"
               @click="set(side, each.id, (side === 'wentIn' ? went : came) + 1)"
-            >
-              <Plus class="size-4" aria-hidden="true" />
-            </button>
+            />
             <button
               v-if="side === 'cameOut' && !each.stays && went > 0 && came < went"
               type="button"

@@ -5,7 +5,6 @@ import { airAt, dryingCurve, onMat, paperSheet, READINESS } from '#core/dry'
 import { paperOf } from '#core/material'
 import type { SoakedDrying } from '#core/plan'
 import { dayClockText, printDuration } from '#core/quantity'
-import { workshopSchema } from '#core/workshop'
 import { useForecast } from '~/components/brief/useForecast'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -16,10 +15,11 @@ import DryingChart from './DryingChart.vue'
 import DryingRemedies from './DryingRemedies.vue'
 import FormerLoads from './FormerLoads.vue'
 import { dryingFields } from './dryingFields'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** Soaked film drying in one way: its curve, when it is ready, what would be quicker, what lies on which mat. */
 const props = defineProps<{ soaked: SoakedDrying }>()
-const { studio, commission, workshop, plan, editDecorations } = usePlanned()
+const { commission, plan, editDecorations } = usePlanned()
 
 const ways = [
   { id: 'mat', name: 'On a mat, in the room', say: 'Crisp folds, slow; the mat is held till the pieces are firm' },
@@ -187,38 +187,20 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
               })
             "
           />
-          <QuantityField
-            :schema="workshopSchema.shape[former].shape.count"
+          <WorkshopField
             :label="inOven ? 'Trays' : 'Mats'"
-            :model-value="workshop[former].count"
+            :group="former"
+            name="count"
+            :edits="former"
             data-testid="formers"
-            @update:model-value="
-              studio.edit(former, (draft) => {
-                draft.workshop[former].count = $event
-              })
-            "
           />
-          <QuantityField
-            v-if="inOven"
-            :schema="workshopSchema.shape.ovenPlaces"
-            label="In the oven at once"
-            :model-value="workshop.ovenPlaces"
-            @update:model-value="
-              studio.edit('oven places', (draft) => {
-                draft.workshop.ovenPlaces = $event
-              })
-            "
-          />
-          <QuantityField
+          <WorkshopField v-if="inOven" label="In the oven at once" group="own" name="ovenPlaces" edits="oven places" />
+          <WorkshopField
             v-for="side in ['lengthMm', 'widthMm'] as const"
             :key="side"
-            :schema="workshopSchema.shape[former].shape[side]"
-            :model-value="workshop[former][side]"
-            @update:model-value="
-              studio.edit(former, (draft) => {
-                draft.workshop[former][side] = $event
-              })
-            "
+            :group="former"
+            :name="side"
+            :edits="former"
           />
         </div>
       </aside>

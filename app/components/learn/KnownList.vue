@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { workshopSchema } from '#core/workshop'
 import { computed, ref } from 'vue'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import ForetoldChart from './ForetoldChart.vue'
 import { knowledgeOf, type Known } from './knowledge'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** What trials say, by kind, with how many there are and whether plans go by them. */
 const { studio, workshop } = usePlanned()
@@ -74,16 +73,7 @@ const state = ({ trials, isUsed }: Known): string =>
       </ul>
     </div>
     <div class="grid max-w-md grid-cols-2 gap-x-5">
-      <QuantityField
-        :schema="workshopSchema.shape.learnFrom"
-        :model-value="workshop.learnFrom"
-        data-testid="learn-from"
-        @update:model-value="
-          studio.edit('go by trials from', (draft) => {
-            draft.workshop.learnFrom = $event
-          })
-        "
-      />
+      <WorkshopField data-testid="learn-from" group="own" name="learnFrom" edits="go by trials from" />
       <label class="text-[0.8rem] text-ink-soft"
         >This room is called<input
           class="field-input text-ink"

@@ -3,6 +3,7 @@ import { Minus, Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import type { StepCard } from '#core/make'
 import { useBench } from '~/stores/bench'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** Good and broken pieces by tapping; keys count the first kind. */
 const props = defineProps<{ card: StepCard }>()
@@ -37,14 +38,13 @@ const rows = computed(
         </p>
         <div class="mt-1 grid grid-cols-2 gap-2">
           <div class="flex items-center gap-1">
-            <button
-              type="button"
-              class="grid size-11 place-items-center rounded-full hover:bg-line"
-              :aria-label="`One less good: ${part.name}`"
+            <IconButton
+              :icon="Minus"
+              round
+              large
+              :says="`One less good: ${part.name}`"
               @click="bench.count(part.id, 'good', -1)"
-            >
-              <Minus class="size-5" aria-hidden="true" />
-            </button>
+            />
             <button
               type="button"
               class="flex min-h-14 flex-1 items-center justify-center gap-2 rounded-xl bg-go-soft text-[1.05rem] font-semibold"
@@ -65,14 +65,13 @@ const rows = computed(
             >
               <Plus class="size-5" aria-hidden="true" />broken {{ part.broken }}
             </button>
-            <button
-              type="button"
-              class="grid size-11 place-items-center rounded-full hover:bg-line"
-              :aria-label="`One less broken: ${part.name}`"
+            <IconButton
+              :icon="Minus"
+              round
+              large
+              :says="`One less broken: ${part.name}`"
               @click="bench.count(part.id, 'broken', -1)"
-            >
-              <Minus class="size-5" aria-hidden="true" />
-            </button>
+            />
           </div>
         </div>
       </li>

@@ -2,6 +2,7 @@
 import { BellRing, X } from '@lucide/vue'
 import { useBench } from '~/stores/bench'
 import { timerText } from './timerText'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** Timers that run, the one that rings first. */
 const bench = useBench()
@@ -22,14 +23,7 @@ const bench = useBench()
           timerText(timer.left)
         }}</span></span
       >
-      <button
-        type="button"
-        class="grid size-11 place-items-center rounded-full hover:bg-line"
-        :aria-label="`Stop the timer: ${timer.name}`"
-        @click="bench.stopTimer(timer.id)"
-      >
-        <X class="size-5" aria-hidden="true" />
-      </button>
+      <IconButton :icon="X" round large :says="`Stop the timer: ${timer.name}`" @click="bench.stopTimer(timer.id)" />
     </li>
   </ul>
 </template>

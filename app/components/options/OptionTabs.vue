@@ -4,6 +4,7 @@ import { Copy, GalleryHorizontalEnd, Pencil, Trash2 } from '@lucide/vue'
 import { nextTick, ref } from 'vue'
 import { NuxtLink } from '#components'
 import { usePlanned } from '~/composables/planned'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const { studio, commission, option, editOption } = usePlanned()
 const naming = ref(false)
@@ -89,15 +90,7 @@ function name(event: Event): void {
     >
       <Copy class="size-4" aria-hidden="true" />Copy and vary
     </button>
-    <button
-      v-if="commission.options.length > 1"
-      type="button"
-      class="button min-h-9 px-2.5"
-      aria-label="Remove this option"
-      @click="remove"
-    >
-      <Trash2 class="size-4" aria-hidden="true" />
-    </button>
+    <IconButton v-if="commission.options.length > 1" :icon="Trash2" says="Remove this option" @click="remove" />
     <NuxtLink v-if="commission.options.length > 1" to="/compare" class="button min-h-9 px-3" data-testid="compare"
       ><GalleryHorizontalEnd class="size-4" aria-hidden="true" />Compare</NuxtLink
     >

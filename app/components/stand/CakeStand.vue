@@ -17,6 +17,7 @@ import { pointsOf } from './shapePaint'
 import { sceneOf, standWindow, type StandWindow } from './standScene'
 import { useStandTools } from './standTools'
 import { useTurn } from './turn'
+import IconButton from '~/components/ui/IconButton.vue'
 
 /** Whether the handles of the open composition are shown. */
 defineProps<{ arranging?: boolean }>()
@@ -306,17 +307,14 @@ function touch(event: MouseEvent): void {
       <template v-else>{{ ends.length === 1 ? 'Touch the other point' : 'Touch a point of the cake' }}</template>
     </p>
     <div class="no-print flex items-center justify-center gap-2.5 pb-1">
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
+      <IconButton
+        :icon="RulerDimensionLine"
         :aria-pressed="dimensionsShown"
         :class="dimensionsShown ? 'bg-go-soft' : ''"
-        aria-label="Dimension lines"
+        says="Dimension lines"
         title="Dimension lines (d)"
         @click="dimensionsShown = !dimensionsShown"
-      >
-        <RulerDimensionLine class="size-4.5" aria-hidden="true" />
-      </button>
+      />
       <button type="button" class="button min-h-9 px-3" aria-label="Turn the stand left" @click="turnBy(-15)">‹</button>
       <label class="flex flex-col items-center">
         <span class="sr-only">Turn the stand, degrees</span>
@@ -334,17 +332,14 @@ function touch(event: MouseEvent): void {
         }}</span>
       </label>
       <button type="button" class="button min-h-9 px-3" aria-label="Turn the stand right" @click="turnBy(15)">›</button>
-      <button
-        type="button"
-        class="button min-h-9 px-2.5"
+      <IconButton
+        :icon="Ruler"
         :aria-pressed="measuring"
         :class="measuring ? 'bg-go-soft' : ''"
-        aria-label="Tape measure"
+        says="Tape measure"
         title="Tape measure (t)"
         @click="toggleTape"
-      >
-        <Ruler class="size-4.5" aria-hidden="true" />
-      </button>
+      />
     </div>
   </div>
 </template>

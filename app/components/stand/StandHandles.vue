@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import type { Spot } from '#core/compose'
 import { facesViewer, pointOfSpot, spotAt, viewAt } from '#core/draw'
 import { useArranging } from '~/components/arrange/arranging'
+import { arrowMove } from '~/components/arrange/arrowKeys'
+import HandlePoint from '~/components/arrange/HandlePoint.vue'
 
 /**
  * The handles of the open composition, and the picked element, on the stand itself. The parent gives the drawing they
@@ -10,7 +12,7 @@ import { useArranging } from '~/components/arrange/arranging'
  */
 const props = defineProps<{ turnDeg: number; perPixel: number; drawing: SVGSVGElement | null }>()
 
-const { stack, handles, pickedElement, pull, move, nudge } = useArranging()
+const { stack, handles, pickedElement, pull, move, nudge, nudgeHandle } = useArranging()
 const held = ref<string | null>(null)
 const PICKED = 'picked'
 
@@ -44,67 +46,30 @@ function drag(event: PointerEvent): void {
   else pull(held.value, spot)
 }
 
-/** Keys may come faster than the drawing follows: the handle is taken where it is by now. */
-function onKey(id: string, event: KeyboardEvent): void {
-  const far = event.shiftKey ? 10 : 2
-  const moves: Readonly<Record<string, readonly [number, number]>> = {
-    ArrowLeft: [-far, 0],
-    ArrowRight: [far, 0],
-    ArrowUp: [0, far],
-    ArrowDown: [0, -far],
-  }
-  const by = moves[event.key]
+function onKey(event: KeyboardEvent): void {
+  const by = arrowMove(event, 2, 10)
   if (!by) return
-  event.preventDefault()
   event.stopPropagation()
-  if (id === PICKED) {
-    nudge(...by)
-    return
-  }
-  const handle = handles.value.find((each) => each.id === id)
-  if (!handle) return
-  pull(
-    id,
-    handle.on === 'side'
-      ? { ...handle, angleDeg: handle.angleDeg + by[0], heightMm: Math.max(0, handle.heightMm + by[1]) }
-      : { ...handle, angleDeg: handle.angleDeg + by[0], outMm: Math.max(0, handle.outMm - by[1]) },
-  )
+  nudge(...by)
 }
 </script>
 
 <template>
   <g data-testid="stand-handles" @pointermove.stop="drag" @pointerup="held = null" @pointercancel="held = null">
-    <g
+    <HandlePoint
       v-for="handle in shown"
       :key="handle.id"
-      tabindex="0"
-      role="button"
-      class="cursor-grab"
-      style="touch-action: none"
-      :aria-label="`${handle.name} of the composition, on the stand; arrow keys move it`"
+      :x="handle.x"
+      :y="handle.y"
+      :per-pixel="perPixel"
+      :says="`${handle.name} of the composition, on the stand`"
+      :is-heart="handle.id === 'heart' || handle.id === 'middle'"
       :data-testid="`stand-handle-${handle.id}`"
-      @pointerdown.stop="grab(handle.id, $event)"
-      @click.stop
-      @keydown="onKey(handle.id, $event)"
+      @grab="grab(handle.id, $event)"
+      @nudge="(right, up) => nudgeHandle(handle.id, right, up)"
     >
-      <circle :cx="handle.x" :cy="handle.y" :r="18 * perPixel" fill="transparent" />
-      <circle
-        :cx="handle.x"
-        :cy="handle.y"
-        :r="8 * perPixel"
-        fill="var(--paper)"
-        stroke="var(--ink)"
-        :stroke-width="2 * perPixel"
-      />
-      <circle
-        v-if="handle.id === 'heart' || handle.id === 'middle'"
-        :cx="handle.x"
-        :cy="handle.y"
-        :r="3 * perPixel"
-        fill="var(--ink)"
-      />
       <title>{{ handle.name }}</title>
-    </g>
+    </HandlePoint>
     <g
       v-if="picked"
       tabindex="0"
@@ -115,7 +80,7 @@ function onKey(id: string, event: KeyboardEvent): void {
       data-testid="stand-picked"
       @pointerdown.stop="grab(PICKED, $event)"
       @click.stop
-      @keydown="onKey(PICKED, $event)"
+      @keydown="onKey"
     >
       <circle
         :cx="picked.x"

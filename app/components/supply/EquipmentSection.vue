@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { workshopSchema } from '#core/workshop'
 import { X } from '@lucide/vue'
 import { ref } from 'vue'
 import { paperOf } from '#core/material'
 import { MOST_STOCK, SHELF_WORDS, SHELVES, type ShelfId } from '#core/supply'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import IconButton from '~/components/ui/IconButton.vue'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** Formers, moulds and ovens, rests of sheets, and things of one's own that no plan asks for. */
 const { studio, workshop } = usePlanned()
-const shape = workshopSchema.shape
 const moulds = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
 const name = ref('')
 const shelf = ref<ShelfId>('equipment')
@@ -41,46 +40,10 @@ const letGo = (id: string): void =>
     <div>
       <h3 class="part-title mb-1">Formers and tools</h3>
       <div class="grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-4">
-        <QuantityField
-          :schema="shape.mats.shape.count"
-          label="Mats"
-          :model-value="workshop.mats.count"
-          @update:model-value="
-            studio.edit('mats', (draft) => {
-              draft.workshop.mats.count = $event
-            })
-          "
-        />
-        <QuantityField
-          :schema="shape.trays.shape.count"
-          label="Trays"
-          :model-value="workshop.trays.count"
-          @update:model-value="
-            studio.edit('trays', (draft) => {
-              draft.workshop.trays.count = $event
-            })
-          "
-        />
-        <QuantityField
-          :schema="shape.ovenPlaces"
-          :model-value="workshop.ovenPlaces"
-          @update:model-value="
-            studio.edit('oven places', (draft) => {
-              draft.workshop.ovenPlaces = $event
-            })
-          "
-        />
-        <QuantityField
-          v-for="mould in moulds"
-          :key="mould"
-          :schema="shape.moulds.shape[mould]"
-          :model-value="workshop.moulds[mould]"
-          @update:model-value="
-            studio.edit('moulds', (draft) => {
-              draft.workshop.moulds[mould] = $event
-            })
-          "
-        />
+        <WorkshopField label="Mats" group="mats" name="count" edits="mats" />
+        <WorkshopField label="Trays" group="trays" name="count" edits="trays" />
+        <WorkshopField group="own" name="ovenPlaces" edits="oven places" />
+        <WorkshopField v-for="mould in moulds" :key="mould" group="moulds" :name="mould" edits="moulds" />
       </div>
     </div>
     <div v-if="workshop.remnants.length > 0">
@@ -92,14 +55,7 @@ const letGo = (id: string): void =>
           class="flex items-center justify-between gap-3 border-t border-line py-1"
         >
           {{ rest.name }}, {{ paperOf(rest.paper).name
-          }}<button
-            type="button"
-            class="grid size-9 place-items-center rounded-full hover:bg-line"
-            :aria-label="`Gone: ${rest.name}`"
-            @click="letGo(rest.id)"
-          >
-            <X class="size-4" aria-hidden="true" />
-          </button>
+          }}<IconButton :icon="X" round :says="`Gone: ${rest.name}`" @click="letGo(rest.id)" />
         </li>
       </ul>
     </div>

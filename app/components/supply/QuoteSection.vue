@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { printDuration } from '#core/quantity'
-import { pricingSchema } from '#core/supply'
 import PaperTools from '~/components/papers/PaperTools.vue'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { useHandover } from '~/composables/handover'
-import { usePlanned } from '~/composables/planned'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** What it costs, decoration by decoration, and the price that comes of it. */
-const { studio, workshop } = usePlanned()
 const { quote, quoteSheet } = useHandover()
 </script>
 
@@ -49,20 +46,12 @@ const { quote, quoteSheet } = useHandover()
       Stock.
     </p>
     <div class="mt-3 grid grid-cols-2 gap-x-5">
-      <QuantityField
+      <WorkshopField
         v-for="key in ['overhead', 'margin'] as const"
         :key="key"
-        :schema="pricingSchema.shape[key]"
-        :model-value="workshop.pricing[key]"
-        @update:model-value="
-          studio.edit(
-            key,
-            (draft) => {
-              draft.workshop.pricing[key] = $event
-            },
-            key,
-          )
-        "
+        group="pricing"
+        :name="key"
+        :edits="key"
       />
     </div>
     <PaperTools class="mt-3" :papers="[quoteSheet]" ending="quote" title="Quote sheet" />

@@ -9,6 +9,7 @@ import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePreferences } from '~/stores/preferences'
 import ShapeFields from './ShapeFields.vue'
+import IconButton from '~/components/ui/IconButton.vue'
 
 const props = defineProps<{
   tier: Tier
@@ -63,33 +64,9 @@ const odd = computed(() =>
         >
       </button>
       <div class="ml-auto flex gap-1">
-        <button
-          type="button"
-          class="button min-h-9 px-2"
-          :disabled="isTop"
-          aria-label="Move this tier up"
-          @click="emit('move', 1)"
-        >
-          <ArrowUp class="size-4" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="button min-h-9 px-2"
-          :disabled="isBottom"
-          aria-label="Move this tier down"
-          @click="emit('move', -1)"
-        >
-          <ArrowDown class="size-4" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="button min-h-9 px-2"
-          :disabled="isTop && isBottom"
-          aria-label="Remove this tier"
-          @click="emit('remove')"
-        >
-          <Trash2 class="size-4" aria-hidden="true" />
-        </button>
+        <IconButton :icon="ArrowUp" :disabled="isTop" says="Move this tier up" @click="emit('move', 1)" />
+        <IconButton :icon="ArrowDown" :disabled="isBottom" says="Move this tier down" @click="emit('move', -1)" />
+        <IconButton :icon="Trash2" :disabled="isTop && isBottom" says="Remove this tier" @click="emit('remove')" />
       </div>
     </div>
     <div class="flex flex-wrap items-end gap-x-3.5 gap-y-2">

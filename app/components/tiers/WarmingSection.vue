@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { workshopSchema } from '#core/workshop'
 import { RadioGroup, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import { printDuration } from '#core/quantity'
 import WarmingChart from './WarmingChart.vue'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
-const { studio, commission, workshop, plan } = usePlanned()
+const { studio, commission, plan } = usePlanned()
 const slowest = computed(() => plan.value.cake.slowest)
 const keepings = [
   { id: 'roomTemperature', name: 'Paper last, at room temperature', say: 'Warm through first, then place' },
@@ -47,16 +46,7 @@ const keepings = [
             ><span class="block text-[0.88rem] text-ink-soft">{{ each.say }}</span></RadioGroupOption
           >
         </RadioGroup>
-        <QuantityField
-          class="w-32"
-          :schema="workshopSchema.shape.fridgeC"
-          :model-value="workshop.fridgeC"
-          @update:model-value="
-            studio.edit('refrigerator', (draft) => {
-              draft.workshop.fridgeC = $event
-            })
-          "
-        />
+        <WorkshopField class="w-32" group="own" name="fridgeC" edits="refrigerator" />
       </div>
     </div>
   </section>

@@ -3,9 +3,10 @@ import { MOST_BUSY, workshopSchema } from '#core/workshop'
 import { CalendarPlus, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { clockText, dateText, MINUTES_PER_DAY } from '#core/quantity'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
+import IconButton from '~/components/ui/IconButton.vue'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** Who works, when they cannot, and how many moulds there are. */
 const { studio, workshop, plan } = usePlanned()
@@ -51,28 +52,8 @@ const kinds = Object.keys(moulds.shape) as (keyof typeof moulds.shape)[]
   <section aria-labelledby="who" class="grid gap-3">
     <h2 id="who" class="font-display text-[1.05rem] font-semibold">Hands and moulds</h2>
     <div class="grid grid-cols-2 gap-x-5 gap-y-2">
-      <QuantityField
-        class="col-span-2"
-        :schema="workshopSchema.shape.people"
-        :model-value="workshop.people"
-        data-testid="people"
-        @update:model-value="
-          studio.edit('people', (draft) => {
-            draft.workshop.people = $event
-          })
-        "
-      />
-      <QuantityField
-        v-for="kind in kinds"
-        :key="kind"
-        :schema="moulds.shape[kind]"
-        :model-value="workshop.moulds[kind]"
-        @update:model-value="
-          studio.edit('moulds', (draft) => {
-            draft.workshop.moulds[kind] = $event
-          })
-        "
-      />
+      <WorkshopField class="col-span-2" data-testid="people" group="own" name="people" edits="people" />
+      <WorkshopField v-for="kind in kinds" :key="kind" group="moulds" :name="kind" edits="moulds" />
     </div>
     <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
       ><CalendarPlus class="size-4.5" aria-hidden="true" />Hours you cannot, from a calendar<input
@@ -89,14 +70,12 @@ const kinds = Object.keys(moulds.shape) as (keyof typeof moulds.shape)[]
       <li v-for="each in workshop.busy" :key="each.id" class="flex items-center gap-2">
         <span class="min-w-0 flex-1 truncate"
           >{{ dateText(each.from) }}, {{ clockText(each.from) }} to {{ clockText(each.to) }}: {{ each.name }}</span
-        ><button
-          type="button"
-          class="grid size-8 place-items-center rounded-full hover:bg-line"
-          :aria-label="`Free again: ${each.name}, ${dateText(each.from)}`"
+        ><IconButton
+          :icon="X"
+          round
+          :says="`Free again: ${each.name}, ${dateText(each.from)}`"
           @click="letGo(each.id)"
-        >
-          <X class="size-4" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ul>
   </section>

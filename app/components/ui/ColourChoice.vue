@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import { colourWords, cssHex } from '#core/tint'
 import PhotoColour from '~/components/ui/PhotoColour.vue'
 import { usePlanned } from '~/composables/planned'
+import IconButton from './IconButton.vue'
 
 /** A colour: of the commission's palette, picked, typed as style sheets write it, or touched on one of its pictures. */
 const props = defineProps<{ label: string; modelValue: string }>()
@@ -57,15 +58,13 @@ function type(event: Event): void {
       :value="modelValue"
       @change="type"
     />
-    <button
+    <IconButton
       v-if="commission.brief.photos.length > 0"
-      type="button"
-      class="grid size-8 place-items-center rounded-full hover:bg-line"
-      :aria-label="`${props.label}: from a picture`"
+      :icon="Pipette"
+      round
+      :says="`${props.label}: from a picture`"
       @click="isTouching = true"
-    >
-      <Pipette class="size-4" aria-hidden="true" />
-    </button>
+    />
     <span class="text-[0.84rem] text-ink-soft">{{ colourWords(modelValue, commission.palette) }}</span>
     <p v-if="isWrong" role="alert" class="w-full text-[0.86rem] text-stop">
       That is no colour. Try #d9572b, tomato or hsl(15 70% 50%).
