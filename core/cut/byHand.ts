@@ -49,7 +49,7 @@ export function layByHand(
   const leftOut: LeftOut[] = []
   const strips = parts.flatMap((part) => {
     const found = stripsOf(part, plies, roomMm, highMm, knifeGapMm, slip)
-    if (!found) leftOut.push({ part, why: tooLarge(part, slip) })
+    if (!found) leftOut.push({ part, why: tooLarge(part, slip), wantsLarger: true })
     return found ?? []
   })
   let [number, bundle] = [0, 0]

@@ -41,6 +41,7 @@ export function nestJobOf(
       const box = boxOf(corners)
       leftOut.push({
         part,
+        wantsLarger: true,
         why:
           `${part.name} (${box.widthMm.toFixed(0)} × ${box.heightMm.toFixed(0)} mm) is ` +
           `larger than the sheet within its margin, however it is turned.`,

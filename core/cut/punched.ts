@@ -47,6 +47,7 @@ export function layPunched(
     if (diameter === null) {
       leftOut.push({
         part,
+        wantsLarger: false,
         why: `${part.name} is not round; a punch cuts discs. Choose strips and boxes, or a template.`,
       })
       return []
@@ -55,6 +56,7 @@ export function layPunched(
     if (spots.holes.length === 0) {
       leftOut.push({
         part,
+        wantsLarger: false,
         why: `${part.name} (${diameter.toFixed(0)} mm): the punch does not reach its middle, or the sheet is too small.`,
       })
       return []

@@ -56,7 +56,8 @@ export function sizeOf({ remnant, shape }: Pick<CutSheet, 'remnant' | 'shape'>):
 }
 
 /** A part that lies on no sheet, and why. */
-export type LeftOut = { readonly part: CutPart; readonly why: string }
+/** A part that lies on no sheet: why, and whether a larger sheet would take it. */
+export type LeftOut = { readonly part: CutPart; readonly why: string; readonly wantsLarger: boolean }
 
 export type CutLayout = { readonly sheets: readonly CutSheet[]; readonly leftOut: readonly LeftOut[] }
 

@@ -33,6 +33,7 @@ export type PieceClass = {
   /** Which shade of the run of colour: 0 at the heart. */
   readonly shade: number
   readonly sector: Sector | null
+  readonly isPetal: boolean
   /** Room one takes on what it dries on, mm. */
   readonly lying: { readonly widthMm: number; readonly heightMm: number }
   readonly width: Working
@@ -157,6 +158,7 @@ export function piecesOf(
           flaps: [],
           print: [],
           sector: null,
+          isPetal: false,
           lying: { widthMm: kind.width.value, heightMm: kind.height.value },
           ...kind,
           id: `${size} shade ${shade}`,

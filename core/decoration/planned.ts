@@ -5,7 +5,7 @@ import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground
 import type { Breakage, Learned } from '../learn'
 import { type StockShape } from '../material'
 import type { MixtureUse } from '../mixture'
-import { derive, found, sumOf, type Working } from '../quantity'
+import { derive, found, several, sumOf, type Working } from '../quantity'
 import {
   finishOf,
   techniqueOf,
@@ -38,7 +38,8 @@ export type PlannedDecoration = Pick<
   'id' | 'technique' | 'paper' | 'colour' | 'cutting' | 'colouring' | 'drying'
 > & {
   readonly name: string
-  /** What its elements are called. */
+  /** What one of its elements is called, and several of them. */
+  readonly one: string
   readonly called: string
   /** What it may be cut from, at least one. */
   readonly shapes: readonly StockShape[]
@@ -122,6 +123,8 @@ function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decora
 
 export type DecorationInputs = {
   readonly decoration: Decoration
+  /** What it is called beside the others. */
+  readonly name: string
   readonly stack: readonly StandingTier[]
   readonly free: readonly Patch[]
   /** How high it may reach above the board; none when it does not travel on the cake. */
@@ -135,13 +138,13 @@ export type DecorationInputs = {
 
 /** Everything that follows from a decoration on a cake. */
 export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
-  const { decoration, stack, free, mostTopMm, laid, shapes, stepMinutes, learned } = inputs
+  const { decoration, name, stack, free, mostTopMm, laid, shapes, stepMinutes, learned } = inputs
   const technique = techniqueOf(decoration.technique)
   const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
   const seen = seenOf(decoration, means)
   const layout = laid ?? withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
   const elements = sized(technique, layout, decoration, means)
-  const count = { ...layout.count, label: technique.elements }
+  const count = { ...layout.count, label: several(technique.element) }
   const classes = elements.length > 0 ? piecesOf(decoration, elements, count, seen, means, learned.breakage) : []
   const pieces = sumOf(
     'pieces to cut',
@@ -157,8 +160,9 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const { id, paper, colour, cutting, colouring, drying } = decoration
   return {
     ...{ id, paper, colour, cutting, colouring, drying, technique: technique.id },
-    name: decoration.name || technique.name,
-    called: technique.elements,
+    name,
+    one: technique.element,
+    called: several(technique.element),
     shapes,
     elements,
     seen,
@@ -208,9 +212,9 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
 }
 
 /** Hands for setting the elements on the cake. */
-function placing({ id, placeMin = PLACE_MIN, elements }: AnyTechnique, count: Working, own: TypedMinutes): Working {
+function placing({ id, placeMin = PLACE_MIN, element }: AnyTechnique, count: Working, own: TypedMinutes): Working {
   return derive(
-    `place the ${elements}`,
+    `place the ${several(element)}`,
     'duration',
     'hands-on time',
     '{elements} × {each}',

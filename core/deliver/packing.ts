@@ -3,7 +3,6 @@ import { chosenOption, type Commission } from '../commission'
 import { type Plan } from '../plan'
 import type { PieceBox } from '../supply'
 import { seenAs } from '../technique'
-import { singular } from './placing'
 
 /** Something that is packed: how it lies, mm. */
 type Packed = {
@@ -55,13 +54,13 @@ function itemsOf(
     ? []
     : made
         .filter(({ onTheCake }) => !onTheCake)
-        .flatMap(({ id, called, elements, seen, wiring }) =>
+        .flatMap(({ id, one, called, elements, seen, wiring }) =>
           elements.map((element): Packed => {
             const { widthMm: width, heightMm: height } = seenAs(element, seen)
             const wired = wiring.length > 0
             return {
               decoration: id,
-              name: singular({ called }),
+              name: one,
               many: called,
               lengthMm: height,
               widthMm: width,

@@ -6,7 +6,6 @@ import type { PlannedDecoration } from '../decoration'
 import { chosenOption, type Commission } from '../commission'
 import { coveringOf } from '../material'
 import { type Plan } from '../plan'
-import { several } from '../quantity'
 import { seenAs, type PlacedElement } from '../technique'
 
 /** When an element goes on: as the cake is dressed, then the focal point, the large ones, the rest. */
@@ -84,7 +83,7 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
       stage: stageOf(made, element, isFocal, seenAs(element, made.seen).heightMm / tallest),
       decoration: made.id,
       index,
-      name: bouquet ? `${singular(made)} of ${bouquet.name}` : singular(made),
+      name: bouquet ? `${made.one} of ${bouquet.name}` : made.one,
       tier: element.tier,
       on: element.on,
       angleDeg: element.angleDeg,
@@ -107,17 +106,6 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
         one.at - other.at,
     )
     .map(({ each }, at) => ({ ...each, number: at + 1 }))
-}
-
-/** What one of its elements is called. */
-export function singular({ called }: Pick<PlannedDecoration, 'called'>): string {
-  const words = called.split(' ')
-  const last = words.at(-1)!
-  const one =
-    [last.replace(/ies$/, 'y'), last.replace(/ves$/, 'f'), last.replace(/es$/, ''), last.replace(/s$/, '')].find(
-      (each) => several(each) === last,
-    ) ?? last.replace(/s$/, '')
-  return [...words.slice(0, -1), one].join(' ')
 }
 
 /** Runs of numbers for reading: “1–3, 7”. */

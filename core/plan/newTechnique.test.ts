@@ -23,7 +23,7 @@ vi.mock('../technique', async (importOriginal) => {
   const shell = {
     id: 'filmShell',
     name: 'Film shell',
-    elements: 'shells',
+    element: 'shell',
     say: 'Quarters of film cupped over a mat.',
     papers: ['riceFilm'],
     whyPaper: 'Only film cups like glass.',

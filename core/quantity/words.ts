@@ -1,5 +1,6 @@
 /** Words whose plural is not made with an s. */
 const SEVERAL: readonly (readonly [RegExp, string])[] = [
+  [/^(\w+)( of .+)$/, '$1s$2'],
   [/leaf$/, 'leaves'],
   [/ply$/, 'plies'],
   [/(ch|sh|x|ss)$/, '$1es'],
@@ -10,3 +11,6 @@ export function several(name: string): string {
   const found = SEVERAL.find(([ending]) => ending.test(name))
   return found ? name.replace(found[0], found[1]) : `${name}s`
 }
+
+/** So many of a thing: “1 sail”, “3 sails”. */
+export const counted = (count: number, name: string): string => `${count} ${count === 1 ? name : several(name)}`

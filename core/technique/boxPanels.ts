@@ -69,7 +69,7 @@ function panelKind(
 export const boxPanels = defineTechnique({
   id: 'boxPanels',
   name: 'Box panels',
-  elements: 'panels',
+  element: 'panel',
   say: 'A cornered cake wrapped face by face, accents at its corners.',
   papers: ['standardWafer', 'thickWafer', 'thinWafer'],
   whyPaper: 'Standard wafer prints well and lies flat on a face; thick keeps its edges straight.',

@@ -6,9 +6,9 @@
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
-import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
+import { derive, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
-import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
+import { acrossHere, cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { branchStance } from './foliage'
 import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
 import { bloomWiring } from './wiring'
@@ -33,10 +33,7 @@ function sizesOf(
   size: number,
   shrink?: Learned['shrink'],
 ): { readonly long: Working; readonly petal: Working } {
-  const across =
-    size === 1
-      ? typed('across', acrossMm, 'length', 'Arrange')
-      : found('across here', acrossMm * size, 'length', 'from its place')
+  const across = acrossHere(acrossMm, size)
   const long = derive(
     'bud long',
     'length',
@@ -51,7 +48,7 @@ function sizesOf(
 export const bud = defineTechnique({
   id: 'bud',
   name: 'Bud',
-  elements: 'buds',
+  element: 'bud',
   say: 'A few petals closed round a hook, a calyx below.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer rolls tightly round the hook.',
@@ -97,6 +94,7 @@ export const bud = defineTechnique({
     return [
       {
         name: 'bud petal',
+        isPetal: true,
         outline: petalOutline(petal.value, values),
         folds: [],
         face: 'smooth face out',

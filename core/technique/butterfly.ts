@@ -63,7 +63,7 @@ function flatOutline(acrossMm: number): Outline {
 export const butterfly = defineTechnique({
   id: 'butterfly',
   name: 'Butterfly',
-  elements: 'moths',
+  element: 'moth',
   say: 'One folded piece, wings lifted, scattered or alone.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer folds along the body without breaking; standard prints well, thick holds larger wings.',

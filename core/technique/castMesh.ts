@@ -28,7 +28,7 @@ const CELLS = 6
 export const castMesh = defineTechnique({
   id: 'castMesh',
   name: 'Cast mesh',
-  elements: 'pieces of lace',
+  element: 'piece of lace',
   say: 'Openwork poured from wafer slurry in a hot pan, crisp at first, then supple.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Any wafer will do, offcuts first: it is blended with water anyway.',

@@ -9,9 +9,9 @@
 import { z } from 'zod'
 import type { Learned } from '../learn'
 import { rectangle } from '../geometry'
-import { derive, found, seededStream, starting, typed, type Working } from '../quantity'
+import { derive, seededStream, starting, type Working } from '../quantity'
 import { defineTechnique, type PieceKind } from './define'
-import { STANDARD_SPARES } from './flat'
+import { acrossHere, STANDARD_SPARES } from './flat'
 import {
   bloomDepth,
   bloomMesh,
@@ -60,17 +60,14 @@ const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): rea
 
 function longestOf(values: CuppedBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
-  const across =
-    size === 1
-      ? typed('across', values.acrossMm, 'length', 'Arrange')
-      : found('across here', values.acrossMm * size, 'length', 'from its place')
+  const across = acrossHere(values.acrossMm, size)
   return { across, cone, longest: longestPetal(across, OUTER_RAISED_DEG, cone, shrink?.damp) }
 }
 
 export const cuppedBloom = defineTechnique({
   id: 'cuppedBloom',
   name: 'Cupped bloom',
-  elements: 'blooms',
+  element: 'bloom',
   say: 'Many sizes of slit and lapped petals round a fringe.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer laps without a ridge; standard keeps a deeper cup.',

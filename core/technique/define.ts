@@ -147,6 +147,8 @@ export type PieceKind = {
   readonly perElement: number
   /** The sector of a disc it is, for what is cut in portions. */
   readonly sector?: Sector
+  /** A petal, whose shape the petal editor draws. */
+  readonly isPetal?: true
   /** Room it takes on what it dries on, when that is not its outline's, mm. */
   readonly lying?: { readonly widthMm: number; readonly heightMm: number }
 }
@@ -170,8 +172,8 @@ type Unfit = Readonly<Partial<Record<PaperId, string>>>
 export type Technique<Parameters extends z.ZodObject, Id extends string = string> = {
   readonly id: Id
   readonly name: string
-  /** What its elements are called, several of them. */
-  readonly elements: string
+  /** What one of its elements is called. */
+  readonly element: string
   /** What it is, in a sentence, for choosing it. */
   readonly say: string
   /** Papers it runs on, the best first, why that one, and why not the others. */

@@ -31,7 +31,7 @@ const loopLength = (seenMm: number): number => seenMm * BELLY + GATHERED_MM
 export const fabricBow = defineTechnique({
   id: 'fabricBow',
   name: 'Fabric bow',
-  elements: 'bows',
+  element: 'bow',
   say: 'Loops, tails and a knot of wafer that falls like cloth.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer between two films bends like ribbon.',

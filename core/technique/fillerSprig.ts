@@ -29,7 +29,7 @@ const SNIP_PETALS = 5
 export const fillerSprig = defineTechnique({
   id: 'fillerSprig',
   name: 'Filler sprig',
-  elements: 'sprigs',
+  element: 'sprig',
   say: 'A forked stem of tiny snips, to fill between blooms.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer snips stay airy; offcuts do.',

@@ -1,6 +1,6 @@
 /** Sizes of flat paper pieces, from what is seen back to what is cut. */
 import { plannedShrink, type ShrinkBelief } from '../learn'
-import { derive, starting, type Working } from '../quantity'
+import { derive, found, starting, typed, type Working } from '../quantity'
 
 /** Paper that is damped and dried draws in a little; nothing is lost where it is cut and used dry. */
 const DAMP_SHRINK = 0.02
@@ -19,6 +19,23 @@ export const cutSize = (label: string, seen: Working, tucked: Working | null, sh
     { seen, ...(tucked && { tucked }), ...(shrink && { shrink }) },
     () => (seen.value + (tucked?.value ?? 0)) / (1 - (shrink?.value ?? 0)),
   )
+
+/** A cut width from a seen one: so much paper for each width, divided by what shrinks. */
+export const cutWidth = (label: string, rule: string, seen: Working, fullness: number, shrink: Working): Working =>
+  derive(
+    label,
+    'length',
+    rule,
+    '{seen} × {fullness} ÷ ( 1 − {shrink} )',
+    { seen, fullness: starting('paper for each width', fullness, 'ratio', 'guess'), shrink },
+    (v) => (v.seen * v.fullness) / (1 - v.shrink),
+  )
+
+/** How wide an element is where it stands: as typed for the biggest, less by its place. */
+export const acrossHere = (acrossMm: number, size: number): Working =>
+  size === 1
+    ? typed('across', acrossMm, 'length', 'Arrange')
+    : found('across here', acrossMm * size, 'length', 'from its place')
 
 export const STANDARD_SPARES: Readonly<Record<'dry' | 'damp' | 'soaked', Working>> = {
   dry: starting('spares of dry flat cuts', 0.1, 'share', 'usual'),

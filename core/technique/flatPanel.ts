@@ -36,7 +36,7 @@ const PATTERN = 7
 export const flatPanel = defineTechnique({
   id: 'flatPanel',
   name: 'Flat panel',
-  elements: 'panels',
+  element: 'panel',
   say: 'Plain, printed or painted sheets round a tier.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer lies down round a curve; thick suits the flat faces of a square cake.',

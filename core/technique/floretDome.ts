@@ -47,7 +47,7 @@ function floretsOf({ acrossMm, floretMm }: Pick<FloretDome, 'acrossMm' | 'floret
 export const floretDome = defineTechnique({
   id: 'floretDome',
   name: 'Floret dome',
-  elements: 'domes',
+  element: 'dome',
   say: 'Small florets crowded over half a foam ball.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer keeps a crowd of florets light.',

@@ -36,7 +36,7 @@ const STAGGER = 0.3
 export const foldedGlobe = defineTechnique({
   id: 'foldedGlobe',
   name: 'Folded globe',
-  elements: 'globes',
+  element: 'globe',
   say: 'Circles folded in half and glued back to back into balls, halves or wedges.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer folds sharply and stays light; thicker makes fewer, crisper leaves.',

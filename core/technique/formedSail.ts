@@ -8,10 +8,10 @@
  */
 import { z } from 'zod'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed } from '../quantity'
+import { between, found, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
-import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
+import { cutSize, dampShrink, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { fixed, untilFirm } from './step'
 
@@ -60,7 +60,7 @@ const halfAt = (cut: (typeof CUTS)[number], up: number): number =>
 export const formedSail = defineTechnique({
   id: 'formedSail',
   name: 'Formed sail',
-  elements: 'sails',
+  element: 'sail',
   say: 'Wafer washed with colour, waved over a former, set overnight.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer takes a wash and waves without cracking; standard holds larger sails.',
@@ -84,18 +84,8 @@ export const formedSail = defineTechnique({
       typed('foot', insertionMm, 'length', 'Arrange'),
       dampShrink(means?.shrink.damp),
     )
-    const width = derive(
-      'cut wide',
-      'length',
-      'waves laid flat',
-      '{seen} × {fullness} ÷ ( 1 − {shrink} )',
-      {
-        seen: found('seen width here', widthMm * size, 'length', 'from its place'),
-        fullness: starting('paper for each width', WAVE_FULLNESS, 'ratio', 'guess'),
-        shrink: dampShrink(means?.shrink.damp),
-      },
-      (v) => (v.seen * v.fullness) / (1 - v.shrink),
-    )
+    const seenWidth = found('seen width here', widthMm * size, 'length', 'from its place')
+    const width = cutWidth('cut wide', 'waves laid flat', seenWidth, WAVE_FULLNESS, dampShrink(means?.shrink.damp))
     const [half, high] = [width.value / 2, height.value]
     const corners: readonly [Point, ...Point[]] =
       cut === 'triangle'

@@ -37,7 +37,7 @@ const FACET_MM = 15
 export const formedWrap = defineTechnique({
   id: 'formedWrap',
   name: 'Formed wrap',
-  elements: 'sheets',
+  element: 'sheet',
   say: 'A crumpled cloth of supple wafer round a whole tier.',
   papers: ['thinWafer'],
   whyPaper: 'Only thin wafer stays supple enough with conditioner to be pressed and wrapped.',

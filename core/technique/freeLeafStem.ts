@@ -44,7 +44,7 @@ const STEM_SHARE = 0.3
 export const freeLeafStem = defineTechnique({
   id: 'freeLeafStem',
   name: 'Free leaf stem',
-  elements: 'stems',
+  element: 'stem',
   say: 'A few long folded leaves on one wire.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer folds sharply and moves like a leaf.',

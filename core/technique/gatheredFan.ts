@@ -29,7 +29,7 @@ const acrossMm = (seenMm: number, spreadDeg: number): number => 2 * seenMm * Mat
 export const gatheredFan = defineTechnique({
   id: 'gatheredFan',
   name: 'Gathered fan',
-  elements: 'fans',
+  element: 'fan',
   say: 'Pleated triangles, pinched at the foot, soft and shimmering.',
   papers: ['thinWafer', 'riceFilm'],
   whyPaper:

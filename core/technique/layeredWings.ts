@@ -56,7 +56,7 @@ const WING: readonly Point[] = [
 export const layeredWings = defineTechnique({
   id: 'layeredWings',
   name: 'Layered wings',
-  elements: 'wings',
+  element: 'wing',
   say: 'Feathered outlines stacked in layers, one side the mirror of the other.',
   papers: ['standardWafer', 'thickWafer', 'thinWafer'],
   whyPaper: 'Standard wafer keeps flat and cuts crisply; the layers stiffen each other.',

@@ -7,9 +7,9 @@
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
-import { derive, found, seededStream, typed, type Working } from '../quantity'
+import { derive, found, seededStream, type Working } from '../quantity'
 import { defineTechnique } from './define'
-import { dampShrink, STANDARD_SPARES } from './flat'
+import { acrossHere, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
 import { untilHandled } from './step'
@@ -37,10 +37,7 @@ type Bowl = { readonly mould: Working; readonly angle: Working; readonly petal: 
  * how long it is cut, how deep the bowl is.
  */
 function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number, shrink?: Learned['shrink']): Bowl {
-  const across =
-    size === 1
-      ? typed('across', acrossMm, 'length', 'Arrange')
-      : found('across here', acrossMm * size, 'length', 'from its place')
+  const across = acrossHere(acrossMm, size)
   const wide = MOULDS_MM.find((mm) => acrossMm <= mm * MOST_OF_MOULD) ?? MOULDS_MM.at(-1)!
   const mould = found('half-sphere', wide, 'length', 'the smallest that gives the biggest')
   const angle = derive(
@@ -81,7 +78,7 @@ const layersOf = ({ petals }: Pick<MouldedBloom, 'petals'>, raisedDeg: number): 
 export const mouldedBloom = defineTechnique({
   id: 'mouldedBloom',
   name: 'Moulded bloom',
-  elements: 'blooms',
+  element: 'bloom',
   say: 'Few broad petals dried on half-spheres into a bowl.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer drapes over a mould without pleats.',

@@ -7,9 +7,9 @@
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
-import { found, typed, seededStream } from '../quantity'
+import { seededStream } from '../quantity'
 import { defineTechnique } from './define'
-import { STANDARD_SPARES } from './flat'
+import { acrossHere, STANDARD_SPARES } from './flat'
 import {
   bloomDepth,
   bloomMesh,
@@ -59,17 +59,14 @@ function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' |
 
 function longestOf(values: OpenBloom, size: number, shrink?: Learned['shrink']) {
   const cone = coneShare(typedLap(values.lapDeg))
-  const across =
-    size === 1
-      ? typed('across', values.acrossMm, 'length', 'Arrange')
-      : found('across here', values.acrossMm * size, 'length', 'from its place')
+  const across = acrossHere(values.acrossMm, size)
   return { cone, longest: longestPetal(across, layersOf(values).at(-1)!.raisedDeg, cone, shrink?.damp) }
 }
 
 export const openBloom = defineTechnique({
   id: 'openBloom',
   name: 'Open bloom',
-  elements: 'blooms',
+  element: 'bloom',
   say: 'Loose petals in three sizes, cupped and glued round a wire.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer cups without cracking and is light on its wire.',

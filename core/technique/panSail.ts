@@ -9,10 +9,10 @@
 import { z } from 'zod'
 import { plannedShrink, type ShrinkBelief } from '../learn'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
+import { between, found, seededStream, starting, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
-import { cutSize, STANDARD_SPARES } from './flat'
+import { cutSize, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { fixed, untilFirm } from './step'
 
@@ -52,7 +52,7 @@ const panShrink = (learned?: ShrinkBelief): Working =>
 export const panSail = defineTechnique({
   id: 'panSail',
   name: 'Pan sail',
-  elements: 'sails',
+  element: 'sail',
   say: 'Torn wafer, dipped for a blink and dried crisp in a hot pan.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer dries in a minute and ruffles by itself.',
@@ -74,18 +74,8 @@ export const panSail = defineTechnique({
       typed('foot', insertionMm, 'length', 'Arrange'),
       panShrink(means?.shrink.pan),
     )
-    const width = derive(
-      'torn wide',
-      'length',
-      'ruffles laid flat',
-      '{seen} × {fullness} ÷ ( 1 − {shrink} )',
-      {
-        seen: found('seen width here', widthMm * size, 'length', 'from its place'),
-        fullness: starting('paper for each width', RUFFLE_FULLNESS, 'ratio', 'guess'),
-        shrink: panShrink(means?.shrink.pan),
-      },
-      (v) => (v.seen * v.fullness) / (1 - v.shrink),
-    )
+    const seenWidth = found('seen width here', widthMm * size, 'length', 'from its place')
+    const width = cutWidth('torn wide', 'ruffles laid flat', seenWidth, RUFFLE_FULLNESS, panShrink(means?.shrink.pan))
     return [
       {
         name: 'torn piece',

@@ -115,7 +115,7 @@ function bridged({ outer, holes }: Part): readonly Point[] {
 export const silhouette = defineTechnique({
   id: 'silhouette',
   name: 'Silhouette',
-  elements: 'silhouettes',
+  element: 'silhouette',
   say: 'Any outline of your own, from an SVG or DXF file, cut to size.',
   papers: ['thickWafer', 'standardWafer', 'thinWafer'],
   whyPaper: 'Thick wafer stands by itself and cuts crisply; thinner suits outlines laid on a side.',

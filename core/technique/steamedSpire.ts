@@ -42,7 +42,7 @@ function flatOutline(lengthMm: number, widthMm: number): Outline {
 export const steamedSpire = defineTechnique({
   id: 'steamedSpire',
   name: 'Steamed spire',
-  elements: 'spires',
+  element: 'spire',
   say: 'Tall tapered strips, bent in steam, standing on the top.',
   papers: ['thickWafer'],
   whyPaper: 'Thick wafer stands by itself once it has been bent and dried.',

@@ -27,7 +27,7 @@ const HELD_MM = 12
 export const stripScroll = defineTechnique({
   id: 'stripScroll',
   name: 'Strip scroll',
-  elements: 'scrolls',
+  element: 'scroll',
   say: 'Nested arcs of narrow strips, like lace round a tier.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer winds without cracking and keeps its curl.',

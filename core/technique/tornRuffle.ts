@@ -34,7 +34,7 @@ const FLARE = 0.34
 export const tornRuffle = defineTechnique({
   id: 'tornRuffle',
   name: 'Torn ruffle',
-  elements: 'strips',
+  element: 'strip',
   say: 'Rows of torn strips round a tier, frilled and soft.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer tears to a soft edge and frills when barely damp.',

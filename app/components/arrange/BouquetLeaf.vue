@@ -52,11 +52,11 @@ const planned = computed(() => plan.value.bouquets.find(({ id }) => id === props
 const members = computed(() =>
   option.value.decorations
     .filter(({ gathered }) => gathered?.bouquet === props.id)
-    .map((decoration) => ({
-      decoration,
-      made: plan.value.decorations.find(({ id }) => id === decoration.id) ?? null,
-      withoutPlace: planned.value?.members.find((each) => each.decoration === decoration.id)?.withoutPlace ?? 0,
-    })),
+    .map((decoration) => {
+      const made = plan.value.decorations.find(({ id }) => id === decoration.id) ?? null
+      const { withoutPlace = 0 } = planned.value?.members.find((each) => each.decoration === decoration.id) ?? {}
+      return { decoration, made, name: made?.name ?? techniqueOf(decoration.technique).name, withoutPlace }
+    }),
 )
 const gatherable = computed(() => TECHNIQUES.filter(({ id }) => techniqueOf(id).gathers))
 const tierName = (index: number): string =>
@@ -140,7 +140,7 @@ function remove(): void {
           <h2 class="part-title mb-1">Recipe</h2>
           <ul class="grid gap-2" data-testid="recipe">
             <li
-              v-for="{ decoration, made, withoutPlace } in members"
+              v-for="{ decoration, made, name, withoutPlace } in members"
               :key="decoration.id"
               class="grid grid-cols-[auto_1fr_7rem_8.5rem_auto] items-center gap-3 border-b border-line py-1.5"
             >
@@ -151,7 +151,7 @@ function remove(): void {
               />
               <span
                 ><button type="button" class="figure-link font-semibold" @click="choose(decoration.id)">
-                  {{ techniqueOf(decoration.technique).name }}</button
+                  {{ name }}</button
                 ><span v-if="made" class="block text-[0.86rem] text-ink-soft"
                   ><FigureLink :working="made.count" :after="` ± ${made.spread}`" />,
                   {{ made.pieces.value }} pieces</span
@@ -160,7 +160,7 @@ function remove(): void {
                 ></span
               >
               <label class="text-[0.8rem] text-ink-soft"
-                ><span class="sr-only">What the {{ techniqueOf(decoration.technique).name.toLowerCase() }} is for</span
+                ><span class="sr-only">What the {{ name.toLowerCase() }} is for</span
                 ><select
                   class="field-input text-ink"
                   :value="decoration.gathered!.role"
@@ -192,7 +192,7 @@ function remove(): void {
               />
               <IconButton
                 :icon="X"
-                :says="`Take the ${techniqueOf(decoration.technique).name.toLowerCase()} out of the recipe`"
+                :says="`Take the ${name.toLowerCase()} out of the recipe`"
                 @click="
                   editOption('out of the recipe', (each) => {
                     each.decorations = each.decorations.filter(({ id: one }) => one !== decoration.id)

@@ -99,10 +99,7 @@ const petal = computed<PetalShape | null>(() =>
 )
 
 const longestPetal = computed(() =>
-  Math.max(
-    10,
-    ...(made.value?.classes ?? []).filter(({ name }) => name.endsWith('petal')).map(({ height }) => height.value),
-  ),
+  Math.max(10, ...(made.value?.classes ?? []).filter(({ isPetal }) => isPetal).map(({ height }) => height.value)),
 )
 
 const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean): void =>

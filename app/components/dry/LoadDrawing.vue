@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { several } from '#core/quantity'
+import { counted } from '#core/quantity'
 import type { Load } from '#core/schedule'
 import { bathStep } from '#core/tint'
 import { usePlanned } from '~/composables/planned'
@@ -25,7 +25,7 @@ const pieces = computed(() =>
 const described = computed(() => {
   const many = new Map<string, number>()
   for (const { name } of pieces.value) many.set(name, (many.get(name) ?? 0) + 1)
-  const words = [...many].map(([name, count]) => `${count} ${count === 1 ? name : several(name)}`)
+  const words = [...many].map(([name, count]) => counted(count, name))
   return `Load ${props.load.number}: ${words.join(', ')}`
 })
 </script>

@@ -20,7 +20,11 @@ export function shareDiscs(parts: readonly CutPart[], again: readonly CutAgain[]
   const open: OpenDisc[] = []
   const leftOut: LeftOut[] = parts
     .filter(({ sector }) => !sector)
-    .map((part) => ({ part, why: `${part.name} is no portion of a disc. Choose strips and boxes, or a template.` }))
+    .map((part) => ({
+      part,
+      wantsLarger: false,
+      why: `${part.name} is no portion of a disc. Choose strips and boxes, or a template.`,
+    }))
   const portions = parts.filter(({ sector }) => sector)
   let number = 0
   const lay = (wanted: readonly (readonly [CutPart, number])[]): void => {

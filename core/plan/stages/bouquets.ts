@@ -1,7 +1,7 @@
 /** Bouquets of a plan: what is gathered in each, how many of each kind, and where they stand. */
 import type { StandingTier } from '../../cake'
 import { packBouquet, type Bouquet, type Member, type Packed } from '../../compose'
-import type { Working } from '../../quantity'
+import { several, type Working } from '../../quantity'
 import type { Decoration } from '../../commission'
 import { seenOf } from '../../decoration'
 import { techniqueOf } from '../../technique'
@@ -32,13 +32,13 @@ export const bouquetStage = ({ bouquet, members, stack, mostTopMm }: BouquetInpu
 /** The decorations gathered in a bouquet, as its packing needs them. */
 export const membersOf = ({ id }: Bouquet, wanted: readonly Decoration[]): readonly Member[] =>
   wanted.flatMap((decoration): Member[] => {
-    const { gathers, elements } = techniqueOf(decoration.technique)
+    const { gathers, element } = techniqueOf(decoration.technique)
     const { gathered } = decoration
     if (gathered?.bouquet !== id || !gathers) return []
     return [
       {
         id: decoration.id,
-        name: elements,
+        name: several(element),
         role: gathered.role,
         parts: gathered.parts,
         seen: seenOf(decoration),

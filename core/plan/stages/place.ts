@@ -11,7 +11,7 @@ import {
   type TypedMinutes,
 } from '../../decoration'
 import type { Learned } from '../../learn'
-import type { Layout } from '../../technique'
+import { techniqueOf, type Layout } from '../../technique'
 import type { Workshop } from '../../workshop'
 import type { accentStage } from './accents'
 import { anchorsOf, type PlannedAccent } from './accents'
@@ -41,6 +41,15 @@ export type PlaceMemory = {
   readonly accent: typeof accentStage
 }
 
+/** Names that tell decorations apart: what was typed, or the technique; those of one name are numbered from 2. */
+export function namesOf(wanted: readonly Decoration[]): readonly string[] {
+  const names = wanted.map(({ name, technique }) => name || techniqueOf(technique).name)
+  return names.map((name, at) => {
+    const before = names.slice(0, at).filter((each) => each === name).length
+    return before === 0 ? name : `${name} ${before + 1}`
+  })
+}
+
 /** Decorations in their order, each keeping off what it is told to of those before it. */
 function decorationsOf(
   wanted: readonly Decoration[],
@@ -49,10 +58,12 @@ function decorationsOf(
   memory: PlaceMemory,
 ): readonly PlannedDecoration[] {
   const standing: Standing[] = []
-  return wanted.map((decoration) => {
+  const names = namesOf(wanted)
+  return wanted.map((decoration, at) => {
     const own = Object.entries(stepMinutes).filter(([key]) => key.startsWith(`${decoration.technique} `))
     const made = memory.decoration({
       decoration,
+      name: names[at]!,
       stack,
       free: freePatches(decoration.quiet, standing, stack),
       mostTopMm,

@@ -3,7 +3,18 @@ import { LEAVES, type Caution, type Leaf } from '../../care'
 import type { OwnPiece } from '../../cut'
 import type { PlannedDecoration } from '../../decoration'
 import { shapeName } from '../../material'
-import { dayClockText, derive, found, printQuantity, sumOf, typed, type UnitSystem, type Working } from '../../quantity'
+import {
+  counted,
+  dayClockText,
+  derive,
+  found,
+  printQuantity,
+  several,
+  sumOf,
+  typed,
+  type UnitSystem,
+  type Working,
+} from '../../quantity'
 import type { Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
 import type { LeafState, Plan, TallyFigure } from '../plan'
@@ -43,7 +54,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
   const colours = colourVolume(dishes)
   return [
     ...(pieces.value > 0
-      ? [figure('pieces', 'pieces', pieces, [...made.map(elementWords), ...(own > 0 ? [`${own} own`] : [])].join(', '))]
+      ? [figure('pieces', 'pieces', pieces, [...elementWords(made), ...(own > 0 ? [`${own} own`] : [])].join(', '))]
       : []),
     ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheets.map(sheetWords).join(', '))] : []),
     ...(colours ? [figure('colours', 'colours', colours, colourWords(dishes, units))] : []),
@@ -59,9 +70,15 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
   ]
 }
 
-/** "31 blooms", with how many more or fewer. */
-const elementWords = ({ count, called, spread }: PlannedDecoration): string =>
-  `${count.value}${spread > 0 ? ` ± ${spread}` : ''} ${called}`
+/** "31 ± 2 blooms, 1 sail": what is called alike is counted together, with how many more or fewer. */
+function elementWords(made: readonly PlannedDecoration[]): readonly string[] {
+  return [...new Set(made.map(({ one }) => one))].map((one) => {
+    const alike = made.filter((each) => each.one === one)
+    const count = alike.reduce((sum, each) => sum + each.count.value, 0)
+    const spread = Math.round(Math.hypot(...alike.map((each) => each.spread)))
+    return spread > 0 ? `${count} ± ${spread} ${several(one)}` : counted(count, one)
+  })
+}
 
 /** "13 A4" or "4 of 220 mm". */
 const sheetWords = ({ shape, needed }: SheetNeed): string => `${needed.value} ${shapeName(shape)}`

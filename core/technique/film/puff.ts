@@ -28,7 +28,7 @@ const RINGS = 4
 export const puff = defineTechnique({
   id: 'puff',
   name: 'Puff',
-  elements: 'puffs',
+  element: 'puff',
   say: 'Triangles of rice film fried for a second into crisp clouds.',
   papers: ['riceFilm'],
   whyPaper: 'Only rice film swells in hot oil.',

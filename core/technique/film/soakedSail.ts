@@ -75,7 +75,7 @@ function fittedTo(
 export const soakedSail = defineTechnique({
   id: 'soakedSail',
   name: 'Soaked sail',
-  elements: 'sails',
+  element: 'sail',
   say: 'Discs of rice film soaked limp, draped in folds, dried like glass.',
   papers: ['riceFilm'],
   whyPaper: 'Only rice film can be soaked till it falls like cloth, and dries clear.',

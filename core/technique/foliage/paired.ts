@@ -32,7 +32,7 @@ type Leaf = {
 
 /** Form, pieces, wires, assembly and drawing of a branch of paired leaves. */
 export const pairedLeaves = ({ plies, face, upLeaf, patched }: Leaf) => ({
-  elements: 'branches',
+  element: 'branch',
   compositions: ['cluster', 'crown', 'sweep', 'scatter', 'pair', 'single'] as const,
   gathers: { kind: 'spray', girth: 0.3 } as const,
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'] as const,

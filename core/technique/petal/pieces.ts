@@ -40,6 +40,7 @@ export function petalPieces(
     )
     return {
       name: `${name} petal`,
+      isPetal: true,
       outline: petalOutline(height.value, shape),
       folds:
         lapDeg > 0

@@ -136,12 +136,12 @@ export function numberedOn(sheets: readonly CutSheet[]): readonly CutSheet[] {
 
 /** What would take a part that fits on no sheet: a larger size of its paper, or making it of two. */
 export function withRemedy(
-  { part, why }: LeftOut,
+  { part, why, wantsLarger }: LeftOut,
   paper: PaperId,
   shapes: readonly StockShape[],
   tools: CuttingTools,
 ): LeftOut {
-  if (!why.includes('larger')) return { part, why }
+  if (!wantsLarger) return { part, why, wantsLarger }
   const larger = paperOf(paper).shapes.filter(
     (shape) =>
       !shapes.some((own) => isSameShape(own, shape)) && nestJobOf('', [part], [shape], tools.marginMm, 0).job !== null,
@@ -150,5 +150,5 @@ export function withRemedy(
     larger.length > 0
       ? `It fits on ${larger.map(shapeName).join(' or ')}.`
       : 'No size of this paper takes it: make it of two pieces that overlap.'
-  return { part, why: `${why} ${remedy}` }
+  return { part, why: `${why} ${remedy}`, wantsLarger }
 }
