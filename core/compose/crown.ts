@@ -59,6 +59,7 @@ export const crown = defineComposition({
   kind: 'crown',
   name: 'Crown',
   say: 'Standing on a top or a ledge along an arc, open to one side or closed.',
+  isCounted: true,
   schema,
 
   starting: ({ tiers, seed }): Crown => ({

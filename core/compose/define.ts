@@ -56,6 +56,8 @@ export type Composition<Schema extends z.ZodObject, Kind extends CompositionKind
   readonly kind: Kind
   readonly name: string
   readonly say: string
+  /** As many as are asked for, no guess. */
+  readonly isCounted?: true
   readonly schema: Schema
   readonly starting: (beginning: Beginning) => z.infer<Schema>
   readonly layOut: (values: z.infer<Schema>, ground: Ground) => Layout

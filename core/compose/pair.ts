@@ -22,6 +22,7 @@ export const pair = defineComposition({
   kind: 'pair',
   name: 'Mirrored pair',
   say: 'Two, each the other’s mirror image.',
+  isCounted: true,
   schema,
   starting: ({ tiers, seed }): Pair => ({
     kind: 'pair',

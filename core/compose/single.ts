@@ -46,6 +46,7 @@ export const single = defineComposition({
   kind: 'single',
   name: 'Single',
   say: 'One, where it tells.',
+  isCounted: true,
   schema,
   starting: ({ tiers, seen, seed }): Single => ({
     kind: 'single',

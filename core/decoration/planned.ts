@@ -167,7 +167,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     elements,
     seen,
     count,
-    spread: spreadOf(count),
+    spread: !laid && compositionOf(decoration.composition.kind).isCounted ? 0 : spreadOf(count),
     onTheCake,
     reach: laid
       ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom')

@@ -1,43 +1,25 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { roundTier } from '../cake'
-import {
-  chosenOption,
-  commissionSchema,
-  newCommission,
-  startingDecoration,
-  type Commission,
-  type Decoration,
-} from '../commission'
+import { chosenOption, commissionSchema, type Commission } from '../commission'
 import { demoCommission, demoWorkshop } from '../demo'
 import { freshBench } from '../ledger'
 import { countedParts, partsOf } from '../make'
-import { disc, paperOf } from '../material'
+import { paperOf } from '../material'
 import { printWorkingValue, workingsBelow, workingSentence } from '../quantity'
 import { TECHNIQUES, type TechniqueId } from '../technique'
+import { aDecoration, fourGroups, onTwoTiers } from '../../tests/any/fourGroups'
 import { createPlanner, type Plan } from '.'
 
 const NOW = 29_400_000
 const planner = createPlanner()
 const planOf = (commission: Commission): Plan =>
   planner({ commission, workshop: demoWorkshop(NOW), now: NOW, units: 'metric' })
-const tiers = [roundTier('low', 260, 120), roundTier('high', 200, 120)]
-const withDecorations = (decorations: readonly Decoration[]): Commission => {
-  const base = newCommission('any', NOW)
-  const cake = { board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }, tiers }
-  return {
-    ...base,
-    brief: { ...base.brief, completion: 'atVenue', box: { widthMm: 700, depthMm: 700, heightMm: 900 } },
-    options: [{ ...base.options[0]!, cake, decorations: [...decorations] }],
-  }
-}
-
 const aGroup = fc
   .constantFrom(...TECHNIQUES.flatMap(({ id, compositions }) => compositions.map((kind) => [id, kind] as const)))
   .map(([technique, kind]) => ({ technique: technique as TechniqueId, kind }))
 const someGroups = fc
   .array(aGroup, { maxLength: 3 })
-  .map((groups) => groups.map(({ technique, kind }, at) => startingDecoration(`group-${at}`, technique, tiers, kind)))
+  .map((groups) => groups.map(({ technique, kind }, at) => aDecoration(`group-${at}`, technique, kind)))
 
 /** Everything a plan says to whoever makes, keeps and eats the cake. */
 const saidIn = ({ cautions, careCard, tally, work, supplies, dryings }: Plan): string =>
@@ -54,7 +36,7 @@ describe('any decorations on a cake', () => {
   it('plan without fail: film is spoken of where film is, every piece is on a sheet or named, counts agree', () =>
     fc.assert(
       fc.property(someGroups, (decorations) => {
-        const commission = withDecorations(decorations)
+        const commission = onTwoTiers(decorations, NOW)
         expect(commissionSchema.safeParse(commission).error).toBeUndefined()
         const plan = planOf(commission)
         const made = plan.decorations.filter(({ elements }) => elements.length > 0)
@@ -93,29 +75,7 @@ describe('any decorations on a cake', () => {
 })
 
 describe('four groups of soaked sails', () => {
-  const group = (id: string, kind: Decoration['composition']['kind'], change: object): Decoration =>
-    ({ ...startingDecoration(id, 'soakedSail', tiers, kind), ...change }) as Decoration
-  const base = startingDecoration('base', 'soakedSail', tiers)
-  const warm = { heart: '#d9572b', tail: '#f3dfc2', steps: 4 }
-  const cool = { heart: '#7f9a9c', tail: '#dfe6e2', steps: 3 }
-  const sweep = group('sweep', 'sweep', { colour: warm, drying: { ...base.drying, way: 'oven' } })
-  const crown = startingDecoration('crown', 'soakedSail', tiers, 'crown')
-  const standing = {
-    ...crown,
-    colour: cool,
-    stock: [disc(160)],
-    parameters: { ...crown.parameters, sizing: 'asItComes', whole: 0, half: 1, quarter: 0, skewered: true },
-    composition: { ...crown.composition, count: 3, spanDeg: 360, reach: 1 },
-  } as Decoration
-  const pair = group('pair', 'pair', {
-    colour: warm,
-    finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 1 }],
-  })
-  const single = group('single', 'single', {
-    colour: cool,
-    parameters: { ...base.parameters, sizing: 'asItComes', whole: 1, half: 0, quarter: 0 },
-  })
-  const plan = planOf(withDecorations([sweep, standing, pair, single]))
+  const plan = planOf(onTwoTiers(fourGroups(), NOW))
   const of = (id: string) => plan.decorations.find((each) => each.id === id)!
 
   it('stand where each belongs, sized to fit or as they come', () => {

@@ -139,8 +139,9 @@ const arrangeAs = (kind: CompositionKind): void =>
   <div v-if="made">
     <div class="flex items-start justify-between gap-4">
       <LeafHeading :title="made.name">
-        <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake, give or take {{ made.spread }};
-        <FigureLink :working="made.pieces" after=" pieces" /> with spares from
+        <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake<template v-if="made.spread > 0"
+          >, give or take {{ made.spread }}</template
+        >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
         <FigureLink :working="sheets" :after="sheets.value === 1 ? ' sheet' : ' sheets'" /> of
         {{ made.shapes.map(shapeName).join(' or ')
         }}<template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.

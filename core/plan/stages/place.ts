@@ -41,12 +41,15 @@ export type PlaceMemory = {
   readonly accent: typeof accentStage
 }
 
-/** Names that tell decorations apart: what was typed, or the technique; those of one name are numbered from 2. */
-export function namesOf(wanted: readonly Decoration[]): readonly string[] {
-  const names = wanted.map(({ name, technique }) => name || techniqueOf(technique).name)
-  return names.map((name, at) => {
-    const before = names.slice(0, at).filter((each) => each === name).length
-    return before === 0 ? name : `${name} ${before + 1}`
+/** Names that tell decorations apart: what was typed, or the technique; one that is taken is numbered from 2. */
+export function namesOf(wanted: readonly Pick<Decoration, 'name' | 'technique'>[]): readonly string[] {
+  const taken = new Set<string>()
+  return wanted.map(({ name, technique }) => {
+    const own = name || techniqueOf(technique).name
+    let called = own
+    for (let number = 2; taken.has(called); number += 1) called = `${own} ${number}`
+    taken.add(called)
+    return called
   })
 }
 

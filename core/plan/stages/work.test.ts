@@ -1,7 +1,4 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { fixed } from '../../technique'
-import { dampRestMin, restAfter, slowingOf } from './dry'
 import { createPlanner, WHAT_IFS, wordsFor, type Plan, type PlanInputs } from '..'
 import { demoCommission, demoWorkshop } from '../../demo'
 import { parseMoment, valueOf } from '../../quantity'
@@ -14,39 +11,6 @@ const timetableOf = (plan: Plan) => {
   if (!plan.timetable.ok) throw new Error(plan.timetable.error.code)
   return plan.timetable.value
 }
-
-describe('rests in this room', () => {
-  it('are as told in the usual room', () => {
-    const usual = slowingOf({ airC: 22, humidity: 0.475 })
-    expect([60, 240, 720].map((minutes) => dampRestMin(minutes, 'firm', usual.wafer))).toEqual([60, 240, 720])
-  })
-  it('grow with the damp and never shrink with it', () =>
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0.3, max: 0.6, noNaN: true }),
-        fc.double({ min: 0.01, max: 0.2, noNaN: true }),
-        (humidity, damper) => {
-          const [dry, damp] = [humidity, humidity + damper].map((each) => slowingOf({ airC: 21, humidity: each }))
-          for (const minutes of [30, 120, 720])
-            expect(dampRestMin(minutes, 'firm', damp!.wafer)).toBeGreaterThanOrEqual(
-              dampRestMin(minutes, 'firm', dry!.wafer),
-            )
-        },
-      ),
-      { numRuns: 15 },
-    ))
-  it('of a fixed length, for glue, stay as they are in the damp', () => {
-    const facts = {
-      kind: 'wafer',
-      slowing: slowingOf({ airC: 21, humidity: 0.75 }),
-      soaked: null,
-      factor: null,
-    } as const
-    expect(restAfter({ name: 'glue', rest: fixed(15) }, facts)!.value).toBe(15)
-  })
-  it('end somewhere though paper never gets so far', () =>
-    expect(dampRestMin(720, 'firm', slowingOf({ airC: 21, humidity: 0.8 }).wafer)).toBe(2880))
-})
 
 describe('moulds in the timetable of the demo', () => {
   it('few holes in foam make turns, and an earlier start or none later', () => {

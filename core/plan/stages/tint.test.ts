@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { aDecoration, fourGroups, onTwoTiers } from '../../../tests/any/fourGroups'
+import type { Decoration } from '../../commission'
+import { demoWorkshop } from '../../demo'
+import { sumOf } from '../../quantity'
+import { bathStep } from '../../tint'
+import { derivePlan } from '..'
+
+const planOf = (decorations: readonly Decoration[]) =>
+  derivePlan({ commission: onTwoTiers(decorations, 0), workshop: demoWorkshop(), now: 0, units: 'metric' })
+
+describe('baths', () => {
+  const plan = planOf(fourGroups())
+  const { baths, dishes, foretold } = plan.dishes
+  const madeOf = (id: string) => plan.decorations.find((each) => each.id === id)!
+
+  it('are shared by what has the same run of shades, and nothing dipped has a dish beside it', () => {
+    expect(baths.map(({ uses }) => uses.map(({ decoration }) => decoration))).toEqual([
+      ['sweep', 'pair'],
+      ['crown', 'single'],
+    ])
+    expect(dishes).toEqual([])
+  })
+
+  it('dip at each step the pieces and spares of that shade, of all who share it', () => {
+    for (const { uses, steps } of baths)
+      steps.forEach(({ batch }, step) => {
+        const own = uses
+          .flatMap(({ decoration }) => madeOf(decoration).classes)
+          .filter(({ shade }) => bathStep(shade, steps.length) === step)
+        expect(batch.pieceCount).toBe(own.reduce((sum, { needed, spares }) => sum + needed.value + spares.value, 0))
+      })
+  })
+
+  it('go from pale to deep, and foretell the same shades for all who share them', () => {
+    for (const { uses, ladder } of baths) {
+      const strengths = ladder.map(({ strength }) => strength)
+      expect(strengths).toEqual([...strengths].sort((one, other) => one - other))
+      const [first, ...others] = uses.map(({ decoration }) => foretold[decoration])
+      for (const each of others) expect(each).toEqual(first)
+    }
+  })
+
+  it('are parted where one of those who share has a shade more or another colour', () => {
+    const changed = fourGroups().map((each) =>
+      each.id === 'pair' ? { ...each, colour: { ...each.colour, steps: each.colour.steps + 1 } } : each,
+    )
+    expect(planOf(changed).dishes.baths.map(({ uses }) => uses.map(({ decoration }) => decoration))).toEqual([
+      ['sweep'],
+      ['crown', 'single'],
+      ['pair'],
+    ])
+  })
+})
+
+describe('dishes', () => {
+  const ruffle = aDecoration('ruffle', 'tornRuffle')
+  it('hold what is coloured whole for its whole sheets, and faces of pieces for what is coloured after', () => {
+    const whole = { ...ruffle, cutting: { ...ruffle.cutting, colouredWhole: true } }
+    const [before, after] = [planOf([whole]), planOf([ruffle])]
+    const sheets = sumOf(
+      'sheets',
+      'count',
+      '',
+      before.sheets.map(({ needed }) => needed),
+    ).value
+    const usedBy = ({ dishes }: typeof before) => dishes.dishes.flatMap(({ uses }) => uses)
+    expect(usedBy(before).reduce((sum, { pieces }) => sum + pieces.value, 0)).toBe(sheets)
+    expect(usedBy(after).reduce((sum, { pieces }) => sum + pieces.value, 0)).toBe(after.decorations[0]!.pieces.value)
+  })
+  it('are none for what stays bare', () =>
+    expect(planOf([{ ...ruffle, colouring: { ...ruffle.colouring, way: 'bare' } }]).dishes.dishes).toEqual([]))
+})
