@@ -12,5 +12,5 @@ export function several(name: string): string {
   return found ? name.replace(found[0], found[1]) : `${name}s`
 }
 
-/** So many of a thing: “1 sail”, “3 sails”. */
+/** So many of a thing: “1 leaf”, “3 leaves”. */
 export const counted = (count: number, name: string): string => `${count} ${count === 1 ? name : several(name)}`

@@ -72,9 +72,8 @@ export type Sector = { readonly portion: Portion; readonly discMm: number }
 export type Fitted = Sector & SeenSize & { readonly shortMm: number }
 
 /**
- * How large an element of size 1 is seen, mm. `footWidthMm` is the part of the width that a foot takes which is the same
- * for every size; none when it is not said. `standsMm` is how wide its foot is on a top or a ledge, where it is gathered
- * to less than what is seen.
+ * How large an element of size 1 is seen, mm. `footWidthMm` is the part of its width that is the same for every size;
+ * `standsMm` how wide its foot is on a top or a ledge, where it is gathered to less than what is seen.
  */
 export type SeenSize = {
   readonly widthMm: number

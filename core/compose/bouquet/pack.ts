@@ -141,10 +141,8 @@ export function packBouquet(
       if (!best || score > best.score) best = { stands, size, score }
     }
     if (!best) return null
-    const {
-      stands: { pose, balls: own, away, tier },
-      size,
-    } = best
+    const { stands, size } = best
+    const { pose, balls: own, away, tier } = stands
     const on = stack[tier]!
     const [middle] = own
     const mirrored = between(stream, 0, 1) < 0.5

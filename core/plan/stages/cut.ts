@@ -24,11 +24,8 @@ export function cutStage({ work, tools, kept, remnants, nested, again }: Cutting
   // have it.
   const offered = new Set<string>()
   return sharing(work).map((group) => {
-    const {
-      paper,
-      colour,
-      cutting: { way, plies },
-    } = group
+    const { paper, colour, cutting } = group
+    const { way, plies } = cutting
     const stock = `${paper} ${colour ?? ''}`
     const own =
       isLaidByHand(way) || (way === 'template' && plies > 1) || offered.has(stock)

@@ -99,14 +99,8 @@ type DryInputs = {
 }
 
 /** Each way in which soaked paper dries in this job. */
-export function dryStage({
-  decorations,
-  workroom,
-  venue,
-  transport,
-  learned,
-  limit,
-}: DryInputs): readonly SoakedDrying[] {
+export function dryStage(inputs: DryInputs): readonly SoakedDrying[] {
+  const { decorations, workroom, venue, transport, learned, limit } = inputs
   const groups = new Map<string, DryInputs['decorations'][number][]>()
   for (const each of decorations.filter((one) => one.elements.length > 0 && isSoaked(one)))
     groups.set(dryingKey(each), [...(groups.get(dryingKey(each)) ?? []), each])
@@ -116,15 +110,8 @@ export function dryStage({
     const sheet = paperSheet(kind, thicknessMm)
     const way: DryingEstimate['way'] = drying.way === 'oven' ? 'oven' : 'mat'
     const { soakWaterC, ovenC } = drying
-    const question = {
-      sheet,
-      way,
-      soakWaterC,
-      ovenC,
-      venue,
-      transport,
-      learned: { factor: learned[paper] ?? null, limit },
-    }
+    const known = { factor: learned[paper] ?? null, limit }
+    const question = { sheet, way, soakWaterC, ovenC, venue, transport, learned: known }
     return {
       id,
       paper,

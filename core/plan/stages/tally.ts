@@ -70,7 +70,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
   ]
 }
 
-/** "31 ± 2 blooms, 1 sail": what is called alike is counted together, with how many more or fewer. */
+/** "31 ± 2 blooms, 1 bow": what is called alike is counted together, with how many more or fewer. */
 function elementWords(made: readonly PlannedDecoration[]): readonly string[] {
   return [...new Set(made.map(({ one }) => one))].map((one) => {
     const alike = made.filter((each) => each.one === one)

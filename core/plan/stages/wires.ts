@@ -77,11 +77,8 @@ function loadOf({ id, name, paper, classes, wiring }: PlannedDecoration): WireLo
 function demandsOf(gauge: Gauge, decorations: readonly PlannedDecoration[]): readonly WireDemand[] {
   const demands = new Map<string, WireDemand>()
   for (const { name, wiring } of decorations) {
-    for (const {
-      wiring: { wires },
-      count,
-    } of wiring) {
-      for (const wire of wires.filter((each) => each.gauge === gauge)) {
+    for (const { wiring: of, count } of wiring) {
+      for (const wire of of.wires.filter((each) => each.gauge === gauge)) {
         const lengthMm = Math.ceil(wire.length.value)
         const key = `${name} ${wire.name} ${lengthMm}`
         const before = demands.get(key)?.count ?? 0
