@@ -1,0 +1,53 @@
+import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { afterEach, describe, expect, it } from 'vitest'
+import { arrowMove } from './arrowKeys'
+import HandlePoint from './HandlePoint.vue'
+
+enableAutoUnmount(afterEach)
+
+const key = (name: string, shiftKey = false): KeyboardEvent =>
+  new KeyboardEvent('keydown', { key: name, shiftKey, cancelable: true, bubbles: true })
+
+describe('arrow keys', () => {
+  it.each([
+    ['ArrowLeft', [-2, 0]],
+    ['ArrowRight', [2, 0]],
+    ['ArrowUp', [0, 2]],
+    ['ArrowDown', [0, -2]],
+  ] as const)('%s moves one step, and further with shift', (name, [right, up]) => {
+    expect(arrowMove(key(name), 2, 10)).toEqual([right, up])
+    expect(arrowMove(key(name, true), 2, 10)).toEqual([right * 5, up * 5])
+  })
+  it('are taken, so that the page stays; other keys are left alone', () => {
+    const [arrow, letter] = [key('ArrowUp'), key('u')]
+    arrowMove(arrow, 2, 10)
+    expect(arrow.defaultPrevented).toBe(true)
+    expect(arrowMove(letter, 2, 10)).toBeNull()
+    expect(letter.defaultPrevented).toBe(false)
+  })
+})
+
+describe('a handle', () => {
+  const point = (props: object = {}) =>
+    mount(HandlePoint, { props: { x: 10, y: 20, perPixel: 2, says: 'Heart', ...props } })
+  it('is named for who cannot see it, and marked where it is the heart', () => {
+    expect(point().attributes('aria-label')).toBe('Heart; arrow keys move it')
+    expect(point({ isHeart: true }).findAll('circle')).toHaveLength(point().findAll('circle').length + 1)
+  })
+  it('is as large on the screen at any scale', () => {
+    const radii = (perPixel: number) =>
+      point({ perPixel })
+        .findAll('circle')
+        .map((each) => Number(each.attributes('r')) / perPixel)
+    expect(radii(0.5)).toEqual(radii(4))
+    expect(Math.max(...radii(1))).toBeGreaterThanOrEqual(18)
+  })
+  it('is grabbed with the pointer and nudged by keys', async () => {
+    const handle = point()
+    await handle.trigger('pointerdown')
+    await handle.trigger('keydown', { key: 'ArrowLeft' })
+    await handle.trigger('keydown', { key: 'x' })
+    expect(handle.emitted('grab')).toHaveLength(1)
+    expect(handle.emitted('nudge')).toEqual([[-2, 0]])
+  })
+})
