@@ -11,9 +11,9 @@ export function roadWorking({ driveMin, stops }: Pick<Commission['brief'], 'driv
   ])
 }
 
-/** The hour of the event. */
 /** The air in which a chilled cake warms through: where it is decorated, unless it travels chilled. */
 export const warmingAir = ({ completion, keeping, workroom, venue }: Commission['brief']) =>
   completion === 'beforeDriving' && keeping === 'roomTemperature' ? workroom : venue
 
+/** The hour of the event. */
 export const eventAtOf = ({ eventAt }: Pick<Commission['brief'], 'eventAt'>): Moment => valueOf(parseMoment(eventAt))
