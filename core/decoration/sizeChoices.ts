@@ -10,6 +10,7 @@ export type ShapeChoice = {
   readonly sheets: number | null
   readonly paperDm2: number | null
 }
+
 /** Kept free at a sheet's edge and between pieces, mm. */
 const EDGE_MM = 5
 const GAP_MM = 2

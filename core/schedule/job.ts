@@ -32,6 +32,7 @@ export type TimetableJob = {
   readonly tasks: readonly PlannedTask[]
   readonly lying: readonly Lying[]
 }
+
 /** A covered tier chills so long before it is stacked. Usual practice. */
 const CHILL_MIN = 60
 /** What is fried keeps so long. */
