@@ -1,31 +1,26 @@
 <script setup lang="ts">
 import type { PieceClass } from '#core/decoration'
 import { computed } from 'vue'
-import { flipMove } from '#core/geometry'
+import { boxOf } from '#core/cut'
+import { cornersAlong, flipMove } from '#core/geometry'
 import { several } from '#core/quantity'
 import { pathData } from '#core/format/svg'
 import FigureLink from '~/components/working/FigureLink.vue'
 
 const props = defineProps<{ piece: PieceClass; colour: string }>()
 
-/** Seen box of the outline, for the picture's window, mm. */
-const box = computed(() => {
-  const { segments } = props.piece.outline
-  const points = [props.piece.outline, ...props.piece.flaps].flatMap((outline) => [
-    outline.start,
-    ...outline.segments.map(({ to }) => to),
-  ])
-  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
-  const bulge = segments.some(({ kind }) => kind === 'arc') ? props.piece.height.value / 2 : 0
-  return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys) - bulge, high: Math.max(...ys) + bulge }
-})
+/** Box of the outline and its flaps as they lie, arcs and all, for the picture's window, mm. */
+const box = computed(() =>
+  boxOf([props.piece.outline, ...props.piece.flaps].flatMap((outline) => cornersAlong(outline, CHORD_MM))),
+)
+const CHORD_MM = 0.5
 const EDGE = 0.06
 const view = computed(() => {
-  const [width, height] = [box.value.right - box.value.left, box.value.high - box.value.low]
-  const margin = EDGE * Math.max(width, height)
-  return `${box.value.left - margin} ${-box.value.high - margin} ${width + 2 * margin} ${height + 2 * margin}`
+  const { x, y, widthMm, heightMm } = box.value
+  const margin = EDGE * Math.max(widthMm, heightMm)
+  return `${x - margin} ${-y - heightMm - margin} ${widthMm + 2 * margin} ${heightMm + 2 * margin}`
 })
-const line = computed(() => Math.max(box.value.right - box.value.left, box.value.high - box.value.low) / 90)
+const line = computed(() => Math.max(box.value.widthMm, box.value.heightMm) / 90)
 </script>
 
 <template>

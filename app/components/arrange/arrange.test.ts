@@ -6,6 +6,8 @@ import { demoCommission, demoWorkshop } from '#core/demo'
 import { derivePlan } from '#core/plan'
 import { knownMeshes } from '~/components/stand/standScene'
 import { useChosenDecoration } from './chosen'
+import { boxOf } from '#core/cut'
+import { cornersAlong } from '#core/geometry'
 import FlatPiece from './FlatPiece.vue'
 import { sideMapOf } from './sideMap'
 import { unrolledOutline } from './unrolled'
@@ -75,9 +77,23 @@ describe('a flat piece', () => {
       expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
       expect(mounted.text()).toContain(piece!.face)
       expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)
-      const [, , width, height] = mounted.get('svg').attributes('viewBox')!.split(' ').map(Number)
-      expect(width).toBeGreaterThanOrEqual(piece!.width.value - 0.01)
-      expect(height).toBeGreaterThanOrEqual(piece!.height.value * 0.8)
+    },
+  )
+  it.each(plan.decorations.map((made) => [made.name, made.classes] as const))(
+    'of %s lies in its window with its arcs, and fills it',
+    (_, classes) => {
+      for (const piece of classes) {
+        const mounted = mount(FlatPiece, { props: { piece, colour: '#d9572b' } })
+        const [left, top, width, height] = mounted.get('svg').attributes('viewBox')!.split(' ').map(Number)
+        const corners = cornersAlong(piece.outline, 0.5)
+        for (const { x, y } of corners) {
+          expect(x >= left! && x <= left! + width!, piece.name).toBe(true)
+          expect(-y >= top! && -y <= top! + height!, piece.name).toBe(true)
+        }
+        const box = boxOf(corners)
+        const margins = Math.max(width! - box.widthMm, height! - box.heightMm)
+        expect(margins).toBeLessThan(0.3 * Math.max(box.widthMm, box.heightMm))
+      }
     },
   )
 })
