@@ -24,10 +24,9 @@ import {
 } from '../technique'
 import { handsAt, minutesEach, PLACING, stepKey, type TypedMinutes } from './labour'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
-import { type Reach } from './reach'
+import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
 import { liquidsOf, sizesOf, unfitOf, removalsOf, stepsOf, type Removal } from './takes'
-import { reachOfPosed, reachOfDrawn } from './reachOf'
 
 /** A finish on all elements of a decoration, and what it takes. */
 type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }

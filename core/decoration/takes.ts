@@ -32,6 +32,7 @@ export function sizesOf(
   return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
 }
 
+/** Why its paper or a finish must not be used, in words; none when they may. */
 export function unfitOf(technique: AnyTechnique, { paper, finishes }: Decoration): string | null {
   if (!technique.papers.includes(paper))
     return technique.unfit[paper] ?? `${technique.name} is not made of ${paperOf(paper).name}.`

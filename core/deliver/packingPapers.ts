@@ -3,6 +3,7 @@ import { dayClockText, parseMoment, printQuantity, valueOf, type Moment } from '
 import { repairKitOf, type Packing } from './packing'
 import { table, under, type About, type Block, type Paper } from './paper'
 
+/** What goes into which box, in which order. */
 export function packingPlan({ plan, commission, units }: About, packing: Packing): Paper {
   const length = (mm: number): string => printQuantity(mm, 'length', units)
   const rows = packing.boxes.flatMap(({ box, number, layers, missing }) =>
@@ -71,6 +72,7 @@ export function packingPlan({ plan, commission, units }: About, packing: Packing
 /** A thing to do on the way and at the venue, with its hour. */
 export type ChecklistLine = { readonly id: string; readonly at: Moment | null; readonly text: string }
 
+/** What must be done and be with you, by the hour. */
 export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonly ChecklistLine[] {
   const { brief } = commission
   if (!plan.timetable.ok) return []
@@ -114,6 +116,7 @@ export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonl
   ]
 }
 
+/** The checklist as a paper. */
 export const checklist = (about: About): Paper => ({
   id: 'checklist',
   title: 'Venue checklist',

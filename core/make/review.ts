@@ -3,7 +3,7 @@ import { TROUBLES } from '../care'
 import { workedMin, type Bench } from '../ledger'
 import type { Run } from '../learn'
 import type { Plan } from '../plan'
-import { dayClockText, printDuration, type Moment } from '../quantity'
+import { dayClockText, printDuration, type Moment, percent } from '../quantity'
 import { countedParts } from './parts'
 
 /**
@@ -23,7 +23,6 @@ type Lesson = { readonly words: string; readonly because: string }
 export type Review = { readonly lines: readonly ReviewLine[]; readonly lessons: readonly Lesson[] }
 
 const CLEARLY_OFF = 0.2
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 const off = (planned: number, actual: number): number | null => (planned > 0 ? actual / planned - 1 : null)
 
 /**

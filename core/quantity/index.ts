@@ -12,7 +12,7 @@ export {
   type Moment,
 } from './moment'
 export { ok, refuse, valueOf, type Result } from './result'
-export { counted, several } from './words'
+export { counted, percent, several } from './words'
 export { between, seededStream, seedFor } from './seed'
 export { NINETY_PERCENT, normalDensity, normalShareBelow } from './spread'
 export { exampleOf, parseQuantity, printDuration, printQuantity, type QuantityKind, type UnitSystem } from './units'

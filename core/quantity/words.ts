@@ -14,3 +14,6 @@ export function several(name: string): string {
 
 /** So many of a thing: “1 leaf”, “3 leaves”. */
 export const counted = (count: number, name: string): string => `${count} ${count === 1 ? name : several(name)}`
+
+/** A share in whole percent. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`

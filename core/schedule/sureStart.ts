@@ -33,6 +33,7 @@ export function sureStart(question: TimetableQuestion, runs: number): SureStart 
   return null
 }
 
+/** What makes it late, in words. */
 export function riskInWords(
   { chance, causes }: Risk,
   runs: number,
@@ -63,6 +64,7 @@ export function riskInWords(
   }
 }
 
+/** Why there is no timetable, in the words of its tasks. */
 export function inWords(problem: NoSchedule, { job, tasks }: TimetableJob): NoTimetable {
   const nameOf = (id: string): string => tasks.find((task) => task.id === id)?.name ?? id
   switch (problem.code) {

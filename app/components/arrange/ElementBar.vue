@@ -70,10 +70,10 @@ function onKey(event: KeyboardEvent): void {
     :aria-label="`One of the ${props.called}, by hand`"
     data-testid="element-bar"
   >
-    <IconButton :icon="ChevronLeft" :says="`Pick the one before`" :disabled="elements.length === 0" @click="step(-1)" />
+    <IconButton :icon="ChevronLeft" says="Pick the one before" :disabled="elements.length === 0" @click="step(-1)" />
     <IconButton
       :icon="ChevronRight"
-      :says="`Pick the next`"
+      says="Pick the next"
       data-testid="pick-next"
       :disabled="elements.length === 0"
       @click="step(1)"
@@ -104,16 +104,10 @@ function onKey(event: KeyboardEvent): void {
           isPinned(pickedElement.index) ? 'Let go' : 'Pin'
         }}
       </button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Smaller" @click="resize(false)">
-        <Minus class="size-4" aria-hidden="true" />
-      </button>
+      <IconButton :icon="Minus" says="Smaller" @click="resize(false)" />
       <IconButton :icon="Plus" says="Larger" data-testid="element-larger" @click="resize(true)" />
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean left" @click="roll(-LEAN_DEG)">
-        <RotateCcw class="size-4" aria-hidden="true" />
-      </button>
-      <button type="button" class="button min-h-9 px-2.5" aria-label="Lean right" @click="roll(LEAN_DEG)">
-        <RotateCw class="size-4" aria-hidden="true" />
-      </button>
+      <IconButton :icon="RotateCcw" says="Lean left" @click="roll(-LEAN_DEG)" />
+      <IconButton :icon="RotateCw" says="Lean right" @click="roll(LEAN_DEG)" />
       <select
         v-if="sectors.length > 0"
         class="field-input min-h-9! w-auto!"

@@ -78,9 +78,7 @@ function name(event: Event): void {
         </button>
       </template>
     </div>
-    <button type="button" class="button min-h-9 px-2.5" aria-label="Rename this option" @click="beginNaming">
-      <Pencil class="size-4" aria-hidden="true" />
-    </button>
+    <IconButton :icon="Pencil" says="Rename this option" @click="beginNaming" />
     <button
       type="button"
       class="button min-h-9 px-3"

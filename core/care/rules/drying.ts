@@ -1,6 +1,6 @@
 /** What may go wrong while things dry, and how they keep. */
-import { printDuration } from '../../quantity'
-import { percent, rule, type Rule } from './rule'
+import { printDuration, percent } from '../../quantity'
+import { rule, type Rule } from './rule'
 
 const VENUE_NEEDS_MIN = 6 * 60
 

@@ -17,4 +17,3 @@ export const rule =
     applies(facts) ? { code, leaf, severity, say: say(facts) } : null
 
 export const length = (mm: number, { units }: Facts): string => printQuantity(mm, 'length', units)
-export const percent = (share: number): string => `${Math.round(share * 100)} %`

@@ -1,5 +1,6 @@
 /** What goes wrong with paper in the hand: holes, sticking, brown spots, cracks, shrinking. */
-import { DAMP, percent, when, type Trouble } from './trouble'
+import { percent } from '../../quantity'
+import { DAMP, when, type Trouble } from './trouble'
 
 export const PAPER_TROUBLES: readonly Trouble[] = [
   {

@@ -1,5 +1,6 @@
 /** What goes wrong with finished pieces: shades, shimmer, joints, too few of them. */
-import { DAMP, percent, when, type Trouble } from './trouble'
+import { percent } from '../../quantity'
+import { DAMP, when, type Trouble } from './trouble'
 
 export const PIECE_TROUBLES: readonly Trouble[] = [
   {

@@ -1,5 +1,6 @@
 /** What goes wrong once it should stand: buckling, drooping, staying soft. */
-import { DAMP, percent, when, type Trouble } from './trouble'
+import { percent } from '../../quantity'
+import { DAMP, when, type Trouble } from './trouble'
 
 export const STANDING_TROUBLES: readonly Trouble[] = [
   {

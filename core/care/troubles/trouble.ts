@@ -45,7 +45,6 @@ type Cause = {
 
 export type Trouble = { readonly id: string; readonly seen: string; readonly causes: readonly Cause[] }
 
-export const percent = (share: number): string => `${Math.round(share * 100)} %`
 /** A weight where something holds, another where it does not. */
 export const when = (holds: boolean, then: number, otherwise = 1): number => (holds ? then : otherwise)
 /** Air in which paper stays soft long, relative humidity. */

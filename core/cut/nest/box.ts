@@ -24,6 +24,7 @@ export function waysOf(shape: Shape): readonly Box[] {
   ]
 }
 
+/** A box where it lies: its part, turned, with its lower left corner at a point, mm. */
 export const lie = ({ shape, widthMm, heightMm, turn }: Box, x: number, y: number): Lying => ({
   shape,
   x: x + widthMm / 2,

@@ -8,6 +8,7 @@ export type Ring = readonly Corner[]
 
 type Piece = { readonly sheetIndex: number; readonly at: number; readonly laid: Laid }
 
+/** Pieces of one sheet that overlap, or lie closer than the gap, mm. */
 export function closeFaults(pieces: readonly Piece[], gapMm: number): readonly LayoutFault[] {
   const faults: LayoutFault[] = []
   const sheets = new Map<number, Piece[]>()

@@ -63,6 +63,7 @@ export function wrapped(
   return line === '' && lines.length > 0 ? lines : [...lines, line]
 }
 
+/** Writes words from the pen on, broken to the width; turns the page where they end it. */
 export function write(
   pages: Pages,
   text: string,

@@ -56,6 +56,7 @@ function columnWidths(
   )
 }
 
+/** Writes a table, its head again on each page. */
 export function writeTable(pages: Pages, { head, rows, numbers, ticks }: Extract<Block, { kind: 'table' }>): void {
   const shift = ticks ? TICK + 6 : 0
   const widths = columnWidths([head, ...rows], numbers, usable(pages) - shift, pages.fonts)

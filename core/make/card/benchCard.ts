@@ -16,6 +16,7 @@ export type InWork = {
   readonly of: TaskOf
 }
 
+/** What a task at the bench is called: decoration, step, load or turn. */
 export function nameOf({ making, step, turn, of }: InWork): string {
   const which = turn.load
     ? `, load ${turn.load.number}${turn.load.again ? ', cut again' : ''}`
@@ -115,6 +116,7 @@ function pictureOf({ made, turn, of }: InWork): CardPicture {
   return { kind: steps[0]?.id === of.step ? 'sheets' : 'element', decoration: id }
 }
 
+/** What a card says of a step of a decoration. */
 export function makeCard(at: InWork, wanted: Wanted): Told {
   const { making, made, step, turn, of } = at
   const { plan, units } = wanted

@@ -16,11 +16,13 @@ const USUAL_DISC_MM = 220
 export const flatReachOf = (seenMm: number, { insertionMm }: Gathered, shrink: number): number =>
   (seenMm + insertionMm) / (1 - shrink)
 
+/** How much film draws in where it dries, a share. */
 export const shrinkOf = ({ drying, shrink }: Means): Working => {
   const way = drying === 'oven' ? 'oven' : 'mat'
   return plannedShrink(way, shrink[way] ?? null)
 }
 
+/** Diameters of the discs there are, mm; the usual one where there is none. */
 export const discsOf = (shapes: readonly StockShape[]): readonly number[] => {
   const discs = shapes.flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
   return discs.length > 0 ? discs : [USUAL_DISC_MM]

@@ -24,6 +24,7 @@ export const holeless = ({ outline, holes }: CutPart): number =>
   Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)
 const MM2_PER_DM2 = 10000
 
+/** What sheets come to: how many, strokes, minutes, paper used and left. */
 export function figuresOf(
   sheets: readonly CutSheet[],
   shapes: readonly StockShape[],

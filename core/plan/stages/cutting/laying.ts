@@ -26,6 +26,7 @@ import type { Nested, CutGroup } from './group'
 
 /** Whether a way lays pieces by a rule of its own, with no search. */
 export const isLaidByHand = (way: CuttingWay): boolean => way === 'sectors' || way === 'boxes' || way === 'punch'
+/** Kept between pieces, mm: the blade’s, and where stacked sheets slip. */
 export const gapOf = (way: CuttingWay, plies: number, { machineGapMm, knifeGapMm, slipMm }: CuttingTools): number =>
   way === 'machine' ? machineGapMm : knifeGapMm + (way === 'template' ? slipMm * (plies - 1) : 0)
 /** How many sheets are cut at once; a machine cuts one, discs are cut singly. */
@@ -126,6 +127,7 @@ export function layClosely(
   }
 }
 
+/** Pieces numbered on from sheet to sheet. */
 export function numberedOn(sheets: readonly CutSheet[]): readonly CutSheet[] {
   let number = 0
   return sheets.map((sheet) => ({
