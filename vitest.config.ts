@@ -7,6 +7,8 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const esbuild = { tsconfigRaw: '{}' }
 // Properties run many plans; machines share their cores.
 const testTimeout = 300_000
+// Properties are tried with one seed.
+const seed = here('./tests/any/seed.ts')
 const alias = { '#core': here('./core'), '~': here('./app') }
 
 export default defineConfig({
@@ -21,6 +23,7 @@ export default defineConfig({
           name: 'core',
           testTimeout,
           environment: 'node',
+          setupFiles: [seed],
           include: ['core/**/*.test.ts'],
           benchmark: { include: ['bench/**/*.bench.ts'] },
         },
@@ -28,7 +31,13 @@ export default defineConfig({
       {
         esbuild,
         resolve: { alias },
-        test: { name: 'server', testTimeout, environment: 'node', include: ['server/**/*.test.ts'] },
+        test: {
+          name: 'server',
+          testTimeout,
+          environment: 'node',
+          setupFiles: [seed],
+          include: ['server/**/*.test.ts'],
+        },
       },
       {
         esbuild,
@@ -39,7 +48,7 @@ export default defineConfig({
           testTimeout,
           environment: 'happy-dom',
           include: ['app/**/*.test.ts'],
-          setupFiles: ['fake-indexeddb/auto'],
+          setupFiles: ['fake-indexeddb/auto', seed],
         },
       },
     ],

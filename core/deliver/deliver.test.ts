@@ -24,8 +24,8 @@ import {
   repairKitOf,
   shoppingPaper,
 } from '.'
-import { spreadTags } from './elevation'
 import { runsOf } from './placing'
+import { spreadTags } from './tags'
 
 const now = 29_000_000
 const commission = demoCommission(now)

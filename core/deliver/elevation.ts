@@ -10,6 +10,7 @@ import { circle, convexHull, polyline, rectangle, type Point, type Point3 } from
 import { remember, type Plan } from '../plan'
 import type { PlacedElement } from '../technique'
 import type { Placing } from './placing'
+import { spreadTags } from './tags'
 
 const LINE = '#2a1c2c'
 const SOFT = '#b9a894'
@@ -23,10 +24,6 @@ const TAGS: Readonly<Record<Placing['stage'], string>> = {
 const EDGE_MM = 16
 const SLICES = 6
 const MOST_TAGS = 90
-/** Rounds of pushing tags apart, and how much of their overlap is undone in one. */
-const ROUNDS = 400
-const SAME_SPOT = 1e-3
-const PUSH = 0.55
 
 type Side = 'front' | 'back'
 
@@ -88,46 +85,6 @@ const isSeen = ({ on, angleDeg }: Pick<Standing3, 'on' | 'angleDeg'>, side: Side
 
 const halfWidth = (tier: StandingTier, heightMm: number): number =>
   extentMm(sectionAt(tier, heightMm), tier.turnDeg).sideways
-
-/** A number on the picture: where it wants to be, and where it is put. */
-export type Tag = { readonly wants: Point; readonly at: Point }
-
-/**
- * Numbers put as near as can be to where they want to be, none over another, all on the picture.
- * @param radiusMm of a tag
- */
-export function spreadTags(
-  wants: readonly Point[],
-  radiusMm: number,
-  { widthMm, heightMm }: Pick<Picture, 'widthMm' | 'heightMm'>,
-): readonly Tag[] {
-  const at = wants.map((want) => ({ ...want }))
-  const apart = 2 * radiusMm * 1.04
-  for (let round = 0; round < ROUNDS; round += 1) {
-    let moved = false
-    for (let one = 0; one < at.length; one += 1)
-      for (let other = one + 1; other < at.length; other += 1) {
-        let [dx, dy] = [at[other]!.x - at[one]!.x, at[other]!.y - at[one]!.y]
-        // What lies on one spot goes apart in a direction of its own.
-        if (Math.hypot(dx, dy) < SAME_SPOT)
-          [dx, dy] = [SAME_SPOT * Math.cos(one + 2.4 * other), SAME_SPOT * Math.sin(one + 2.4 * other)]
-        const distance = Math.hypot(dx, dy)
-        if (distance >= apart) continue
-        const push = ((apart - distance) * PUSH) / distance
-        at[one]!.x -= dx * push
-        at[one]!.y -= dy * push
-        at[other]!.x += dx * push
-        at[other]!.y += dy * push
-        moved = true
-      }
-    for (const tag of at) {
-      tag.x = Math.min(widthMm - radiusMm, Math.max(radiusMm, tag.x))
-      tag.y = Math.min(heightMm - radiusMm, Math.max(radiusMm, tag.y))
-    }
-    if (!moved) break
-  }
-  return wants.map((want, index) => ({ wants: want, at: at[index]! }))
-}
 
 /** The cake from one side. What is on already as it is dressed has no number. */
 export function elevation(
