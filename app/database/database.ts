@@ -4,6 +4,7 @@ import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Patch } from 'immer'
 import { bothFrom5 } from '#core/format/upgrade6'
 import { workshopFrom5 } from '#core/format/upgrade6Workshop'
+import { from6 } from '#core/format/upgrade7'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -61,7 +62,7 @@ async function bringUpTo6(transaction: Transaction): Promise<void> {
   await table('workshop')
     .toCollection()
     .modify((kept) => {
-      kept.workshop = workshopFrom5(kept.workshop)
+      kept.workshop = from6(workshopFrom5(kept.workshop))
     })
 }
 
@@ -116,5 +117,8 @@ export class StudioDatabase extends Dexie {
         await bringUpTo6(transaction)
         await transaction.table('edits').clear()
       })
+    this.version(7)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from6))
   }
 }

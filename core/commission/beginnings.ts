@@ -159,6 +159,7 @@ export function startingDecoration(
     cutting: definition.fromDiscs ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 } : STARTING_CUTTING,
     colouring: startingColouring(definition, paper),
     drying: { way: definition.dries?.[0] ?? 'room', soakWaterC: 38, ovenC: 80 },
+    glued: definition.skin ?? 'afterStacking',
     parameters: { ...definition.startingParameters },
     composition,
   } as unknown as Decoration

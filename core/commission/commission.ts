@@ -8,7 +8,7 @@ import { benchSchema, photoSchema } from '../ledger'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { paperIds, stockShapeSchema } from '../material'
-import { DRYING_WAYS, finishIds, TECHNIQUES, type Technique } from '../technique'
+import { DRYING_WAYS, finishIds, GLUED, TECHNIQUES, type Technique } from '../technique'
 import { colouringSchema } from '../tint'
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
@@ -61,6 +61,8 @@ export const decorationFields = {
   cutting: cuttingSchema,
   colouring: colouringSchema,
   drying: dryingSchema,
+  /** When it is glued on, for skins; others are placed. */
+  glued: z.enum(GLUED).meta({ label: 'Glued on' }),
 }
 
 type DecorationOf<Each> =

@@ -88,8 +88,8 @@ describe('a decoration', () => {
   it('with finishes has their amounts, steps, hours and cautions, and refuses one it does not take', () => {
     const [bare, gilded] = [made({}), made({ finishes: [{ finish: 'edgeGilding', colour: '#c9a24b', share: 1 }] })]
     expect(gilded.finishes[0]!.amount.value).toBeGreaterThan(0)
-    const hands = ({ stepHands }: typeof bare) => stepHands.reduce((sum, { value }) => sum + value, 0)
-    expect(hands(gilded)).toBeGreaterThan(hands(bare))
+    const minutes = ({ steps }: typeof bare) => steps.reduce((sum, step) => sum + (step.minutes.perElement ?? 0), 0)
+    expect(minutes(gilded)).toBeGreaterThan(minutes(bare))
     expect(gilded.steps.length).toBe(bare.steps.length + 1)
     expect(gilded.cautions.some(({ at }) => at === 'edgeGilding')).toBe(true)
     expect(

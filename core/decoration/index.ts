@@ -1,4 +1,4 @@
-export { minutesEach, stepKey, type TypedMinutes } from './labour'
+export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { faceDm2, type PieceClass } from './pieces'
 export { shapesFor } from './sizeChoices'

@@ -5,13 +5,14 @@ import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground
 import type { Breakage, Learned } from '../learn'
 import { type StockShape } from '../material'
 import type { MixtureUse } from '../mixture'
-import { derive, found, several, sumOf, type Working } from '../quantity'
+import { several, sumOf, type Working } from '../quantity'
 import {
   finishOf,
   techniqueOf,
   type AnyTechnique,
   type Failure,
   type FinishId,
+  type Glued,
   type Ingredient,
   type Layout,
   type Means,
@@ -22,11 +23,11 @@ import {
   type TechniqueId,
   type Wiring,
 } from '../technique'
-import { handsAt, minutesEach, PLACING, stepKey, type TypedMinutes } from './labour'
+import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
-import { liquidsOf, sizesOf, unfitOf, removalsOf, stepsOf, type Removal } from './takes'
+import { benchSteps, liquidsOf, removalsOf, settingStep, sizesOf, unfitOf, type Removal } from './takes'
 
 /** A finish on all elements of a decoration, and what it takes. */
 type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
@@ -46,8 +47,8 @@ export type PlannedDecoration = Pick<
   readonly seen: SeenSize
   readonly count: Working
   readonly spread: number
-  /** Set as the cake is dressed, so that it travels on it. */
-  readonly onTheCake: boolean
+  /** When it is glued on, for a skin, which travels on the cake; none for what is placed. */
+  readonly skin: Glued | null
   readonly reach: Reach
   readonly classes: readonly PieceClass[]
   readonly pieces: Working
@@ -61,10 +62,11 @@ export type PlannedDecoration = Pick<
   readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
   /** Mixtures it takes, besides colour. */
   readonly liquids: readonly MixtureUse[]
-  /** Hands of each step, in their order. */
-  readonly stepHands: readonly Working[]
-  readonly place: Working
+  /** Steps at the bench in their order, then the one that sets it on the cake. */
   readonly steps: readonly Step[]
+  readonly setting: Step
+  /** Hands for setting it on the cake. */
+  readonly place: Working
   readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
@@ -76,7 +78,6 @@ export type PlannedDecoration = Pick<
 
 /** Sizes are cut in steps, so that pieces of an element are alike. */
 const SIZE_STEPS = 10
-const PLACE_MIN = 2
 
 /** What trials say of a technique: how long its steps take, how many of its pieces break, how paper shrinks. */
 type LearnedOfTechnique = {
@@ -153,8 +154,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   )
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
-  const steps = stepsOf(technique, decoration)
-  const onTheCake = technique.layOut !== undefined
+  const setting = settingStep(technique)
   const short = elements.flatMap(({ fitted }) => (fitted && fitted.shortMm > 0.5 ? [fitted.shortMm] : []))
   const { id, paper, colour, cutting, colouring, drying } = decoration
   return {
@@ -167,7 +167,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     seen,
     count,
     spread: !laid && compositionOf(decoration.composition.kind).isCounted ? 0 : spreadOf(count),
-    onTheCake,
+    skin: technique.skin ? decoration.glued : null,
     reach: laid
       ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom')
       : reachOfDrawn(decoration, elements, stack),
@@ -191,9 +191,9 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
           count: many,
         }))
       : [],
-    stepHands: steps.map((step) => handsAt(step, technique.id, pieces, count, stepMinutes, learned.hands)),
-    place: onTheCake ? found('placing', 0, 'duration', 'part of its steps') : placing(technique, count, stepMinutes),
-    steps,
+    steps: benchSteps(technique, decoration),
+    setting,
+    place: handsAt(setting, technique.id, pieces, count, stepMinutes, learned.hands, null),
     failures: technique.failures,
     contains: technique.contains ?? [],
     consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
@@ -208,16 +208,4 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     removals: removalsOf(technique, decoration.parameters, elements),
     unfit: unfitOf(technique, decoration),
   }
-}
-
-/** Hands for setting the elements on the cake. */
-function placing({ id, placeMin = PLACE_MIN, element }: AnyTechnique, count: Working, own: TypedMinutes): Working {
-  return derive(
-    `place the ${several(element)}`,
-    'duration',
-    'hands-on time',
-    '{elements} × {each}',
-    { elements: count, each: minutesEach('to place one', placeMin, stepKey(id, PLACING), own) },
-    (v) => v.elements * v.each,
-  )
 }

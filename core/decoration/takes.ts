@@ -2,11 +2,22 @@
 import type { Decoration } from '../commission'
 import { paperOf } from '../material'
 import type { MixtureUse } from '../mixture'
-import { derive, starting, type Working } from '../quantity'
-import { finishOf, type AnyTechnique, type PlacedElement, type Step } from '../technique'
+import { derive, several, starting, type Working } from '../quantity'
+import {
+  finishOf,
+  fixed,
+  untilHandled,
+  type AnyTechnique,
+  type FinishId,
+  type PlacedElement,
+  type Step,
+} from '../technique'
+import { PLACING } from './labour'
 import { extentOf, type PieceClass } from './pieces'
 
 const FINISH_FIXED_MIN = 3
+/** Setting an element on the cake takes so long unless its technique says otherwise. */
+const PLACE_MIN = 2
 
 /** What a technique takes of each mixture, for all its pieces, spares too. */
 export function liquidsOf(
@@ -60,11 +71,53 @@ export function removalsOf(
     .map(({ id, name, stays = false }) => ({ id, name, count: countOf(id), stays }))
 }
 
-/** Steps of the technique, then of its finishes. */
-export const stepsOf = (technique: AnyTechnique, { finishes }: Decoration): readonly Step[] => [
-  ...technique.steps,
-  ...finishes.map(({ finish }): Step => {
-    const { id, step, perElementMin } = finishOf(finish)
-    return { id, ...step, minutes: { perElement: perElementMin, fixed: FINISH_FIXED_MIN } }
-  }),
-]
+/** A sheet that is coloured before anything is cut from it. */
+const COLOUR_WHOLE: Step = {
+  id: 'colourWhole',
+  name: 'Colour the sheets whole',
+  say: 'Brush or mist each sheet thinly, along and across, and dry it flat under parchment before anything is cut.',
+  minutes: { perSheet: 1.5, fixed: 10 },
+  colours: true,
+  rest: untilHandled(40),
+}
+
+/** A finish as a step, with its drying. */
+function finishStep(id: FinishId): Step {
+  const { step, perElementMin, driesMin } = finishOf(id)
+  return {
+    id,
+    ...step,
+    minutes: { perElement: perElementMin, fixed: FINISH_FIXED_MIN },
+    ...(driesMin > 0 && { rest: fixed(driesMin) }),
+  }
+}
+
+/**
+ * Steps at the bench in their order: what belongs on whole sheets, then those of the technique, then what is done to
+ * dry pieces. What is soaked would lose a finish that came before.
+ */
+export function benchSteps(
+  technique: Pick<AnyTechnique, 'steps'>,
+  { finishes, cutting }: Pick<Decoration, 'finishes' | 'cutting'>,
+): readonly Step[] {
+  const bench = technique.steps.filter(({ onCake }) => !onCake)
+  const isSoaked = bench.some(({ soaks }) => soaks)
+  const ids = finishes.map(({ finish }) => finish)
+  const isEarly = (id: FinishId): boolean => !isSoaked && finishOf(id).when === 'beforeCutting'
+  return [
+    ...(cutting.colouredWhole && bench[0]?.cuts ? [COLOUR_WHOLE] : []),
+    ...ids.filter(isEarly).map(finishStep),
+    ...bench,
+    ...ids.filter((id) => !isEarly(id)).map(finishStep),
+  ]
+}
+
+/** The step that sets elements on the cake: its technique's own, or as most are set. */
+export const settingStep = ({ steps, element, placeMin = PLACE_MIN }: AnyTechnique): Step =>
+  steps.find(({ onCake }) => onCake) ?? {
+    id: PLACING,
+    name: `Place the ${several(element)}`,
+    say: 'Foot first, where the placing guide has it; hold it till it sits.',
+    minutes: { perElement: placeMin },
+    onCake: true,
+  }

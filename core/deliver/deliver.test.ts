@@ -91,11 +91,9 @@ describe('packing', () => {
         const travels =
           any.brief.completion === 'beforeDriving'
             ? 0
-            : made.decorations
-                .filter(({ onTheCake }) => !onTheCake)
-                .reduce((sum, { elements }) => sum + elements.length, 0)
+            : made.decorations.filter(({ skin }) => !skin).reduce((sum, { elements }) => sum + elements.length, 0)
         expect(packed).toBe(travels)
-        const riding = made.decorations.filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
+        const riding = made.decorations.filter(({ elements, skin }) => elements.length > 0 && !skin)
         if (travels === 0) for (const { name } of riding) expect(rides).toContain(name.toLowerCase())
         for (const { box, layers } of boxes) {
           expect(layers.reduce((sum, { highMm }) => sum + highMm + PADDING_MM, PADDING_MM)).toBeLessThanOrEqual(

@@ -49,11 +49,11 @@ function itemsOf(
 ): { readonly rides: readonly string[]; readonly items: readonly Packed[] } {
   const onCake = brief.completion === 'beforeDriving'
   const made = plan.decorations.filter(({ elements }) => elements.length > 0)
-  const rides = made.filter(({ onTheCake }) => onCake || onTheCake).map(({ name }) => name.toLowerCase())
+  const rides = made.filter(({ skin }) => onCake || skin).map(({ name }) => name.toLowerCase())
   const items = onCake
     ? []
     : made
-        .filter(({ onTheCake }) => !onTheCake)
+        .filter(({ skin }) => !skin)
         .flatMap(({ id, one, called, elements, seen, wiring }) =>
           elements.map((element): Packed => {
             const { widthMm: width, heightMm: height } = seenAs(element, seen)
@@ -168,7 +168,7 @@ export function repairKitOf(
   commission: Commission,
 ): readonly { readonly name: string; readonly many: number }[] {
   const spares = plan.decorations
-    .filter(({ elements, onTheCake }) => elements.length > 0 && !onTheCake)
+    .filter(({ elements, skin }) => elements.length > 0 && !skin)
     .map(({ name, classes }) => ({
       name: `spare pieces, ${name.toLowerCase()}`,
       many: Math.min(...classes.map(({ spares }) => spares.value).filter((many) => many > 0), 6),

@@ -111,8 +111,12 @@ export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonl
       ? [{ id: 'warm', at: hour('warm'), text: 'Cake warmed through and dry before paper goes on' }]
       : []),
     ...(atVenue ? [{ id: 'place', at: hour('place'), text: 'Everything placed, holding picks out and counted' }] : []),
-    { id: 'look', at: hour('photograph'), text: 'Looked at from the front at arm’s length, photographed' },
-    { id: 'handed', at: hour('photograph'), text: 'Removal list and care card handed over and signed' },
+    {
+      id: 'look',
+      at: hour('photograph') ?? hour('handOver'),
+      text: 'Looked at from the front at arm’s length, photographed',
+    },
+    { id: 'handed', at: hour('handOver'), text: 'Removal list and care card handed over and signed' },
   ]
 }
 

@@ -55,17 +55,15 @@ export function clockOf(angleDeg: number): string {
 
 type Unnumbered = Omit<Placing, 'number'>
 
-const holdOf = ({ removals, steps }: PlannedDecoration): string => {
+const holdOf = ({ removals }: PlannedDecoration, minutes: number): string => {
   const picks = removals.filter(({ stays }) => !stays).map(({ name }) => name)
-  const rest = steps.at(-1)?.rest
-  const minutes = rest && 'fixedMin' in rest ? rest.fixedMin : 0
   if (picks.length > 0) return `${picks.join(', ')}${minutes > 0 ? `, ${minutes} min` : ''}, then out`
   return minutes > 0 ? `leave ${minutes} min` : 'till it stands'
 }
 
 /** When an element goes on. What is sized by the sheets there are has its focal point at the heart of its run. */
 function stageOf(made: PlannedDecoration, element: PlacedElement, isFocal: boolean, share: number): PlacingStage {
-  if (made.onTheCake) return 'dressed'
+  if (made.skin) return 'dressed'
   if (isFocal || (element.fitted && element.away <= FOCAL_AWAY)) return 'focal'
   return (element.fitted ? share : element.size) >= LARGE_SIZE ? 'large' : 'fill'
 }
@@ -93,7 +91,7 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
       seenWidthMm: seenAs(element, made.seen).widthMm,
       seenHeightMm: seenAs(element, made.seen).heightMm,
       fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier),
-      hold: holdOf(made),
+      hold: holdOf(made, coveringOf(cake.tiers[element.tier]!.covering).glueSetMin),
     }))
   })
   const order = ({ stage }: Unnumbered): number => PLACING_STAGES.indexOf(stage)

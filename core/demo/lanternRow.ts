@@ -29,7 +29,8 @@ const DONE: readonly (readonly [string, string, number, number, number])[] = [
   ['loadCar', 'Load the car', 0, 14 * 60, 14],
   ['drive', 'Drive', 0, 14 * 60 + 20, 35],
   ['place', 'Place the decorations at the venue', 0, 15 * 60, 40],
-  ['photograph', 'Photograph, hand over', 0, 15 * 60 + 45, 15],
+  ['photograph', 'Photograph', 0, 15 * 60 + 45, 8],
+  ['handOver', 'Set up and hand over', 0, 15 * 60 + 53, 7],
 ]
 
 const eventOf = (now: Moment): Moment => dayOf(now) - DAYS_AGO * MINUTES_PER_DAY + EVENT_MIN

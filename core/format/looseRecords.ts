@@ -17,3 +17,18 @@ export const SHAPES: Readonly<Record<string, StockShape>> = {
   a3: rect(297, 420),
   film220: rect(220, 220),
 }
+
+/**
+ * Anything, with what its records lack put in and what they had in another way changed: works on commissions, workshops
+ * and single edits alike, because it knows what it meets by its fields.
+ */
+export function filled(
+  value: unknown,
+  lacking: (own: Loose) => Loose,
+  changed: (own: Loose) => Loose = () => ({}),
+): unknown {
+  if (Array.isArray(value)) return value.map((each) => filled(each, lacking, changed))
+  if (!isRecord(value)) return value
+  const own = Object.fromEntries(Object.entries(value).map(([name, each]) => [name, filled(each, lacking, changed)]))
+  return { ...lacking(own), ...own, ...changed(own) }
+}

@@ -8,12 +8,7 @@ import { PAPERS } from '../material'
 import { TECHNIQUES } from '../technique'
 import { STARTING_COLOURING, type Colouring } from '../tint'
 import { roundTier } from '../cake'
-
-type Loose = Readonly<Record<string, unknown>>
-
-const isRecord = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
-const recordsOf = (value: unknown): readonly Loose[] => (Array.isArray(value) ? value.filter(isRecord) : [])
+import { filled, isRecord, recordsOf, type Loose } from './looseRecords'
 
 const STARTING_QUIET: Quiet = { others: false, seams: false, back: false, places: [] }
 
@@ -61,17 +56,6 @@ export function commissionFrom1(commission: unknown): unknown {
     ],
     chosen: 'a',
   }
-}
-
-/**
- * Anything, with what its records lack put in: works on commissions, workshops and single edits alike, because it
- * knows what it meets by its fields.
- */
-function filled(value: unknown, lacking: (own: Loose) => Loose): unknown {
-  if (Array.isArray(value)) return value.map((each) => filled(each, lacking))
-  if (!isRecord(value)) return value
-  const own = Object.fromEntries(Object.entries(value).map(([name, each]) => [name, filled(each, lacking)]))
-  return { ...lacking(own), ...own }
 }
 
 /**

@@ -9,7 +9,7 @@ import { found, type Working } from '../quantity'
 import { type Slot, type TaskOf } from '../schedule'
 import { NOTHING, ledgerOf, type StepCard, type Wanted, type Told } from './card/card'
 import { nameOf, makeCard, type InWork } from './card/benchCard'
-import { coverCard, stackCard, placeCard } from './card/cakeCard'
+import { coverCard, fillCard, picksCard, placeCard, stackCard } from './card/cakeCard'
 
 /** Everything to do by hand, in the order of the timetable; a task that is done in parts stands once. */
 export function stepCards(wanted: Wanted): readonly StepCard[] {
@@ -55,12 +55,17 @@ function placeInWork(task: string, of: TaskOf | null, { work, decorations }: Pla
 function plannedOf({ kind, task }: Slot, at: InWork | null, { work }: Plan): Working | null {
   if (at) return at.turn.hands
   switch (kind) {
-    case 'pack':
-    case 'place':
-    case 'loadCar':
+    case 'fill':
     case 'cover':
+      // Tiers may be done in several sittings: the slot has its own minutes.
+      return null
     case 'stack':
+    case 'place':
+    case 'picksOut':
     case 'photograph':
+    case 'pack':
+    case 'loadCar':
+    case 'handOver':
       return work[kind]
     default:
       return work.making.flatMap(({ again }) => again).find((each) => each.task === task)?.hands ?? null
@@ -74,12 +79,16 @@ function toldOf(slot: Slot, at: InWork | null, wanted: Wanted): Told {
   switch (slot.kind) {
     case 'make':
       return { ...NOTHING, say: ['All steps once more, for the pieces that broke.'], picture: onCake }
+    case 'fill':
+      return fillCard(wanted, slot)
     case 'cover':
-      return coverCard(wanted)
+      return coverCard(wanted, slot)
     case 'stack':
       return stackCard(wanted)
     case 'place':
       return placeCard(wanted)
+    case 'picksOut':
+      return picksCard(wanted)
     case 'pack':
       return {
         ...NOTHING,
@@ -103,11 +112,17 @@ function toldOf(slot: Slot, at: InWork | null, wanted: Wanted): Told {
     case 'photograph':
       return {
         ...NOTHING,
-        say: [
-          'Front at eye level, a step back, then details. Count what is not food out, hand over list and care ' +
-            'card, have it signed.',
-        ],
+        say: ['Front at eye level, a step back, then details, before anything is closed.'],
         ledger: ledgerOf('photographMin', plan.work.photograph, plan),
+        picture: onCake,
+      }
+    case 'handOver':
+      return {
+        ...NOTHING,
+        say: [
+          'Level table, out of sun. Look it over at arm’s length, hand over removal list and care card, have them signed.',
+        ],
+        ledger: ledgerOf('handOverMin', plan.work.handOver, plan),
         picture: onCake,
       }
     case 'drive':

@@ -24,12 +24,18 @@ export type Covering = {
   readonly readyMin: number
   /** What to wait for, in words. */
   readonly readyWhen: string
+  /** Minutes until what is glued on it holds, and picks may come out. Usual practice. */
+  readonly glueSetMin: number
+  /** A tier is covered with it no earlier than so many minutes before the event. Usual practice. */
+  readonly keepsMin: number
   /** How light lies on it: the share of a highlight, and whether a comb leaves lines. */
   readonly gloss: number
   readonly combed: boolean
   /** How it looks, CSS colour, unless the user gives the tier a colour. */
   readonly colour: string
 }
+
+const DAY_MIN = 1440
 
 export const COVERINGS = [
   {
@@ -45,6 +51,8 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 120,
     readyWhen: 'its skin is dry to the touch',
+    glueSetMin: 30,
+    keepsMin: 3 * DAY_MIN,
     gloss: 0.24,
     combed: false,
     colour: '#f7f1e8',
@@ -62,6 +70,8 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 480,
     readyWhen: 'it has set firm, best overnight',
+    glueSetMin: 15,
+    keepsMin: 3 * DAY_MIN,
     gloss: 0.4,
     combed: false,
     colour: '#6b4634',
@@ -79,6 +89,8 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 60,
     readyWhen: 'it has crusted or is firm from the cold and dry again',
+    glueSetMin: 20,
+    keepsMin: 2 * DAY_MIN,
     gloss: 0.16,
     combed: true,
     colour: '#f6ecd6',
@@ -96,6 +108,8 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 0,
     readyWhen: 'at once, as late as you can',
+    glueSetMin: 5,
+    keepsMin: DAY_MIN,
     gloss: 0.14,
     combed: true,
     colour: '#faf2df',
@@ -113,6 +127,8 @@ export const COVERINGS = [
     crumbCoatMm: 0,
     readyMin: 0,
     readyWhen: 'only at the last minute',
+    glueSetMin: 5,
+    keepsMin: DAY_MIN / 2,
     gloss: 0.08,
     combed: true,
     colour: '#fffdf7',
@@ -130,6 +146,8 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 60,
     readyWhen: 'it has firmed up',
+    glueSetMin: 15,
+    keepsMin: 3 * DAY_MIN,
     gloss: 0.3,
     combed: false,
     colour: '#f1e3d0',
@@ -147,6 +165,8 @@ export const COVERINGS = [
     crumbCoatMm: 0,
     readyMin: 0,
     readyWhen: 'at once',
+    glueSetMin: 15,
+    keepsMin: 14 * DAY_MIN,
     gloss: 0.05,
     combed: false,
     colour: '#fbf9f4',

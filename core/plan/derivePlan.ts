@@ -13,7 +13,7 @@ import { laidTooEarlyOf } from './stages/onTheCake'
 import { placeStage } from './stages/place'
 import { rememberStages, type RememberedStages } from './stages/remembered'
 import { eventAtOf, warmingAir } from './stages/road'
-import { QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
+import { picksIn, QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
 import { supplyStage } from './stages/supply'
 import { leafStatesOf, tallyOf } from './stages/tally'
 import { toColour } from './stages/tint'
@@ -28,7 +28,8 @@ function placed(stages: RememberedStages, { commission, workshop }: PlanInputs) 
   const learned = stages.learn({ shrinkTrials, dryingTrials, runs, room, learnFrom })
 
   const stack = stages.stack({ tiers: cake.tiers })
-  const cakeFacts = stages.cake({ cake, stack, air: warmingAir(brief), fridgeC: workshop.fridgeC })
+  const airs = { workroom: brief.workroom, venue: brief.venue }
+  const cakeFacts = stages.cake({ cake, stack, air: warmingAir(brief), ...airs, fridgeC: workshop.fridgeC })
   const { travelling, mostTopMm } = travellingOf(brief, option)
   const toPlace = { option, stack, shelf: workshop.papers, stepMinutes, learned }
   const standing = placeStage({ ...toPlace, mostTopMm }, stages)
@@ -75,7 +76,7 @@ function scheduled(
   stages: RememberedStages,
   inputs: PlanInputs,
   { option, learned, cakeFacts }: Placed,
-  { made, dishes, dryings, slowing }: CutColouredDried,
+  { made, groups, dishes, dryings, slowing }: CutColouredDried,
 ) {
   const { commission, workshop, others = [], walks = QUICK_WALKS } = inputs
   const { brief, bench } = commission
@@ -83,10 +84,10 @@ function scheduled(
   const places = { mats, trays, ovenPlaces, moulds }
   const hands = { learned: { drying: learned.drying, hands: learned.hands }, pace, stepMinutes }
   const rests = { dryings, slowing, recuts: bench.recuts }
-  const making = stages.work({ decorations: made, baths: dishes.baths, ...rests, ...hands, ...places })
+  const making = stages.work({ decorations: made, groups, baths: dishes.baths, ...rests, ...hands, ...places })
 
-  const warmMin = Math.ceil(cakeFacts.slowest?.cautious?.value ?? 0)
-  const wanted = { ...toSchedule(brief, option, workshop), warmMin, others, walks }
+  const picks = picksIn(made)
+  const wanted = { ...toSchedule(brief, option, workshop), warmMin: cakeFacts.warmMin, picks, others, walks }
   const work = stages.schedule({ ...wanted, making, hands: learned.hands })
   const now = bench.tasks.length > 0 ? (bench.handedOver?.at ?? inputs.now) : 0
   const timetable = stages.timetable({ scheduled: work, walks, tasks: bench.tasks, now })

@@ -35,9 +35,9 @@ export function afterTurn(plan: Collected, making: Making, step: MakingStep, tur
     plan.holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
     return [{ task: oven, restMin: COOLING_MIN }]
   }
-  if (restMin === 0) {
+  if (restMin === 0 || hold.whileHands) {
     plan.holds.push({ resource: hold.place, units: turn.units, from: turn.task, until: turn.task })
-    return [{ task: turn.task, restMin: 0 }]
+    return [{ task: turn.task, restMin }]
   }
   const dry = addByItself(plan, `${turn.task}-dry`, 'dry', `${making.name}: ${hold.name}`, step.rest, of)
   plan.then(turn.task, dry)
@@ -68,7 +68,7 @@ const addByItself = (plan: Collected, id: string, kind: SlotKind, name: string, 
   plan.add(id, kind, name, minutes.value, {
     byHand: false,
     anyHour: true,
-    keeps: kind === 'dry',
+    keeps: kind === 'dry' ? 'days' : 'no',
     group: kind === 'dry' ? of.decoration : kind,
     of,
   })

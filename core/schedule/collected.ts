@@ -3,18 +3,24 @@ import type { Hold, Task, Wait } from './task'
 import type { Turn } from './work'
 
 export type SlotKind =
-  | 'warm'
+  | 'fill'
+  | 'chill'
   | 'cover'
+  | 'ready'
   | 'stack'
+  | 'warm'
   | 'make'
   | 'dry'
   | 'oven'
   | 'rest'
-  | 'pack'
   | 'place'
+  | 'set'
+  | 'picksOut'
+  | 'photograph'
+  | 'pack'
   | 'loadCar'
   | 'drive'
-  | 'photograph'
+  | 'handOver'
   | 'event'
 
 /** Which step of which decoration a task is, and which turn of how many. */
@@ -26,7 +32,12 @@ export type TaskOf = {
 }
 
 /** A task with what it is shown as, and what it is a step of. */
-export type PlannedTask = Task & { readonly kind: SlotKind; readonly of: TaskOf | null }
+export type PlannedTask = Task & {
+  readonly kind: SlotKind
+  readonly of: TaskOf | null
+  /** Tiers it is done to, the lowest 0; none for work at the bench. */
+  readonly tiers: readonly number[]
+}
 
 /** What lies somewhere after a task until another: what it is called, and on what. */
 export type Lying = {
@@ -63,9 +74,11 @@ export class Collected {
       splits: false,
       anyHour: false,
       endsBy: null,
-      keeps: false,
+      keeps: 'no',
+      notBefore: null,
       group: kind,
       of: null,
+      tiers: [],
       pinnedAt: this.pins[id] ?? null,
       ...change,
     })

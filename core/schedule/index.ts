@@ -4,6 +4,7 @@ export {
   COMPLETIONS,
   PLACE,
   workFor,
+  type CakeCounts,
   type Completion,
   type Load,
   type MadeAgain,
@@ -14,6 +15,7 @@ export {
 } from './work'
 export type { SlotKind, TaskOf } from './collected'
 export type { TimetableQuestion } from './job'
+export type { TierToDress } from './tierToDress'
 export { type Slot, type Timetable } from './slots'
 export { type NoTimetable } from './slots'
 export { findTimetable, planTimetable, timetableSince, type FoundTimetable } from './timetable'

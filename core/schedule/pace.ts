@@ -9,9 +9,11 @@ export const paceSchema = z.strictObject({
   doseMin: minutes('Mix a dose and test it'),
   packMin: minutes('Pack, whole job'),
   loadMin: minutes('Load the car, whole job'),
+  fillMin: minutes('Fill and crumb-coat a tier'),
   coverMin: minutes('Cover a tier'),
   stackMin: minutes('Set a tier on the others'),
-  photographMin: minutes('Photograph and hand over'),
+  photographMin: minutes('Photograph'),
+  handOverMin: minutes('Set up and hand over'),
   aheadMin: z.number().min(0).max(2880).meta({ label: 'Ready before guests look', kind: 'duration' }),
 })
 
@@ -22,9 +24,11 @@ export const STARTING_PACE: Pace = {
   doseMin: 8,
   packMin: 20,
   loadMin: 15,
+  fillMin: 25,
   coverMin: 40,
   stackMin: 10,
-  photographMin: 15,
+  photographMin: 10,
+  handOverMin: 10,
   aheadMin: 30,
 }
 

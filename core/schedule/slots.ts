@@ -18,6 +18,8 @@ export type Slot = Stretch & {
   readonly hands: boolean
   /** What it is a step of; none for work at the cake and on the road. */
   readonly of: TaskOf | null
+  /** Tiers it is done to, the lowest 0. */
+  readonly tiers: readonly number[]
   /** The task it is all or part of; none for what only lies and waits. */
   readonly task: string | null
   readonly person: string | null
@@ -49,6 +51,8 @@ export type Timetable = {
 }
 
 const HANDS = 'hands'
+/** What goes on by itself at the cake. */
+const ON_CAKE: readonly SlotKind[] = ['chill', 'ready', 'warm', 'set']
 
 /** A schedule as slots: work in its parts, what lies on mats and trays, what sets on the rack. */
 export function timetableOf(
@@ -70,7 +74,7 @@ export function timetableOf(
     people.length > 1 ? (people.find(({ id }) => id === person)?.name ?? HANDS) : HANDS
   const laneOf = (task: PlannedTask): string => {
     if (task.kind === 'drive') return 'road'
-    if (task.kind === 'warm') return 'cake'
+    if (ON_CAKE.includes(task.kind)) return 'cake'
     return laneOn(task.id, schedule) ?? (task.byHand ? handsLane(placed.get(task.id)!) : 'rack')
   }
   const slots = tasks.flatMap((task): readonly Slot[] => {
@@ -82,6 +86,7 @@ export function timetableOf(
       kind: task.kind,
       hands: task.byHand,
       of: task.of,
+      tiers: task.tiers,
       task: task.id,
       person: here.person,
       state: stateOf(task.id),
@@ -96,7 +101,8 @@ export function timetableOf(
     const isOver = 'task' in until && stateOf(until.task) === 'done'
     const state = isOver ? 'done' : stateOf(from) === 'done' ? 'underWay' : 'toDo'
     const lane = place ? laneOn(from, schedule)! : 'rack'
-    return [{ id, kind, name, of, lane, state, hands: false, task: null, person: null, from: laid, to: taken }]
+    const nobody = { hands: false, tiers: [], task: null, person: null }
+    return [{ id, kind, name, of, lane, state, ...nobody, from: laid, to: taken }]
   })
   const event: Slot = {
     id: 'event',
@@ -105,6 +111,7 @@ export function timetableOf(
     lane: 'road',
     hands: false,
     of: null,
+    tiers: [],
     task: null,
     person: null,
     state: 'toDo',

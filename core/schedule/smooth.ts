@@ -1,12 +1,14 @@
 /**
- * A schedule with room to breathe: what keeps is done as soon as there is time, so that damp and mishaps find hours to
- * spare before the event.
+ * A schedule with room to breathe: what keeps is done as soon as there is time, and a day is begun early rather than
+ * ended late, so that damp and mishaps find hours to spare before the event.
  */
 import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
+import { dayOf } from '../quantity'
 import type { Job, PlacedTask, Schedule, Task } from './task'
 import type { Stretch } from './workingHours'
 
-const PASSES = 2
+/** What moves makes room for others: gone over again until nothing moves, or so often. */
+const MOST_PASSES = 8
 const NEAR_MIN = 1e-6
 
 const startOf = ({ parts }: PlacedTask): number => parts[0]!.from
@@ -20,19 +22,29 @@ export function smoothed(job: Job, schedule: Schedule): Schedule {
   const taskOf = new Map(job.tasks.map((task) => [task.id, task]))
   const placed = new Map(schedule.placed.map((each) => [each.task, each]))
   const whole = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt)]))
-  for (let pass = 0; pass < PASSES; pass += 1) {
+  for (let pass = 0; pass < MOST_PASSES; pass += 1) {
+    let hasMoved = false
     const order = [...placed.values()]
       .filter(({ task }) => {
         const { keeps, pinnedAt } = taskOf.get(task)!
-        return keeps && pinnedAt === null
+        return keeps !== 'no' && pinnedAt === null
       })
       .sort((one, other) => startOf(one) - startOf(other))
     for (const each of order) {
       const moved = earlier(taskOf.get(each.task)!, each, job, schedule, placed, whole)
       if (moved) placed.set(each.task, moved)
+      hasMoved ||= moved !== null
     }
+    if (!hasMoved) break
   }
   return { ...schedule, placed: schedule.placed.map(({ task }) => placed.get(task)!) }
+}
+
+/** No task is done before: what keeps till the end of its day only on that day, other things as long as they keep. */
+function earliestOf({ keeps, notBefore }: Task, start: number, whole: ReadonlyMap<string, FreeTime>): number {
+  const opens = [...whole.values()].flatMap((free) => free.map(({ from }) => from))
+  const today = Math.min(start, ...opens.filter((from) => from >= dayOf(start)))
+  return Math.max(keeps === 'day' ? today : -Infinity, notBefore ?? -Infinity)
 }
 
 /** A task at its earliest, if that is earlier than it is. */
@@ -60,7 +72,7 @@ function earlier(
         )
         .map((other) => endOf(placed.get(other.hold.until)!)),
     )
-  const from = Math.max(schedule.startBy, ...after, ...units)
+  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), whole), ...after, ...units)
   if (from >= startOf(now) - NEAR_MIN) return null
   const parts = task.byHand ? freeParts(task, now, from, placed, whole) : [{ from, to: from + task.durationMin }]
   if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN || (!task.byHand && !task.anyHour)) return null

@@ -15,8 +15,10 @@ export type Task = {
   readonly anyHour: boolean
   /** Must be over by then. */
   readonly endsBy: Moment | null
-  /** What it makes keeps, so that it may be done before it must. */
-  readonly keeps: boolean
+  /** Whether what it makes keeps, so that it may be done before it must: for days, till the end of its day, not at all. */
+  readonly keeps: 'days' | 'day' | 'no'
+  /** What keeps for days is still not done before. */
+  readonly notBefore: Moment | null
   /** Tasks of one group are better done one after the other. */
   readonly group: string
   /** The hour it was put at by hand. */

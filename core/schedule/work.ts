@@ -1,7 +1,7 @@
 /** Hands-on work with its amounts: what the steps of the decorations and of the cake come to for this job. */
 import { asTimed, type Learned, type UsedFactor } from '../learn'
-import { derive, found, sumOf, type Working } from '../quantity'
-import type { PlaceId } from '../technique'
+import { derive, found, starting, sumOf, type Working } from '../quantity'
+import type { Glued, PlaceId } from '../technique'
 import type { LaidPiece } from './loads'
 import { paceWorking, type Pace } from './pace'
 
@@ -23,8 +23,13 @@ export type Turn = {
   readonly load: Load | null
 }
 
-/** What a step occupies: until its rest is over, or until a later step takes the pieces up. */
-type StepHold = { readonly place: PlaceId; readonly name: string; readonly untilStep: string | null }
+/** What a step occupies: until its rest is over, until a later step takes the pieces up, or while hands are at it. */
+type StepHold = {
+  readonly place: PlaceId
+  readonly name: string
+  readonly untilStep: string | null
+  readonly whileHands: boolean
+}
 
 /** A step of making a decoration: hands, then a rest. A rest that began at an earlier step says at which. */
 export type MakingStep = {
@@ -39,15 +44,22 @@ export type MakingStep = {
   /** The step whose turns it goes by. */
   readonly turnsOf: string | null
   readonly putDown: boolean
-  readonly onTheCake: boolean
+  readonly onCake: boolean
 }
 
-/** Making a decoration, step after step. `place` is what setting it on the cake takes. */
+/**
+ * Making a decoration, step after step. A skin is glued on at its last step; `place` is what setting anything else on
+ * the cake takes.
+ */
 export type Making = {
   readonly decoration: string
   readonly name: string
   readonly hands: Working
   readonly place: Working
+  /** When it is glued on, for a skin. */
+  readonly skin: Glued | null
+  /** Tiers it is on, the lowest 0. */
+  readonly tiers: readonly number[]
   readonly steps: readonly MakingStep[]
   readonly again: readonly MadeAgain[]
   readonly goesOff: boolean
@@ -61,13 +73,25 @@ export type MadeAgain = {
   readonly rest: Working
 }
 
+/** What is counted of the cake and of what holds its decorations, for the work on it. */
+export type CakeCounts = {
+  readonly tiers: Working
+  readonly filled: Working
+  readonly covered: Working
+  /** Picks and pins that come out again before anybody eats. */
+  readonly picks: Working
+}
+
 export type Work = {
-  readonly pack: Working
-  readonly place: Working
-  readonly loadCar: Working
+  readonly fill: Working
   readonly cover: Working
   readonly stack: Working
+  readonly place: Working
+  readonly picksOut: Working
   readonly photograph: Working
+  readonly pack: Working
+  readonly loadCar: Working
+  readonly handOver: Working
   readonly making: readonly Making[]
   /** Tasks that go one after the other because one bath serves them, pale first. */
   readonly inTurn: readonly (readonly string[])[]
@@ -84,9 +108,13 @@ function placing(each: readonly Working[], timed: UsedFactor | undefined): Worki
 
 const NO_TIME = found('place', 0, 'duration', 'left to whoever receives the box')
 
+/** Taking one pick out and counting it, and looking over the cake for what is left. Guesses. */
+const PICK_MIN = starting('for each', 0.1, 'duration', 'guess')
+const LOOK_OVER_MIN = starting('to look it over', 2, 'duration', 'guess')
+
 /**
  * Minutes of work for a job.
- * @param tiers tiers to cover and stack here
+ * @param counts tiers to fill, cover and stack here, and picks to take out
  * @param hands how long these hands take, where it was timed often enough
  */
 export function workFor(
@@ -94,12 +122,22 @@ export function workFor(
   inTurn: Work['inTurn'],
   completion: Completion,
   pace: Pace,
-  tiers: Working,
+  { tiers, filled, covered, picks }: CakeCounts,
   hands: Learned['hands'] = {},
 ): Work {
   const of = (key: keyof Pace): Working => paceWorking(pace, key, hands)
+  const forEach = (label: string, count: Working, key: 'fillMin' | 'coverMin'): Working =>
+    derive(
+      label,
+      'duration',
+      'hands-on time',
+      '{tiers} × {each}',
+      { tiers: count, each: of(key) },
+      (v) => v.tiers * v.each,
+    )
   const parts = {
-    pack: of('packMin'),
+    fill: forEach('fill and crumb-coat the tiers', filled, 'fillMin'),
+    cover: forEach('cover the tiers', covered, 'coverMin'),
     place:
       completion === 'handedOver'
         ? NO_TIME
@@ -107,15 +145,17 @@ export function workFor(
             making.map(({ place }) => place),
             hands[PLACE],
           ),
-    loadCar: of('loadMin'),
-    cover: derive(
-      'cover the tiers',
-      'duration',
-      'hands-on time',
-      '{tiers} × {each}',
-      { tiers, each: of('coverMin') },
-      (v) => v.tiers * v.each,
-    ),
+    picksOut:
+      picks.value > 0
+        ? derive(
+            'take the picks out',
+            'duration',
+            'hands-on time',
+            '{picks} × {each} + {look}',
+            { picks, each: PICK_MIN, look: LOOK_OVER_MIN },
+            (v) => v.picks * v.each + v.look,
+          )
+        : found('take the picks out', 0, 'duration', 'nothing is held by picks'),
     stack: derive(
       'stack the tiers',
       'duration',
@@ -125,6 +165,9 @@ export function workFor(
       (v) => Math.max(0, v.tiers - 1) * v.each,
     ),
     photograph: completion === 'handedOver' ? NO_TIME : of('photographMin'),
+    pack: of('packMin'),
+    loadCar: of('loadMin'),
+    handOver: of('handOverMin'),
   }
   const total = sumOf('hands-on', 'duration', 'tasks added up', [
     ...Object.values(parts),

@@ -155,12 +155,14 @@ export const boxPanels = defineTechnique({
     ]
   },
 
+  skin: 'beforeStacking',
   steps: [
     {
       id: 'cut',
       name: 'Cut the panels',
       say: 'To the measure of each face; print or paint them first and let them dry.',
-      minutes: { perPiece: 1.2, fixed: 5 },
+      minutes: { perPiece: 0.3, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'glue',
@@ -169,6 +171,7 @@ export const boxPanels = defineTechnique({
         'Opposite faces first, a thin even coat of gel, edges above all; the top ' +
         'last. Fold the accents over the corners to hide the joints.',
       minutes: { perPiece: 0.5, perElement: 4, fixed: 5 },
+      onCake: true,
       rest: untilHandled(30),
     },
   ],

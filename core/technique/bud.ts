@@ -128,7 +128,8 @@ export const bud = defineTechnique({
       id: 'cut',
       name: 'Cut petals and calyx',
       say: 'Several plies at a time; the calyx from offcuts in its colour.',
-      minutes: { perPiece: 0.25, fixed: 4 },
+      minutes: { fixed: 4 },
+      cuts: true,
     },
     {
       id: 'roll',

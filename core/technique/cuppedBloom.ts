@@ -146,7 +146,8 @@ export const cuppedBloom = defineTechnique({
       id: 'cut',
       name: 'Cut and slit',
       say: 'Cut the sizes apart, slit each foot a third of the way up, snip the fringe.',
-      minutes: { perPiece: 0.35, perElement: 1, fixed: 5 },
+      minutes: { perElement: 1, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'lap',

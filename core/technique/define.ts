@@ -9,7 +9,7 @@ import type { Assembly } from './assembly'
 import type { Colouring } from '../tint'
 import type { Portion } from './film/portion'
 import type { LiquidUse } from './liquid'
-import type { Step } from './step'
+import type { Glued, Step } from './step'
 import type { Mesh } from './mesh'
 import type { Wiring } from './wiring'
 
@@ -186,7 +186,7 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
    * stem, so thick as a share of its width.
    */
   readonly gathers?: { readonly kind: 'bloom' } | { readonly kind: 'spray'; readonly girth: number }
-  /** What may be done to it when it is dry. */
+  /** What may be done to it before it is cut or when it is dry. */
   readonly finishes: readonly FinishId[]
   readonly parameters: Parameters
   readonly startingParameters: z.infer<Parameters>
@@ -225,6 +225,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly fromDiscs?: true
   /** How it is usually coloured, when that does not follow from paper and heat. */
   readonly startingColouring?: Colouring['way']
+  /** When it is usually glued on, for what is a skin: ground for what comes after. */
+  readonly skin?: Glued
   /** Minutes to place one, where that is not what most take. */
   readonly placeMin?: number
   /** What heat it is worked with: hot pan, hot oil, steam. */

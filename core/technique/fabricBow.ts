@@ -163,7 +163,8 @@ export const fabricBow = defineTechnique({
       id: 'cut',
       name: 'Dust and cut',
       say: 'Dust when set, wait half an hour to an hour, then cut loops, tails and knot.',
-      minutes: { perPiece: 1.5, fixed: 5 },
+      minutes: { perPiece: 0.5, fixed: 5 },
+      cuts: true,
       rest: untilHandled(45),
     },
     {

@@ -91,7 +91,8 @@ export const fillerSprig = defineTechnique({
       id: 'snip',
       name: 'Snip',
       say: 'From offcuts: punch or snip, then pinch each round a hook with a dot of glue.',
-      minutes: { perPiece: 0.35, fixed: 4 },
+      minutes: { fixed: 4 },
+      cuts: true,
       rest: untilHandled(30),
     },
     {

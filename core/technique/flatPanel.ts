@@ -76,18 +76,21 @@ export const flatPanel = defineTechnique({
     ]
   },
 
+  skin: 'beforeStacking',
   steps: [
     {
       id: 'cut',
       name: 'Cut the panels',
       say: 'Cut square at both ends; print or paint them first and let them dry.',
-      minutes: { perPiece: 2, fixed: 5 },
+      minutes: { perPiece: 0.5, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'glue',
       name: 'Glue them on',
       say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.',
       minutes: { perElement: 5, fixed: 5 },
+      onCake: true,
       rest: untilHandled(30),
     },
   ],

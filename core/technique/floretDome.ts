@@ -118,7 +118,8 @@ export const floretDome = defineTechnique({
       id: 'cut',
       name: 'Cut or punch the florets',
       say: 'Close together, a few at a time; patches from offcuts.',
-      minutes: { perPiece: 0.12, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'wire',

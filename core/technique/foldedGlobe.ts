@@ -87,7 +87,8 @@ export const foldedGlobe = defineTechnique({
       id: 'punch',
       name: 'Punch the circles',
       say: 'Punch or cut close together; all of one globe alike.',
-      minutes: { perPiece: 0.25, fixed: 3 },
+      minutes: { fixed: 3 },
+      cuts: true,
     },
     {
       id: 'fold',

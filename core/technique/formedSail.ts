@@ -13,7 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { cutSize, dampShrink, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
-import { fixed, untilFirm } from './step'
+import { untilFirm } from './step'
 
 const CUTS = ['triangle', 'quadrilateral'] as const
 const FORMERS = ['bubble wrap', 'crumpled foil', 'tube'] as const
@@ -118,7 +118,8 @@ export const formedSail = defineTechnique({
       id: 'cut',
       name: 'Cut the sails',
       say: 'The sheet in three strips, each strip in three, or larger ones by eye; no two alike.',
-      minutes: { perPiece: 0.7, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'wash',
@@ -134,7 +135,7 @@ export const formedSail = defineTechnique({
       name: 'Place',
       say: 'The largest at the heart, feet behind the next; gel or a slit holds them.',
       minutes: { perElement: 1 },
-      rest: fixed(15),
+      onCake: true,
     },
   ],
   consumables: [

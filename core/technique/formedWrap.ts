@@ -84,12 +84,14 @@ export const formedWrap = defineTechnique({
     ]
   },
 
+  skin: 'beforeStacking',
   steps: [
     {
       id: 'condition',
       name: 'Condition the sheets',
       say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.',
       minutes: { perPiece: 3, fixed: 10 },
+      cuts: true,
       rest: untilHandled(20),
     },
     {
@@ -107,6 +109,7 @@ export const formedWrap = defineTechnique({
       name: 'Wrap the tier',
       say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.',
       minutes: { perElement: 5, fixed: 5 },
+      onCake: true,
       rest: untilHandled(30),
     },
   ],

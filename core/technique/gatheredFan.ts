@@ -99,7 +99,8 @@ export const gatheredFan = defineTechnique({
       id: 'sponge',
       name: 'Sponge and cut',
       say: 'Sponge the sheet with the glycerin and shimmer mix, wait till it bends without cracking, cut triangles.',
-      minutes: { perPiece: 1.5, fixed: 10 },
+      minutes: { perPiece: 0.8, fixed: 10 },
+      cuts: true,
       rest: untilHandled(20),
     },
     {

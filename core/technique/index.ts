@@ -48,7 +48,7 @@ export {
   type TechniqueCaution,
   type Wall,
 } from './define'
-export { fixed, PLACES, PLACE_WORDS, type PlaceId, type Step } from './step'
+export { fixed, GLUED, untilHandled, PLACES, PLACE_WORDS, type Glued, type PlaceId, type Step } from './step'
 export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'

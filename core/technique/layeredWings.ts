@@ -124,7 +124,8 @@ export const layeredWings = defineTechnique({
       id: 'trace',
       name: 'Trace and cut',
       say: 'The largest first; trace each smaller one inside the last. Turn the template over for the other side.',
-      minutes: { perPiece: 4, fixed: 10 },
+      minutes: { perPiece: 1.5, fixed: 10 },
+      cuts: true,
     },
     {
       id: 'edge',

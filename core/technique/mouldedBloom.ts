@@ -123,7 +123,8 @@ export const mouldedBloom = defineTechnique({
       id: 'cut',
       name: 'Cut the petals',
       say: 'Broad petals, one size; two or three plies at a time.',
-      minutes: { perPiece: 0.35, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'mould',

@@ -113,7 +113,8 @@ export const openBloom = defineTechnique({
       id: 'cut',
       name: 'Cut the petals',
       say: 'Two or three plies at a time; no two need be alike. Keep the sizes apart.',
-      minutes: { perPiece: 0.3, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'cup',

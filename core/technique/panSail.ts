@@ -14,7 +14,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { cutSize, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
-import { fixed, untilFirm } from './step'
+import { untilFirm } from './step'
 
 const parameters = z.strictObject({
   seenMm: z.number().min(30).max(160).meta({ label: 'Seen height', kind: 'length', help: 'Of the biggest' }),
@@ -100,7 +100,8 @@ export const panSail = defineTechnique({
       id: 'tear',
       name: 'Tear the pieces',
       say: 'Well over size: the dip draws them in.',
-      minutes: { perPiece: 0.4, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'pan',
@@ -110,14 +111,14 @@ export const panSail = defineTechnique({
         'turn once, out when it no longer feels sticky. Shape it warm, cool on a rack.',
       minutes: { perPiece: 3, fixed: 15 },
       rest: untilFirm(720),
-      hold: { place: 'pan', per: 'job' },
+      hold: { place: 'pan', per: 'job', whileHands: true },
     },
     {
       id: 'place',
       name: 'Place',
       say: 'On a moist covering only after half a day; the largest at the heart.',
       minutes: { perElement: 1 },
-      rest: fixed(15),
+      onCake: true,
     },
   ],
   consumables: [

@@ -36,7 +36,8 @@ export const patchedLeaf = defineTechnique({
       id: 'cut',
       name: 'Cut leaves and patches',
       say: 'Leaves two or three plies at a time; patches are small squares from offcuts.',
-      minutes: { perPiece: 0.25, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'patch',

@@ -14,7 +14,6 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
-import { fixed } from './step'
 
 const coordinate = z.number().min(-20).max(20)
 const ringSchema = z
@@ -163,14 +162,15 @@ export const silhouette = defineTechnique({
       id: 'trace',
       name: 'Cut the outline',
       say: 'By template, knife or machine; the inside first, so that it stays stiff.',
-      minutes: { perPiece: 3, fixed: 5 },
+      minutes: { perPiece: 1, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'stand',
       name: 'Stand or lay it',
       say: 'Its foot in a slit cut for it, or gel over the whole back of one that is laid on.',
       minutes: { perElement: 2 },
-      rest: fixed(15),
+      onCake: true,
     },
   ],
   consumables: ['food-safe pencil and template card', 'piping gel'],

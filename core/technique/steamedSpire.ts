@@ -87,7 +87,8 @@ export const steamedSpire = defineTechnique({
       id: 'cut',
       name: 'Cut and dust',
       say: 'Cut tapered strips with narrow feet. Dust or stencil them dry, before any steam.',
-      minutes: { perPiece: 2, fixed: 5 },
+      minutes: { perPiece: 0.6, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'steam',

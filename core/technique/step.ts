@@ -36,16 +36,30 @@ export const PLACE_WORDS: Readonly<Record<PlaceId, string>> = {
 
 /**
  * What a step occupies: so many places for each piece or element, one for all, or as much of a mat as its pieces cover.
- * It is held until the rest is over, or until a later step takes the pieces up.
+ * It is held until the rest is over, or until a later step takes the pieces up, or only while somebody stands at it.
  */
 type Hold = {
   readonly place: PlaceId
   readonly per: 'piece' | 'element' | 'footprint' | 'job'
   readonly untilStep?: string
+  /** Only while somebody stands at it: what comes off it rests elsewhere. */
+  readonly whileHands?: true
 }
 
-/** Minutes of hands: for each piece, for each element, once to begin; none where it takes none of these. */
-type HandMinutes = { readonly perPiece?: number; readonly perElement?: number; readonly fixed?: number }
+/**
+ * Minutes of hands: for each piece, for each element, for each sheet it is cut from, once to begin; none where it takes
+ * none of these.
+ */
+type HandMinutes = {
+  readonly perPiece?: number
+  readonly perElement?: number
+  readonly perSheet?: number
+  readonly fixed?: number
+}
+
+/** When a skin is glued on: on each tier before the tiers are stacked, or on the stacked cake. */
+export const GLUED = ['beforeStacking', 'afterStacking'] as const
+export type Glued = (typeof GLUED)[number]
 
 /** A hand movement, with its minutes. */
 export type Step = {
@@ -60,6 +74,10 @@ export type Step = {
   readonly soaks?: true
   /** Where colour comes on; the first step where none says so. */
   readonly colours?: true
+  /** Pieces are cut out at it: its minutes come on top of those of the way they are cut. */
+  readonly cuts?: true
+  /** Done at the cake, once its tier is ready for paper. */
+  readonly onCake?: true
   /** May be put down and taken up again, however short it is. */
   readonly putDown?: true
   /** Done turn by turn with the step of that id: what it laid down is taken up. */

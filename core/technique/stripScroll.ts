@@ -76,7 +76,8 @@ export const stripScroll = defineTechnique({
       id: 'cut',
       name: 'Cut the strips',
       say: 'Several sheets at once, with a ruler and a sharp blade, all strips of a scroll alike.',
-      minutes: { perPiece: 0.15, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'wind',

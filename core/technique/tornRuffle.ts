@@ -109,12 +109,14 @@ export const tornRuffle = defineTechnique({
     },
   ],
 
+  skin: 'afterStacking',
   steps: [
     {
       id: 'tear',
       name: 'Tear the strips',
       say: 'Lay a ruler on the sheet and tear towards you, slowly; two heights look livelier than one.',
-      minutes: { perPiece: 1, fixed: 5 },
+      minutes: { fixed: 5 },
+      cuts: true,
     },
     {
       id: 'set',
@@ -123,6 +125,7 @@ export const tornRuffle = defineTechnique({
         'Dampen the cover until it just tacks. From the top down, gather a strip between ' +
         'the fingers and press its foot on; each row over the last.',
       minutes: { perElement: 2.5, fixed: 5 },
+      onCake: true,
       rest: untilHandled(30),
     },
   ],

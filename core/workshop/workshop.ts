@@ -63,6 +63,8 @@ export const workshopSchema = z.strictObject({
     .max(MOST_BUSY),
   ovenPlaces: z.number().int().min(0).max(8).meta({ label: 'Trays in the oven at once', kind: 'count' }),
   hours: workingHoursSchema,
+  /** The chance of being ready that timetables are made for. */
+  readyChance: z.number().min(0.5).max(0.98).meta({ label: 'Ready with a chance of', kind: 'share' }),
   pace: paceSchema,
   /** Minutes typed for steps of techniques, by technique and step: for a piece, or for an element. */
   stepMinutes: z.record(z.string().min(1).max(80), z.number().min(0).max(240)),
@@ -123,6 +125,7 @@ export const STARTING_WORKSHOP: Workshop = {
       { fromMin: hour(14), toMin: hour(18) },
     ],
   },
+  readyChance: 0.9,
   pace: STARTING_PACE,
   stepMinutes: {},
   fridgeC: 4,

@@ -31,7 +31,8 @@ export const anyTask = (id: string, durationMin: number, change: Partial<Task> =
   splits: false,
   anyHour: false,
   endsBy: null,
-  keeps: true,
+  keeps: 'days',
+  notBefore: null,
   group: id.replace(/\d+$/, ''),
   pinnedAt: null,
   ...change,
@@ -52,7 +53,7 @@ export function chanceWork(seed: number, chains: number, steps: number): Job {
       tasks.push(
         anyTask(id, 5 * whole(1, 30), {
           splits: stream() < 0.3,
-          keeps: stream() < 0.7,
+          keeps: stream() < 0.7 ? 'days' : stream() < 0.5 ? 'day' : 'no',
           group: name,
           ...(stream() < 0.1 ? { byHand: false, anyHour: stream() < 0.5 } : {}),
         }),

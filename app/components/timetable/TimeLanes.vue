@@ -32,18 +32,24 @@ const dampDays = computed(() =>
 const busyHere = computed(() => props.busy.filter(({ from, to }) => to > axis.value.from && from < axis.value.to))
 
 const looks: Readonly<Record<SlotKind, string>> = {
-  warm: 'bg-look/70',
+  fill: 'bg-[#5f7d8c]',
+  chill: 'bg-[#9cc3d4]/70 dark:bg-[#3f6373]',
   cover: 'bg-[#5f7d8c]',
+  ready: 'bg-[#b9c9b8]/70 dark:bg-[#4d6350]',
   stack: 'bg-[#5f7d8c]',
+  warm: 'bg-look/70',
   make: 'bg-[#8a6a8f]',
   dry: 'bg-[#f0b48d]/75 dark:bg-[#8d5a3d]',
   oven: 'bg-stop',
   rest: 'bg-[#f0b48d]/45 dark:bg-[#8d5a3d]/60',
-  pack: 'bg-go',
   place: 'bg-go',
+  set: 'bg-[#b9c9b8]/70 dark:bg-[#4d6350]',
+  picksOut: 'bg-go',
+  photograph: 'bg-go',
+  pack: 'bg-go',
   loadCar: 'bg-go',
   drive: 'bg-ink-soft',
-  photograph: 'bg-go',
+  handOver: 'bg-go',
   event: 'bg-look',
 }
 

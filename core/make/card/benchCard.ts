@@ -2,7 +2,7 @@
 import { stepKey, type PlannedDecoration } from '../../decoration'
 import { dryingOf, type Plan } from '../../plan'
 import { printWorkingValue, type UnitSystem } from '../../quantity'
-import { PLACE, type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
+import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { several } from '../../quantity'
 import { bathStep, type Bath } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
@@ -34,7 +34,7 @@ const LEAST_TIMER_MIN = 0.5
 
 /** The last step at the bench: after it pieces are as they go on the cake. */
 const lastAtBench = ({ steps }: Making): MakingStep | undefined =>
-  [...steps].reverse().find(({ onTheCake, id }) => !onTheCake && id !== PLACE) ?? steps.at(-1)
+  [...steps].reverse().find(({ onCake }) => !onCake) ?? steps.at(-1)
 
 /** The step at which pieces are counted as finished: where they are lifted, or the last at the bench. */
 const finishingStep = (making: Making): MakingStep | undefined =>
@@ -120,7 +120,7 @@ function pictureOf({ made, turn, of }: InWork): CardPicture {
 export function makeCard(at: InWork, wanted: Wanted): Told {
   const { making, made, step, turn, of } = at
   const { plan, units } = wanted
-  const technique = made.steps.find(({ id }) => id === step.id)
+  const technique = [...made.steps, made.setting].find(({ id }) => id === step.id)
   const soak = technique?.soaks ? dryingOf(plan.dryings, made.id)?.estimate.soak.value : undefined
   const restMin = (step.ovenMin ?? step.rest).value
   const where = step.ovenMin ? 'in the oven' : (step.hold?.name ?? 'rests')

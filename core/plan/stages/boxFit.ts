@@ -76,7 +76,7 @@ function extentOf(
   const edges = tiers.flatMap(edgesOf)
   const isOn = (tier: number): boolean => tier < tiers.length
   const { left, right, front, back, topMm } = decorations
-    .filter(({ onTheCake, elements }) => (decorated || onTheCake) && isOn(elements[0]?.tier ?? 0))
+    .filter(({ skin, elements }) => (decorated || skin) && isOn(elements[0]?.tier ?? 0))
     .reduce((reach, made) => together(reach, made.reach), NO_REACH)
   return {
     tiers,

@@ -5,7 +5,7 @@ import { roundTier, stackTiers, type Cake, type Tier } from '../../cake'
 const air = { airC: 22, humidity: 0.6 }
 const factsOf = (...tiers: Tier[]) => {
   const cake: Cake = { board: { outline: 'round', acrossMm: 340, thicknessMm: 12 }, tiers }
-  return cakeStage({ cake, stack: stackTiers(cake), air, fridgeC: 4 })
+  return cakeStage({ cake, stack: stackTiers(cake), air, workroom: air, venue: air, fridgeC: 4 })
 }
 
 describe('what follows from a cake', () => {

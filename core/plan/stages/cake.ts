@@ -36,12 +36,17 @@ export type CakeFacts = {
   readonly middleDowel: Working | null
   /** The longest any chilled tier takes to warm through, by the cautious answer; null when nothing is chilled. */
   readonly slowest: Warming | null
+  /** Minutes that are planned for it in the workroom and at the venue; 0 when nothing is chilled. */
+  readonly warmMin: { readonly here: number; readonly there: number }
 }
 
 type CakeInputs = {
   readonly cake: Cake
   readonly stack: readonly StandingTier[]
+  /** The air in which it warms through before paper goes on. */
   readonly air: Climate
+  readonly workroom: Climate
+  readonly venue: Climate
   readonly fridgeC: number
 }
 
@@ -49,22 +54,38 @@ type CakeInputs = {
 const MIDDLE_DOWEL_FROM = 3
 const BELOW_TOP_MM = 20
 
-/** Surfaces, amounts, supports and warming of a cake. @param air the air it warms through in */
-export function cakeStage({ cake, stack, air, fridgeC }: CakeInputs): CakeFacts {
+/** Where the surface is never above the dew point within a day, a day is planned; a caution says so. */
+const NEVER_WARM_MIN = 24 * 60
+
+/** The longest of some warmings, by the cautious answer. */
+const slowestOf = (warmings: readonly Warming[]): Warming | null =>
+  warmings.reduce<Warming | null>(
+    (slow, each) =>
+      slow === null || (each.cautious?.value ?? Infinity) > (slow.cautious?.value ?? Infinity) ? each : slow,
+    null,
+  )
+
+/** Surfaces, amounts, supports and warming of a cake. */
+export function cakeStage({ cake, stack, air, workroom, venue, fridgeC }: CakeInputs): CakeFacts {
   const dummies = new Set(
     cake.tiers.flatMap(({ inside, covering }, at) => (inside === 'dummy' || covering === 'dummy' ? [at] : [])),
   )
   const halved = new Set(cake.tiers.flatMap(({ builtOfTwo }, at) => (builtOfTwo ? [at] : [])))
   const supports = supportsOf(stack, dummies, halved)
-  const room = { ...air, dewC: dewPointC(air) }
+  const isChilled = (at: number): boolean => cake.tiers[at]!.chilled && !dummies.has(at)
+  const warmingIn = (climate: Climate, tier: StandingTier): Warming =>
+    warmThrough(tier, { ...climate, dewC: dewPointC(climate) }, fridgeC, saturationPa)
+  const warmMinIn = (climate: Climate): number => {
+    const slowest = slowestOf(stack.filter((_, at) => isChilled(at)).map((tier) => warmingIn(climate, tier)))
+    return slowest ? Math.ceil(slowest.cautious?.value ?? NEVER_WARM_MIN) : 0
+  }
   const tiers = stack.map((tier, at): TierFacts => ({
     surfaces: surfacesOf(tier),
     covering: coveringAmount(tier),
     supports: supports.filter(({ tier: index }) => index === at),
-    warming: cake.tiers[at]!.chilled && !dummies.has(at) ? warmThrough(tier, room, fridgeC, saturationPa) : null,
+    warming: isChilled(at) ? warmingIn(air, tier) : null,
     lobesMeet: tier.shape.kind !== 'scalloped' || lobesMeet(tier.shape),
   }))
-  const warmings = tiers.flatMap(({ warming }) => (warming ? [warming] : []))
   const coatOf = (id: CoveringId): readonly Working[] =>
     stack.flatMap((tier, at) => (tier.covering === id && tiers[at]!.covering ? [tiers[at]!.covering.coat] : []))
   return {
@@ -94,10 +115,7 @@ export function cakeStage({ cake, stack, air, fridgeC }: CakeInputs): CakeFacts 
             'height of the tiers less a little, so that it stays hidden',
           )
         : null,
-    slowest: warmings.reduce<Warming | null>(
-      (slow, each) =>
-        slow === null || (each.cautious?.value ?? Infinity) > (slow.cautious?.value ?? Infinity) ? each : slow,
-      null,
-    ),
+    slowest: slowestOf(tiers.flatMap(({ warming }) => (warming ? [warming] : []))),
+    warmMin: { here: warmMinIn(workroom), there: warmMinIn(venue) },
   }
 }

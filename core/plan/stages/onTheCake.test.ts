@@ -34,14 +34,14 @@ describe('what is laid too early', () => {
     { tier: 0, covering: 'ganache', standingMin: 600, lyingMin: 300, placeFrom: 1000 },
     { tier: 1, covering: 'fondant', standingMin: null, lyingMin: null, placeFrom: null },
   ]
-  const wrap = (tier: number, onTheCake = true) =>
-    ({ id: 'wrap', name: 'Wrap', onTheCake, elements: [{ tier }] }) as never
+  const wrap = (tier: number, skin: string | null = 'beforeStacking') =>
+    ({ id: 'wrap', name: 'Wrap', skin, elements: [{ tier }] }) as never
   const laidAt = (from: number) => [{ of: { decoration: 'wrap' }, from }] as never
   it('is what goes on before its tier lets it stay stiff, and nothing else', () => {
     expect(laidTooEarlyOf(tiers, [wrap(0)], laidAt(900))).toEqual([{ name: 'wrap', covering: 'ganache', from: 1000 }])
     expect(laidTooEarlyOf(tiers, [wrap(0)], laidAt(1000))).toEqual([])
     expect(laidTooEarlyOf(tiers, [wrap(1)], laidAt(900))).toEqual([])
-    expect(laidTooEarlyOf(tiers, [wrap(0, false)], laidAt(900))).toEqual([])
+    expect(laidTooEarlyOf(tiers, [wrap(0, null)], laidAt(900))).toEqual([])
     expect(laidTooEarlyOf(tiers, [wrap(0)], [])).toEqual([])
   })
 })

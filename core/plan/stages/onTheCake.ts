@@ -27,11 +27,11 @@ type OnTheCakeInputs = { readonly coverings: readonly CoveringId[]; readonly air
 /** Decorations that are set on the cake in the workshop earlier than their tier lets them stay stiff. */
 export function laidTooEarlyOf(
   tiers: readonly OnTier[],
-  made: readonly Pick<PlannedDecoration, 'id' | 'name' | 'onTheCake' | 'elements'>[],
+  made: readonly Pick<PlannedDecoration, 'id' | 'name' | 'skin' | 'elements'>[],
   slots: readonly Slot[],
 ): readonly { readonly name: string; readonly covering: string; readonly from: Moment }[] {
   return made
-    .filter(({ onTheCake, elements }) => onTheCake && elements.length > 0)
+    .filter(({ skin, elements }) => skin && elements.length > 0)
     .flatMap(({ id, name, elements }) => {
       const on = tiers[elements[0]!.tier]
       const laid = slots.filter(({ of }) => of?.decoration === id).at(-1)

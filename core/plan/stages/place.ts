@@ -75,7 +75,7 @@ function decorationsOf(
       stepMinutes: Object.fromEntries(own),
       learned: learnedOf(learned, decoration.technique),
     })
-    standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.onTheCake })
+    standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.skin !== null })
     return made
   })
 }

@@ -24,9 +24,10 @@ describe('the event', () => {
 describe('the air a chilled cake warms through in', () => {
   const air = (completion: Commission['brief']['completion'], keeping: Commission['brief']['keeping']) =>
     warmingAir({ ...brief, completion, keeping })
-  it('is that of the workroom only where it is decorated there warm', () => {
+  it('is that of the workroom, unless it comes to the venue cold and is decorated there', () => {
     expect(air('beforeDriving', 'roomTemperature')).toBe(brief.workroom)
-    expect(air('atVenue', 'roomTemperature')).toBe(brief.venue)
-    expect(air('beforeDriving', 'chilledSealed')).toBe(brief.venue)
+    expect(air('atVenue', 'roomTemperature')).toBe(brief.workroom)
+    expect(air('beforeDriving', 'chilledSealed')).toBe(brief.workroom)
+    expect(air('atVenue', 'chilledSealed')).toBe(brief.venue)
   })
 })

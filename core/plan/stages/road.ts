@@ -11,9 +11,9 @@ export function roadWorking({ driveMin, stops }: Pick<Commission['brief'], 'driv
   ])
 }
 
-/** The air in which a chilled cake warms through: where it is decorated, unless it travels chilled. */
+/** The air in which a chilled cake warms through before paper goes on: the venue's, when it comes there cold. */
 export const warmingAir = ({ completion, keeping, workroom, venue }: Commission['brief']) =>
-  completion === 'beforeDriving' && keeping === 'roomTemperature' ? workroom : venue
+  completion === 'atVenue' && keeping === 'chilledSealed' ? venue : workroom
 
 /** The hour of the event. */
 export const eventAtOf = ({ eventAt }: Pick<Commission['brief'], 'eventAt'>): Moment => valueOf(parseMoment(eventAt))

@@ -2,16 +2,32 @@
 import type { Commission, Option } from '../../commission'
 import type { Bench } from '../../ledger'
 import type { Learned } from '../../learn'
-import { derive, ok, parseMoment, refuse, typed, valueOf, type Moment, type Result, type Working } from '../../quantity'
+import {
+  derive,
+  found,
+  ok,
+  parseMoment,
+  refuse,
+  typed,
+  valueOf,
+  type Moment,
+  type Result,
+  type Working,
+} from '../../quantity'
+import { coveringOf } from '../../material'
+import type { Tier } from '../../cake'
+import type { PlannedDecoration } from '../../decoration'
 import {
   findTimetable,
   paceWorking,
   timetableSince,
   workFor,
+  type CakeCounts,
   type FoundTimetable,
   type Happened,
   type Person,
   type Stretch,
+  type TierToDress,
   type TimetableQuestion,
   type Work,
 } from '../../schedule'
@@ -28,9 +44,11 @@ const RISK_RUNS = 200
 
 export type ScheduleInputs = {
   readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping'> & { readonly roadMin: number }
-  readonly warmMin: number
+  readonly warmMin: TimetableQuestion['warmMin']
   readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace' | 'moulds' | 'people' | 'busy'>
-  readonly tiers: Working
+  readonly tiers: readonly TierToDress[]
+  /** Picks that come out again. */
+  readonly picks: number
   readonly others: readonly Stretch[]
   readonly pins: Readonly<Record<string, number>>
   readonly walks: number
@@ -49,10 +67,48 @@ export function toSchedule(
   return {
     brief: { eventAt, completion, keeping, roadMin: roadWorking(brief).value },
     workshop: { mats, trays, ovenPlaces, moulds, hours, pace, people, busy },
-    tiers: typed('tiers', cake.tiers.length, 'count', 'Tiers'),
+    tiers: cake.tiers.map(tierToDress),
     pins,
   }
 }
+
+/** A tier as the search needs it. A dummy is covered, but neither filled nor chilled. */
+export function tierToDress({ id, inside, covering, chilled }: Tier): TierToDress {
+  const { name, readyMin, readyWhen, keepsMin, glueSetMin, thicknessMm } = coveringOf(covering)
+  const isFilled = inside === 'cake' && covering !== 'dummy'
+  return {
+    id,
+    isFilled,
+    isChilled: isFilled && chilled,
+    covering: thicknessMm > 0 ? { id: covering, name, readyMin, readyWhen, keepsMin } : null,
+    glueSetMin,
+  }
+}
+
+/** What is counted of the cake, for the work on it. */
+function countsOf(tiers: readonly TierToDress[], picks: number): CakeCounts {
+  const count = (label: string, many: number): Working => typed(label, many, 'count', 'Tiers')
+  return {
+    tiers: count('tiers', tiers.length),
+    filled: count('tiers to fill', tiers.filter(({ isFilled }) => isFilled).length),
+    covered: count('tiers to cover', tiers.filter(({ covering }) => covering).length),
+    picks: found('picks', picks, 'count', 'of all decorations, those that do not stay in'),
+  }
+}
+
+/** Picks that come out again, of all decorations. */
+export const picksIn = (decorations: readonly Pick<PlannedDecoration, 'removals'>[]): number =>
+  decorations.reduce(
+    (sum, { removals }) => sum + removals.reduce((all, { count, stays }) => all + (stays ? 0 : count), 0),
+    0,
+  )
+
+/** Minutes until the slowest glue holds of what is placed. */
+const setMinOf = ({ making }: MakingWork, tiers: readonly TierToDress[]): number =>
+  Math.max(
+    0,
+    ...making.filter(({ skin }) => !skin).flatMap((each) => each.tiers.map((at) => tiers[at]?.glueSetMin ?? 0)),
+  )
 
 export type Scheduled = {
   readonly work: Work
@@ -62,15 +118,18 @@ export type Scheduled = {
 
 /** The latest timetable for the work, before anything has happened. */
 export function scheduleStage(inputs: ScheduleInputs): Scheduled {
-  const { brief, warmMin, workshop, tiers, others, pins, walks, making, hands } = inputs
-  const work = workFor(making.making, making.inTurn, brief.completion, workshop.pace, tiers, hands)
+  const { brief, warmMin, workshop, tiers, picks, others, pins, walks, making, hands } = inputs
+  const counts = countsOf(tiers, picks)
+  const work = workFor(making.making, making.inTurn, brief.completion, workshop.pace, counts, hands)
   if (making.neverSet.length > 0) return { work, question: null, found: refuse({ code: 'never-sets' }) }
   if (making.making.length === 0) return { work, question: null, found: refuse({ code: 'nothing-to-make' }) }
   const question: TimetableQuestion = {
     eventAt: valueOf(parseMoment(brief.eventAt)),
     driveMin: brief.roadMin,
+    tiers,
+    isKeptChilled: brief.keeping === 'chilledSealed',
     warmMin,
-    warmedFor: brief.keeping === 'roomTemperature' ? 'placing' : 'showing',
+    setMin: setMinOf(making, tiers),
     aheadMin: workshop.pace.aheadMin,
     completion: brief.completion,
     work,

@@ -1,5 +1,5 @@
 /** Hands for a load, a turn, and pieces made again. */
-import { stepKey, minutesEach, type PlannedDecoration } from '../../decoration'
+import { stepKey, minutesEach, LEAST_STEP_MIN, type PlannedDecoration } from '../../decoration'
 import type { Recut } from '../../ledger'
 import { asTimed } from '../../learn'
 import { derive, found, starting, type Working } from '../../quantity'
@@ -14,6 +14,7 @@ export function loadHands(
   load: Load,
   doses: number,
   soak: Working | null,
+  cutEach: Working,
   { pace, stepMinutes, learned }: WorkInputs,
 ): Working {
   const { technique, pieces: total } = decoration
@@ -29,7 +30,7 @@ export function loadHands(
     () => load.laid.length,
   )
   const soaks = step.soaks && soak !== null
-  const cuts = load.again && step.soaks ? decoration.steps[0] : undefined
+  const isCutAgain = load.again && step.soaks === true
   return derive(
     `${step.name.toLowerCase()}, load ${load.number}`,
     'duration',
@@ -37,7 +38,7 @@ export function loadHands(
     [
       soaks ? '{pieces} × longer of {each} and {soak}' : '{pieces} × {each}',
       ...(doses > 0 ? ['{doses} × {dose}'] : []),
-      ...(cuts ? ['{pieces} × {cut}'] : []),
+      ...(isCutAgain ? ['{pieces} × {cut}'] : []),
     ].join(' + '),
     {
       pieces,
@@ -47,11 +48,13 @@ export function loadHands(
         doses: found('doses', doses, 'count', 'shades that are mixed for it'),
         dose: paceWorking(pace, 'doseMin', learned.hands),
       }),
-      ...(cuts && {
-        cut: minutesEach('to cut one', cuts.minutes.perPiece ?? 0, stepKey(technique, cuts.id), stepMinutes),
-      }),
+      ...(isCutAgain && { cut: cutEach }),
     },
-    (v) => v.pieces! * Math.max(v.each!, v.soak ?? 0) + (v.doses ?? 0) * (v.dose ?? 0) + v.pieces! * (v.cut ?? 0),
+    (v) =>
+      Math.max(
+        LEAST_STEP_MIN,
+        v.pieces! * Math.max(v.each!, v.soak ?? 0) + (v.doses ?? 0) * (v.dose ?? 0) + v.pieces! * (v.cut ?? 0),
+      ),
   )
 }
 
@@ -69,14 +72,15 @@ export const shareOf = (hands: Working, turns: number): Working =>
       )
 
 /** Hands for pieces made again: every step of a piece, and getting ready once. */
-export const againHands = ({ many }: Recut, steps: readonly Step[]): Working =>
+export const againHands = ({ many }: Recut, steps: readonly Step[], cut: Working): Working =>
   derive(
     'made again',
     'duration',
     'hands-on time',
-    '{pieces} × {each} + {begin}',
+    '{pieces} × ( {cut} + {each} ) + {begin}',
     {
       pieces: found('pieces', many, 'count', 'asked for at the bench'),
+      cut,
       each: starting(
         'all steps of a piece',
         steps.reduce((sum, { minutes }) => sum + (minutes.perPiece ?? 0), 0),
@@ -85,5 +89,5 @@ export const againHands = ({ many }: Recut, steps: readonly Step[]): Working =>
       ),
       begin: starting('to begin', Math.max(...steps.map(({ minutes }) => minutes.fixed ?? 0)), 'duration', 'guess'),
     },
-    (v) => v.pieces * v.each + v.begin,
+    (v) => Math.max(LEAST_STEP_MIN, v.pieces * (v.cut + v.each) + v.begin),
   )

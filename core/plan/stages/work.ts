@@ -1,7 +1,8 @@
 /** From decorations to work: turns, loads on mats and trays, hands, rests, what they occupy. */
-import { type PlannedDecoration } from '../../decoration'
+import { handsAt, type PlannedDecoration } from '../../decoration'
 import { paperOf } from '../../material'
-import { derive, sumOf, type Working } from '../../quantity'
+import { derive, found, sumOf, type Working } from '../../quantity'
+import { cutEachOf, cutShareOf } from './cutting/share'
 import { type Load, type MadeAgain, type Making, type MakingStep, type Turn } from '../../schedule'
 import { PLACE_WORDS, techniqueOf, type PlaceId, type Step } from '../../technique'
 import { bathStep, type Bath } from '../../tint'
@@ -65,7 +66,13 @@ function makingOf(
   dosed: Dosed,
   inputs: WorkInputs,
 ): Making | null {
-  const { id, technique, name, steps, stepHands } = decoration
+  const { id, technique, name, skin, pieces, count } = decoration
+  // A skin is glued on as a step of its own; all else is placed together.
+  const steps = skin ? [...decoration.steps, decoration.setting] : decoration.steps
+  const cut = cutShareOf(inputs.groups, id)
+  const cutEach = cutEachOf(cut, pieces)
+  const handsOf = (step: Step): Working =>
+    handsAt(step, technique, pieces, count, inputs.stepMinutes, inputs.learned.hands, cut)
   const soaked = dryingOf(inputs.dryings, id)?.estimate ?? null
   const inOven = decoration.drying.way === 'oven'
   const facts = {
@@ -83,11 +90,19 @@ function makingOf(
     const turns = isLoaded(step)
       ? loads.map((load): Turn => ({
           task: `${id}-${step.id}-${load.number}`,
-          hands: loadHands(decoration, step, load, step.colours ? dosed(id, load) : 0, soaked?.soak ?? null, inputs),
+          hands: loadHands(
+            decoration,
+            step,
+            load,
+            step.colours ? dosed(id, load) : 0,
+            soaked?.soak ?? null,
+            cutEach,
+            inputs,
+          ),
           units: 1,
           load,
         }))
-      : placedTurns(decoration, step, stepHands[at]!, inputs)
+      : placedTurns(decoration, step, handsOf(step), inputs)
     const isOnFormer = step.hold?.per === 'footprint'
     const place = isOnFormer && inOven ? 'tray' : step.hold?.place
     return {
@@ -100,28 +115,37 @@ function makingOf(
         isOnFormer && inOven && setMin
           ? derive('in the oven', 'duration', 'till it is set', '{set}', { set: setMin }, (v) => Math.ceil(v.set))
           : null,
-      hold: place ? { place, name: `in ${PLACE_WORDS[place]}`, untilStep: step.hold?.untilStep ?? null } : null,
+      hold: place
+        ? {
+            place,
+            name: `in ${PLACE_WORDS[place]}`,
+            untilStep: step.hold?.untilStep ?? null,
+            whileHands: step.hold?.whileHands ?? false,
+          }
+        : null,
       turnsOf: step.turnsOf ?? null,
       putDown: step.putDown ?? false,
-      onTheCake: decoration.onTheCake && at === steps.length - 1,
+      onCake: step.onCake ?? false,
     }
   })
   const again = loads.length > 0 ? [] : recutsOf(decoration, inputs.recuts)
   const hands = [
     ...made.flatMap(({ turns }) => turns.map((turn) => turn.hands)),
-    ...again.map((recut) => againHands(recut, steps)),
+    ...again.map((recut) => againHands(recut, steps, cutEach)),
   ]
   return {
     decoration: id,
     name,
     hands: sumOf(`make: ${name.toLowerCase()}`, 'duration', 'steps added up', hands),
-    place: decoration.place,
+    place: skin ? found('placing', 0, 'duration', 'glued on as one of its steps') : decoration.place,
+    skin,
+    tiers: [...new Set(decoration.elements.map(({ tier }) => tier))].sort((one, other) => one - other),
     goesOff: techniqueOf(technique).heat === 'oil',
     steps: made,
     again: again.map((recut): MadeAgain => ({
       task: recut.id,
       name: `${name}: make ${recut.many} again`,
-      hands: againHands(recut, steps),
+      hands: againHands(recut, steps, cutEach),
       rest: longest(rests as readonly Working[]),
     })),
   }

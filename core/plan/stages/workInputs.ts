@@ -5,10 +5,13 @@ import { type Learned } from '../../learn'
 import { type Pace } from '../../schedule'
 import { type Bath } from '../../tint'
 import type { Workshop } from '../../workshop'
+import type { CutGroup } from './cutting/group'
 import { type Slowing, type SoakedDrying } from './dry'
 
 export type WorkInputs = {
   readonly decorations: readonly PlannedDecoration[]
+  /** What is cut together, for the minutes it takes. */
+  readonly groups: readonly Pick<CutGroup, 'parts' | 'minutes' | 'sheets'>[]
   readonly baths: readonly Bath[]
   readonly dryings: readonly SoakedDrying[]
   readonly slowing: Slowing

@@ -93,7 +93,8 @@ export const puff = defineTechnique({
       id: 'cut',
       name: 'Cut and colour',
       say: 'Cut small triangles dry; oil colour on both faces, deeper than wanted: frying lightens it.',
-      minutes: { perPiece: 0.4, fixed: 5 },
+      minutes: { perPiece: 0.25, fixed: 5 },
+      cuts: true,
     },
     {
       id: 'fan',
@@ -109,7 +110,7 @@ export const puff = defineTechnique({
       say: 'One by one, a second in hot oil till it swells; out with tongs, drain on paper. Use within a day.',
       minutes: { perPiece: 0.5, fixed: 15 },
       rest: fixed(10),
-      hold: { place: 'pan', per: 'job' },
+      hold: { place: 'pan', per: 'job', whileHands: true },
     },
   ],
   consumables: ['oil-based colour', 'plain oil for frying, three fingers deep', 'kitchen paper to drain'],

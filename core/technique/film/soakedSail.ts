@@ -150,7 +150,8 @@ export const soakedSail = defineTechnique({
       id: 'cut',
       name: 'Cut the discs',
       say: 'Cut dry, with scissors, along the marked lines. Mark each piece in food-safe pencil at its foot.',
-      minutes: { perPiece: 2 },
+      minutes: { perPiece: 0.3 },
+      cuts: true,
       putDown: true,
     },
     {

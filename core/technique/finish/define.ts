@@ -8,7 +8,7 @@ export type FinishedExtent = { readonly edge: Working; readonly area: Working }
 export type Finishing = { readonly colour: string; readonly share: number }
 
 /**
- * Something done to dry paper after it is cut or formed. To add one, write its file and list it in `index.ts`;
+ * Something done to paper when it is dry, or to its sheets before anything is cut. To add one, write its file and list it in `index.ts`;
  * techniques name those they take.
  */
 export type Finish<Id extends string = string> = {
@@ -22,6 +22,10 @@ export type Finish<Id extends string = string> = {
   /** Paint, dust or mist that it takes. */
   readonly amount: (finishing: Finishing, extent: FinishedExtent) => Working
   readonly perElementMin: number
+  /** On whole sheets before they are cut, or on dry pieces before they go on the cake. */
+  readonly when: 'beforeCutting' | 'whenDry'
+  /** How long it dries. */
+  readonly driesMin: number
   readonly step: { readonly name: string; readonly say: string }
   readonly caution: string
   readonly consumables: readonly string[]

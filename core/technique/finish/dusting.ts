@@ -29,6 +29,8 @@ export const dusting = defineFinish({
       (v) => v.area * v.dusted * v.perDm2,
     ),
   perElementMin: 1,
+  when: 'whenDry',
+  driesMin: 0,
   step: { name: 'Dust', say: 'A soft dry brush, from the edge inwards; tap off what does not hold.' },
   caution:
     'Fine dust: work over paper, wear a mask, do not breathe it; use dust sold as edible, not merely “non-toxic”.',

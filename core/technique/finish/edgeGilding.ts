@@ -29,6 +29,8 @@ export const edgeGilding = defineFinish({
       (v) => (v.edge / MM_PER_M) * v.gilded * v.perMetre,
     ),
   perElementMin: 1.5,
+  when: 'whenDry',
+  driesMin: 30,
   step: { name: 'Gild the edges', say: 'A nearly dry, flat brush along the edge, outward; too wet curls the paper.' },
   caution: 'Only paint sold as edible on what is eaten; metallic is often for display only.',
   consumables: ['metallic edible paint, or dust in strong clear alcohol'],

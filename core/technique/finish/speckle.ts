@@ -31,6 +31,8 @@ export const speckle = defineFinish({
       (v) => v.area * v.covered * v.perDm2,
     ),
   perElementMin: 0.5,
+  when: 'beforeCutting',
+  driesMin: 30,
   step: {
     name: 'Speckle',
     say: 'Load a stiff brush, wipe it, and flick it over a finger from an arm’s length; try it on waste paper first.',

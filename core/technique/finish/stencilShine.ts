@@ -31,6 +31,8 @@ export const stencilShine = defineFinish({
       (v) => v.area * v.open * v.perDm2,
     ),
   perElementMin: 2,
+  when: 'whenDry',
+  driesMin: 20,
   step: {
     name: 'Stencil',
     say: 'Wipe shortening thinly through the stencil, hold it tight, dab the dust; never brush it.',

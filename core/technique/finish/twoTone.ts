@@ -31,6 +31,8 @@ export const twoTone = defineFinish({
       (v) => v.area * v.misted * v.perDm2,
     ),
   perElementMin: 1,
+  when: 'whenDry',
+  driesMin: 15,
   step: {
     name: 'Mist the second colour',
     say: 'From the tip, a hand’s length away, in short bursts; let it dry between them.',
