@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CalendarDays, Printer } from '@lucide/vue'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { clockText, dateText, printDuration } from '#core/quantity'
+import { clockText, dateText, percent, printDuration } from '#core/quantity'
 import { paceSchema, type Pace, type Slot } from '#core/schedule'
 import { pricesSchema, type Prices } from '#core/supply'
 import { standingWords } from '~/components/make/standingWords'
@@ -56,11 +56,6 @@ const put = (task: string, at: number): void =>
     `pin ${task}`,
   )
 const pinned = computed(() => Object.keys(option.value.pins).length)
-const readyEarlier = (minutes: number): void =>
-  studio.edit('ready earlier', ({ workshop: { pace } }) => {
-    pace.aheadMin = Math.min(MOST_AHEAD_MIN, pace.aheadMin + minutes)
-  })
-const MOST_AHEAD_MIN = paceSchema.shape.aheadMin.maxValue!
 const print = (): void => window.print()
 
 async function saveCalendar(): Promise<void> {
@@ -80,7 +75,8 @@ async function saveCalendar(): Promise<void> {
       v-if="timetable && startBy"
       :title="`Start by ${dateText(timetable.startBy)}, ${clockText(timetable.startBy)}`"
     >
-      The latest safe beginning: <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on
+      The latest beginning that is ready {{ percent(timetable.risk.chance.value) }} of the time:
+      <FigureLink :working="startBy" />. Leave by {{ clockText(timetable.leaveAt) }} on
       {{ dateText(timetable.leaveAt) }}; <FigureLink :working="plan.work.total" /> of work by hand in between.
     </LeafHeading>
     <LeafHeading v-else :title="plan.decorations.length > 0 ? 'No timetable works' : 'Nothing to schedule yet'">{{
@@ -129,9 +125,7 @@ async function saveCalendar(): Promise<void> {
       </p>
     </template>
     <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
-      <RiskNote v-if="timetable" :timetable="timetable" @ahead="readyEarlier" /><WhatIfs
-        :class="timetable ? '' : 'lg:col-span-2'"
-      />
+      <RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" />
     </div>
     <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
       <section

@@ -45,7 +45,7 @@ const worker = {
   tried(inputs: PlanInputs): Tried {
     const { timetable, cautions } = planner(inputs)
     return timetable.ok
-      ? { startBy: timetable.value.startBy, chance: timetable.value.risk?.chance.value ?? null, problem: '' }
+      ? { startBy: timetable.value.startBy, chance: timetable.value.risk.chance.value, problem: '' }
       : { startBy: null, chance: null, problem: cautions.find(({ severity }) => severity === 'stop')?.say ?? '' }
   },
   /**

@@ -70,12 +70,14 @@ export type Facts = {
   /** Of soaked film in this room, without an oven: how likely it sets hard, and whether it ever does; none where there is none. */
   readonly setting: { readonly chance: number; readonly atAll: boolean } | null
   /** Paper that has to set for half a day and never stands firm in this room. */
-  readonly paperNeverFirm: readonly string[]
+  readonly paperNeverDry: readonly string[]
   readonly venueHumidity: number
   /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
   readonly laidTooEarly: readonly { readonly name: string; readonly covering: string; readonly from: Moment }[]
   readonly timetableProblem: string | null
   readonly startBy: Moment | null
+  /** How likely it is to be ready, where that is less than what is wanted, and what helps. */
+  readonly unsure: { readonly chance: number; readonly wanted: number; readonly help: readonly string[] } | null
   readonly atVenueBy: Moment | null
   readonly venueOpensAt: Moment
 }

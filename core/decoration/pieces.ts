@@ -1,7 +1,7 @@
 /** The pieces of a decoration: by kind, size and shade, with how many are needed and spare. */
 import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
 import type { Decoration } from '../commission'
-import type { Breakage } from '../learn'
+import { sparesFor, type Breakage } from '../learn'
 import { derive, found, several, sumOf, type Working } from '../quantity'
 import {
   seenAs,
@@ -87,17 +87,6 @@ function grouped(elements: readonly PlacedElement[], keyOf: (element: PlacedElem
 const largest = (groups: readonly Group[]): Group =>
   groups.reduce((most, group) => (group.length > most.length ? group : most))
 
-/** The share of spares: what breaks by the ledger, or what the technique begins with. */
-const sparesOf = (began: Working, breakage: Breakage | null): Working =>
-  breakage
-    ? found(
-        'what breaks',
-        breakage.share,
-        'share',
-        `learned from ${breakage.pieces} pieces in ${breakage.runs} of your runs`,
-      )
-    : began
-
 const NO_SPARES = found('spares', 0, 'count', 'spares of this size have another shade')
 
 function sizeCount(count: Working, many: number, shade: boolean): Working {
@@ -117,15 +106,31 @@ const piecesNeeded = ({ name, perElement }: PieceKind, elements: Working): Worki
         (v) => v.elements * v.each,
       )
 
-const sparesFor = (name: string, needed: Working, began: Working, breakage: Breakage | null): Working =>
-  derive(
-    `spare ${several(name)}`,
+/**
+ * Spares of a size: so many that enough are left on average of what the technique breaks, or in nine jobs of ten of what
+ * these hands break.
+ */
+function sparesOf(name: string, needed: Working, began: Working, breakage: Breakage | null): Working {
+  const label = `spare ${several(name)}`
+  if (!breakage)
+    return derive(
+      label,
+      'count',
+      'spares',
+      'round up( {needed} × {share} ÷ ( 1 − {share} ) ), at least 1',
+      { needed, share: began },
+      (v) => Math.max(1, Math.ceil((v.needed * v.share) / (1 - v.share) - 1e-9)),
+    )
+  const { share, pieces, runs } = breakage
+  return derive(
+    label,
     'count',
-    'spares',
-    'round up( {needed} × {share} ), at least 1',
-    { needed, share: sparesOf(began, breakage) },
-    (v) => Math.max(1, Math.ceil(v.needed * v.share - 1e-9)),
+    'spares at nine in ten',
+    'the fewest with which {needed} are good in nine jobs of ten, when {share} break, at least 1',
+    { needed, share: found('what breaks', share, 'share', `learned from ${pieces} pieces in ${runs} of your runs`) },
+    (v) => Math.max(1, sparesFor(v.needed, breakage)),
   )
+}
 
 /**
  * Pieces by kind, size and shade, the biggest first. Spares are counted for a size, at least one, and take the shade that
@@ -147,7 +152,7 @@ export function piecesOf(
     const spared = largest(shades)
     return technique.pieces(decoration.parameters, alike[0].size, alike[0], means).flatMap((kind) => {
       const inAll = piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false))
-      const spares = sparesFor(kind.name, inAll, technique.spareShare, breakage)
+      const spares = sparesOf(kind.name, inAll, technique.spareShare, breakage)
       const size = `${decoration.id}/${kind.name} ${cutKey(alike[0])}`
       return shades.map((group): PieceClass => {
         const shade = shadeOf(group[0], decoration.colour)

@@ -68,7 +68,7 @@ export const chanceOfSetting = (humidity: number, limit = SETTING_LIMIT, deviati
 
 /**
  * How long soaked film takes to each state, with its spread and the working of each figure.
- * Until two dryings are logged the plan takes the longer of the model's ninety-percent point and usual practice.
+ * Until enough dryings are logged the plan takes the longer of the model's ninety-percent point and usual practice.
  */
 export function estimateDrying({
   sheet,
@@ -133,50 +133,25 @@ export function estimateDrying({
         },
         (v) => v.curve * v.yours,
       )
-      const own = derive(
-        `almost surely ${stateWords[state]}`,
-        'duration',
-        'ninety-percent point',
-        '{median} × {spread}',
-        {
-          median,
-          spread: found(
-            'spread of your drying times',
-            Math.exp(NINETY_PERCENT * factor.deviation),
-            'ratio',
-            `learned from ${factor.trials} of your trials`,
-          ),
-        },
-        (v) => v.median * v.spread,
-      )
+      const ninety = ninetyOf(state, median)
       return {
         median,
-        ninety: own,
+        ninety,
         planned:
           state !== 'set'
-            ? own
+            ? ninety
             : derive(
                 'drying planned',
                 'duration',
                 'up to the next quarter of an hour',
-                '{own}, rounded up',
-                { own },
-                (v) => Math.ceil(v.own / QUARTER_MIN - 1e-9) * QUARTER_MIN,
+                '{ninety}, rounded up',
+                { ninety },
+                (v) => Math.ceil(v.ninety / QUARTER_MIN - 1e-9) * QUARTER_MIN,
               ),
       }
     }
     const median = curveMin
-    const ninety = derive(
-      `almost surely ${stateWords[state]}`,
-      'duration',
-      'ninety-percent point',
-      '{median} × {factor}',
-      {
-        median,
-        factor: starting('spread of drying times', Math.exp(NINETY_PERCENT * LOG_DEVIATION), 'ratio', 'usual'),
-      },
-      (v) => v.median * v.factor,
-    )
+    const ninety = ninetyOf(state, median)
     const planned =
       state !== 'set'
         ? ninety
@@ -223,6 +198,20 @@ export function estimateDrying({
     roadSoftMin: softAgainMin(sheet, standingFree(transport), transport.airC, 48),
   }
 }
+
+/**
+ * A time within which nine dryings of ten are ready. The spread stays as it began however many were logged: a few logs say
+ * what is usual here, not how far the next one strays, so that a log of just the usual time changes nothing.
+ */
+const ninetyOf = (state: Readiness, median: Working): Working =>
+  derive(
+    `almost surely ${stateWords[state]}`,
+    'duration',
+    'ninety-percent point',
+    '{median} × {spread}',
+    { median, spread: starting('spread of drying times', Math.exp(NINETY_PERCENT * LOG_DEVIATION), 'ratio', 'usual') },
+    (v) => v.median * v.spread,
+  )
 
 const stateWords: Readonly<Record<Readiness, string>> = {
   touch: 'dry to touch',

@@ -21,6 +21,7 @@ export {
   type DryingLearned,
   type DryingWay,
 } from './dryingEstimate'
+export { conditionedTouchMin } from './conditioned'
 export { moistureOf, READINESS, softeningKelvin, type Readiness } from './readiness'
 export { airAt, airOver, FORECAST_DAYS, forecastSchema, isDamp, type Forecast } from './forecast'
 export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } from './roomSensor'

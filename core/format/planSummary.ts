@@ -8,6 +8,13 @@ const figure = (working: Working | null): object | null =>
     working: workingSentence(working, 'metric'),
   }
 
+/** The last possible hour to start, with how likely that is to be in time; none once work was begun. */
+function lastPossible({ timetable }: Plan): object | null {
+  if (!timetable.ok || !timetable.value.last) return null
+  const { startBy, chance } = timetable.value.last
+  return { startBy: momentText(startBy), chance: chance.value }
+}
+
 /**
  * A plan as plain data for other programs: figures with their arithmetic, sheets, baths, timetable, cautions. Hours are
  * wall-clock texts, sizes mm.
@@ -97,5 +104,7 @@ export const planSummary = (plan: Plan): object => ({
         to: momentText(to),
       }))
     : { problem: plan.timetable.error.code },
+  chance: plan.timetable.ok ? plan.timetable.value.risk.chance.value : null,
+  lastPossible: lastPossible(plan),
   cautions: plan.cautions.map(({ code, severity, leaf, say }) => ({ code, severity, leaf, say })),
 })

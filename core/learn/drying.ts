@@ -13,6 +13,16 @@ import { cutNormal, factorOf, type Factor, type Sighting } from './factor'
 import { foretold, type Foretold } from './progress'
 import { trialFields } from './trial'
 
+/** Paper that is only to be handled dries otherwise than paper that has to stand: each has a factor of its own. */
+export const DRY_STATES = ['handle', 'firm'] as const
+export type DryState = (typeof DRY_STATES)[number]
+
+/** A paper dried so far, as what is learned of it is kept. */
+export type DriedPaper = `${PaperId} ${DryState}`
+export const driedPaper = (paper: PaperId, state: DryState): DriedPaper => `${paper} ${state}`
+
+const stateOf = (what: DryingCaseId): DryState => (DRYING_CASES[what].until === 'handle' ? 'handle' : 'firm')
+
 const caseIds = Object.keys(DRYING_CASES) as [DryingCaseId, ...DryingCaseId[]]
 
 /**
@@ -66,7 +76,7 @@ function sightingOf(
   const against = (minutes: number): number => Math.log(minutes / model)
   return [
     {
-      thing: paper,
+      thing: driedPaper(paper, stateOf(what)),
       place: room,
       from: softAtMin === null || softAtMin === 0 ? -Infinity : against(softAtMin),
       to: readyAtMin === null ? Infinity : against(readyAtMin),
@@ -75,23 +85,34 @@ function sightingOf(
 }
 
 /**
- * How long paper of a kind takes in a room, against the drying curve. @param shift how far the room's own limit lies
+ * How long a paper takes in a room to dry so far, against the drying curve. @param shift how far the room's own limit lies
  * from the usual one
  */
-export function dryingFactor(paper: PaperId, room: string, trials: readonly DryingTrial[], shift = 0): Factor {
+export function dryingFactor(
+  paper: PaperId,
+  state: DryState,
+  room: string,
+  trials: readonly DryingTrial[],
+  shift = 0,
+): Factor {
   return factorOf(
     trials.filter(({ odd }) => !odd).flatMap((trial) => sightingOf(trial, shift)),
-    paper,
+    driedPaper(paper, state),
     room,
     DRYING,
   )
 }
 
 /** How each drying of a paper was foretold. */
-export const dryingForetold = (paper: PaperId, trials: readonly DryingTrial[], shift = 0): readonly Foretold[] =>
+export const dryingForetold = (
+  paper: PaperId,
+  state: DryState,
+  trials: readonly DryingTrial[],
+  shift = 0,
+): readonly Foretold[] =>
   foretold(
     trials.filter(({ odd }) => !odd).flatMap((trial) => sightingOf(trial, shift)),
-    paper,
+    driedPaper(paper, state),
     DRYING,
   )
 

@@ -195,7 +195,7 @@ function errors(
       { soakedSail: 0.2 },
     )
     return {
-      drying: Math.abs((learned.drying.riceFilm?.median ?? 1) / one.drying - 1),
+      drying: Math.abs((learned.drying['riceFilm firm']?.median ?? 1) / one.drying - 1),
       hands: Math.abs((learned.hands.drapeMin?.median ?? 1) / one.hands - 1),
       size: Math.abs(Math.exp(one.shrink) / Math.exp(learned.shrink.mat?.mean ?? -0.015) - 1),
       colour: Math.abs(learnedDye(RED, logged.dyes, SOAKED_FILM).strength / one.dyeing - 1),

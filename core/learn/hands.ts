@@ -54,6 +54,8 @@ export type Breakage = {
   readonly deviation: number
   readonly runs: number
   readonly pieces: number
+  /** As many pieces as the belief is worth, with what the technique begins with. */
+  readonly known: number
 }
 
 /** What a technique begins with counts as so many pieces. */
@@ -76,7 +78,7 @@ export function breakageOf(technique: string, startingShare: number, runs: reado
   )
   const [lost, all] = [startingShare * PRIOR_PIECES + broken, PRIOR_PIECES + pieces]
   const share = lost / all
-  return { share, deviation: Math.sqrt((share * (1 - share)) / (all + 1)), runs: own.length, pieces }
+  return { share, deviation: Math.sqrt((share * (1 - share)) / (all + 1)), runs: own.length, pieces, known: all }
 }
 
 function median(values: readonly number[]): number {

@@ -1,6 +1,16 @@
 export type { Foretold } from './progress'
 export { breakageOf, handsFactor, handsForetold, runSchema, type Breakage, type Run } from './hands'
-export { dryingFactor, dryingForetold, dryingTrialSchema, limitOf, limitShift, type DryingTrial } from './drying'
+export {
+  DRY_STATES,
+  driedPaper,
+  dryingFactor,
+  dryingForetold,
+  dryingTrialSchema,
+  limitOf,
+  limitShift,
+  type DryingTrial,
+  type DryState,
+} from './drying'
 export { dyeTrialSchema, learnedDye, shadeRange, strengthWorking, type DyeTrial, type LearnedDye } from './dyeStrength'
 export { learnedFrom, type Learned, type UsedFactor } from './learned'
 export { factorOf } from './factor'
@@ -14,4 +24,5 @@ export {
   type ShrinkTrial,
   type ShrinkWay,
 } from './shrink'
+export { sparesFor } from './spares'
 export { asTimed, TIMED_RULE } from './timed'

@@ -1,8 +1,7 @@
 /** What a studio's own trials and runs say, wherever there are enough of them to go by. */
 import type { DryingLearned } from '../dry'
-import type { PaperId } from '../material'
 import { breakageOf, handsFactor, type Breakage, type Run } from './hands'
-import { dryingFactor, limitOf, limitShift, type DryingTrial } from './drying'
+import { DRY_STATES, dryingFactor, driedPaper, limitOf, limitShift, type DriedPaper, type DryingTrial } from './drying'
 import { shrinkBelief, SHRINK_WAYS, type ShrinkBelief, type ShrinkTrial, type ShrinkWay } from './shrink'
 
 /**
@@ -25,8 +24,8 @@ export type UsedFactor = { readonly median: number; readonly deviation: number; 
 /** What plans go by instead of their starting values; nothing where there are too few trials. */
 export type Learned = {
   readonly shrink: Known<ShrinkWay, ShrinkBelief>
-  /** How long paper takes to dry in this room, against the drying curve. */
-  readonly drying: Known<PaperId, UsedFactor>
+  /** How long paper takes to dry so far in this room, against the drying curve. */
+  readonly drying: Known<DriedPaper, UsedFactor>
   /** The humidity up to which this room sets film. */
   readonly limit: DryingLearned['limit']
   /** How long steps take, against starting values. */
@@ -45,6 +44,24 @@ const entriesOf = <Key extends string, Value>(
     }),
   ) as unknown as Known<Key, Value>
 
+/** Factors of every paper and state that was tried often enough. */
+function dryingsFrom(
+  trials: readonly DryingTrial[],
+  room: string,
+  shift: number,
+  learnFrom: number,
+): Learned['drying'] {
+  const papers = [...new Set(trials.map(({ paper }) => paper))]
+  return Object.fromEntries(
+    papers.flatMap((paper) =>
+      DRY_STATES.flatMap((state) => {
+        const { median, deviation, sightings } = dryingFactor(paper, state, room, trials, shift)
+        return sightings >= learnFrom ? [[driedPaper(paper, state), { median, deviation, trials: sightings }]] : []
+      }),
+    ),
+  )
+}
+
 /**
  * What a ledger says with enough trials behind it.
  * @param startingSpares the share of pieces each technique begins with as spare
@@ -62,13 +79,7 @@ export function learnedFrom(
       const belief = shrinkBelief(way, shrinkTrials)
       return belief.trials >= learnFrom ? belief : null
     }),
-    drying: entriesOf(
-      dryingTrials.map(({ paper }) => paper),
-      (paper) => {
-        const { median, deviation, sightings } = dryingFactor(paper, room, dryingTrials, shift)
-        return sightings >= learnFrom ? { median, deviation, trials: sightings } : null
-      },
-    ),
+    drying: dryingsFrom(dryingTrials, room, shift, learnFrom),
     hands: entriesOf(
       runs.map(({ step }) => step),
       (step) => {

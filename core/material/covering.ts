@@ -51,7 +51,7 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 120,
     readyWhen: 'its skin is dry to the touch',
-    glueSetMin: 30,
+    glueSetMin: 20,
     keepsMin: 3 * DAY_MIN,
     gloss: 0.24,
     combed: false,

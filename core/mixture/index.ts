@@ -1,2 +1,2 @@
 export { mixturesFor, offcutsFor, unwantedOf, type MadeMixture, type MixtureUse } from './amounts'
-export { MIXTURES, type Mixture } from './mixtures'
+export { glycerinShare, MIXTURES, mixtureOf, withoutAny, type Mixture } from './mixtures'

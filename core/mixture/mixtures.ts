@@ -1,7 +1,13 @@
 import type { Ingredient } from '../technique'
 
 /** Part of a mixture: its share of the volume, or grams to a millilitre of the whole. */
-type Part = { readonly name: string; readonly share: number; readonly gramsPerMl?: number }
+type Part = {
+  readonly name: string
+  readonly share: number
+  readonly gramsPerMl?: number
+  /** Keeps paper supple. */
+  readonly isGlycerin?: true
+}
 
 /** What is used instead when a client wants none of something in it, and what that costs. */
 export type Swap = {
@@ -9,6 +15,8 @@ export type Swap = {
   readonly parts: readonly Part[]
   readonly name: string
   readonly costs: string
+  /** How many times as long what is made with it dries. Usual practice. */
+  readonly driesTimes: number
 }
 
 /** A liquid made up for a job: what is in it, how it is made, how long it keeps and in what. */
@@ -58,6 +66,7 @@ export const MIXTURES = [
         name: 'Damping with water alone',
         parts: [{ name: 'boiled, cooled water', share: 1 }],
         costs: 'half as much at a time, dries three times as slowly, and paper softens sooner',
+        driesTimes: 3,
       },
     ],
   },
@@ -66,7 +75,7 @@ export const MIXTURES = [
     name: 'Glycerin conditioner',
     parts: [
       { name: 'boiled, cooled water', share: 0.87 },
-      { name: 'glycerin', share: 0.13 },
+      { name: 'glycerin', share: 0.13, isGlycerin: true },
     ],
     make: 'Stir, add colour if it is to be coloured. Brush on thinly; it stays supple and never sets hard.',
     keeps: 'a week, cold',
@@ -79,7 +88,7 @@ export const MIXTURES = [
     name: 'Gelatine film',
     parts: [
       { name: 'gelatine powder', share: 0.25 },
-      { name: 'glycerin', share: 0.25 },
+      { name: 'glycerin', share: 0.25, isGlycerin: true },
       { name: 'cold water', share: 0.5 },
     ],
     make: 'Bloom the gelatine in the water, warm in short bursts till clear, stir in the glycerin, let bubbles rise. Hot: do not boil.',
@@ -92,9 +101,10 @@ export const MIXTURES = [
         name: 'Strong glycerin conditioner',
         parts: [
           { name: 'boiled, cooled water', share: 0.75 },
-          { name: 'glycerin', share: 0.25 },
+          { name: 'glycerin', share: 0.25, isGlycerin: true },
         ],
         costs: 'loops hold less: make them shorter, pad them while they dry, and allow a day',
+        driesTimes: 8,
       },
     ],
   },
@@ -124,3 +134,7 @@ export function withoutAny(
     mixture.swaps.find(({ without }) => unwanted.includes(without) && mixture.contains.includes(without)) ?? null
   return { name: swap?.name ?? mixture.name, parts: swap?.parts ?? mixture.parts, swap }
 }
+
+/** Share of a mixture's volume that is glycerin. */
+export const glycerinShare = ({ parts }: Pick<Mixture, 'parts'>): number =>
+  parts.reduce((sum, { share, isGlycerin }) => sum + (isGlycerin ? share : 0), 0)

@@ -6,7 +6,7 @@ import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
 import { workToCut } from './stages/cutting/work'
 import { sheetNeeds } from './stages/cutting/needs'
-import { neverFirmOf } from './stages/dry'
+import { neverDryOf } from './stages/dry'
 import { inedibleOf } from './stages/inedible'
 import { cautionsFor } from './stages/judge'
 import { laidTooEarlyOf } from './stages/onTheCake'
@@ -83,7 +83,7 @@ function scheduled(
   const { mats, trays, ovenPlaces, moulds, pace, stepMinutes } = workshop
   const places = { mats, trays, ovenPlaces, moulds }
   const hands = { learned: { drying: learned.drying, hands: learned.hands }, pace, stepMinutes }
-  const rests = { dryings, slowing, recuts: bench.recuts }
+  const rests = { dryings, slowing, unwanted: unwantedOf(brief.limits), recuts: bench.recuts }
   const making = stages.work({ decorations: made, groups, baths: dishes.baths, ...rests, ...hands, ...places })
 
   const picks = picksIn(made)
@@ -112,9 +112,14 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const liquids = decorations.flatMap((each) => each.liquids)
   const mixtures = mixturesFor(liquids, unwantedOf(brief.limits))
 
-  const neverFirm = neverFirmOf(decorations, slowing)
+  const conditioned = stages.conditioned({
+    decorations,
+    unwanted: unwantedOf(brief.limits),
+    room: brief.workroom,
+  })
+  const neverDry = neverDryOf(decorations, slowing)
   const laidTooEarly = laidTooEarlyOf(onTheCake, decorations, timetable.ok ? timetable.value.slots : [])
-  const facts = { ...onCake, ...prepared, ...supplied, fit: fits.fit, timetable, tooBig, neverFirm, laidTooEarly }
+  const facts = { ...onCake, ...prepared, ...supplied, fit: fits.fit, timetable, tooBig, neverDry, laidTooEarly }
   const cautions = cautionsFor({ ...facts, inputs })
 
   const startBy = startByWorking(brief, workshop.pace, timetable, work)
@@ -122,7 +127,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const leafStates = leafStatesOf(cautions, option.decorations.length > 0)
   return {
     ...{ learned, stack, decorations, bouquets, accents, cake: cakeFacts, ...fits, groups, sheets, dishes },
-    ...{ slowing, dryings, onTheCake, work, tooBig, timetable, ...supplied, wires, mixtures },
+    ...{ slowing, conditioned, dryings, onTheCake, work, tooBig, timetable, ...supplied, wires, mixtures },
     ...{ careCard, inedible, cautions, tally, leafStates },
   }
 }

@@ -1,6 +1,8 @@
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '../demo'
+import { DRYING_CASES, dryingCaseMin } from '../dry'
+import { PAPERS } from '../material'
 import type { DryingTrial, Run, ShrinkTrial } from '../learn'
 import { valueOf, workingsBelow, type Working } from '../quantity'
 import type { Workshop } from '../workshop'
@@ -35,6 +37,34 @@ const dried = (minutes: number, count = 4, room = 'workroom'): DryingTrial[] =>
     softAtMin: minutes - 30,
     readyAtMin: minutes,
   }))
+/** Logs of every paper and case, each so many times what the curve says. */
+const loggedAt = (factors: readonly number[]): DryingTrial[] =>
+  PAPERS.flatMap(({ id: paper, kind, thicknessMm }) =>
+    (Object.keys(DRYING_CASES) as (keyof typeof DRYING_CASES)[])
+      .filter((what) => DRYING_CASES[what].kind === kind && what !== 'filmOven')
+      .flatMap((what) =>
+        factors.map((factor, at): DryingTrial => {
+          const air = { airC: 22, humidity: 0.475 }
+          const readyAtMin = dryingCaseMin(what, thicknessMm, air)! * factor
+          const id = `${paper}-${what}-${at}`
+          return { ...fields(at), id, paper, what, ...air, softAtMin: readyAtMin, readyAtMin }
+        }),
+      ),
+  )
+/** Every rest that is drying, by decoration and step. */
+const restsIn = ({ work }: Plan): readonly (readonly [string, number])[] =>
+  work.making.flatMap(({ decoration, steps }) =>
+    steps.flatMap(({ id, rest, drying }) =>
+      drying !== null && rest.value >= 30 ? [[`${decoration} ${id}`, rest.value] as const] : [],
+    ),
+  )
+const restsAfter = (factors: readonly number[]) =>
+  restsIn(
+    planWith((draft) => {
+      draft.dryingTrials = loggedAt(factors)
+    }),
+  )
+
 const timed = (step: string, factor: number, change: Partial<Run> = {}, count = 4): Run[] =>
   many(count, (at) => ({
     ...fields(at),
@@ -92,6 +122,18 @@ describe('a plan that goes by trials', () => {
     expect(says(set(quick))).toBe(true)
     const start = (of: Plan): number => valueOf(of.timetable).startBy
     expect(start(quick)).toBeGreaterThanOrEqual(start(slow))
+  })
+  it('rests as before after five logs of the usual time, half as long again after five of half as long again', () => {
+    const began = restsIn(before)
+    expect(began.length).toBeGreaterThan(4)
+    const compare = (factors: readonly number[], holds: (ratio: number) => boolean): void =>
+      restsAfter(factors).forEach(([step, minutes], at) => {
+        const ratio = minutes / began[at]![1]
+        expect(holds(ratio), `${step}: ${began[at]![1]} to ${minutes} min`).toBe(true)
+      })
+    compare([1, 1, 1, 1, 1], (ratio) => Math.abs(ratio - 1) <= 0.05)
+    compare([1.5, 1.5, 1.5, 1.5, 1.5], (ratio) => ratio >= 1.4 && ratio <= 1.6)
+    compare([1, 1, 1, 1, 1, 6], (ratio) => Math.abs(ratio - 1) < 0.12)
   })
   it('does not go by another room', () => {
     const plan = planWith((draft) => {

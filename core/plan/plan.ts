@@ -13,7 +13,7 @@ import type { PlannedBouquet } from './stages/bouquets'
 import type { Fitting } from './stages/boxFit'
 import type { CakeFacts } from './stages/cake'
 import type { CutGroup, Nested } from './stages/cutting/group'
-import type { Slowing, SoakedDrying } from './stages/dry'
+import type { Conditioned, Slowing, SoakedDrying } from './stages/dry'
 import type { Inedible } from './stages/inedible'
 import type { OnTier } from './stages/onTheCake'
 import type { DishWork } from './stages/tint'
@@ -69,6 +69,7 @@ export type Plan = {
   readonly dishes: DishWork
   /** How this room dries damped paper; each way in which soaked film dries. */
   readonly slowing: Slowing
+  readonly conditioned: readonly Conditioned[]
   readonly dryings: readonly SoakedDrying[]
   /** How long paper stays stiff on each tier. */
   readonly onTheCake: readonly OnTier[]

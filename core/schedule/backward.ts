@@ -36,11 +36,12 @@ function latestEnd(
 ): { readonly to: Moment; readonly reason: Reason } | null {
   let to = task.endsBy ?? job.endAt
   let reason: Reason = { kind: 'end' }
-  for (const { after: next, leastMin } of after.get(task.id) ?? none) {
-    const latest = startOf(placed.get(next)!) - leastMin
+  for (const { after: next, leastMin, spareMin } of after.get(task.id) ?? none) {
+    const waitMin = leastMin + spareMin
+    const latest = startOf(placed.get(next)!) - waitMin
     if (latest < to) {
       to = latest
-      reason = { kind: 'next', task: next, waitMin: leastMin }
+      reason = { kind: 'next', task: next, waitMin }
     }
   }
   for (const { resource, units: wanted } of ends.get(task.id) ?? none) {
@@ -72,11 +73,12 @@ function handsFor(
   task: Task,
   to: Moment,
   free: readonly FreeTime[],
+  whole: readonly FreeTime[],
 ): { readonly person: number; readonly parts: readonly Stretch[] } | null {
   if (task.anyHour) return { person: 0, parts: [{ from: to - task.durationMin, to }] }
   let best: { readonly person: number; readonly parts: readonly Stretch[] } | null = null
   free.forEach((each, person) => {
-    const parts = latestIn(each, task.durationMin, to, task.splits)
+    const parts = latestIn(each, task.durationMin, to, task.splits, whole[person]!)
     if (parts && (!best || parts[0]!.from > best.parts[0]!.from)) best = { person, parts }
   })
   return best
@@ -90,7 +92,7 @@ function watched(
 ): { readonly person: null; readonly parts: readonly Stretch[] } | null {
   if (task.anyHour) return { person: null, parts: [{ from: to - task.durationMin, to }] }
   const spells = free.flatMap((each) => {
-    const parts = latestIn(each, task.durationMin, to, false)
+    const parts = latestIn(each, task.durationMin, to, false, each)
     return parts?.length === 1 ? parts : []
   })
   return spells.length === 0
@@ -156,7 +158,7 @@ function walk(
     }
     if (!chosen) return refuse({ code: 'no-units', resource: job.ends.get(ready[0]!.id)![0]!.resource })
     const { task, to } = chosen
-    const found = task.byHand ? handsFor(task, to, state.free) : watched(task, to, job.free)
+    const found = task.byHand ? handsFor(task, to, state.free, job.free) : watched(task, to, job.free)
     if (!found) return refuse({ code: 'no-time', task: task.id })
     const end = found.parts.at(-1)!.to
     const reason: Reason = end < to - NEAR_MIN ? { kind: 'hands', task: busyAfter(state, end, to) } : chosen.reason
@@ -165,6 +167,7 @@ function walk(
       person: found.person === null ? null : people[found.person]!.id,
       parts: found.parts,
       reason,
+      latestFrom: found.parts[0]!.from,
     }
     if (task.pinnedAt !== null && Math.abs(startOf(placed) - task.pinnedAt) > NEAR_MIN) state.unkeptPins.push(task.id)
     for (const wait of job.after.get(task.id) ?? none) {

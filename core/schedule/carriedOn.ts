@@ -1,11 +1,11 @@
 /** A timetable that goes on from what has been done. */
 import type { Moment } from '../quantity'
-import { freeWithOvertime, inOrder, liveThrough } from './live'
+import { freeWithOvertime, lineUp, liveThrough } from './live'
 import type { Since } from './risk'
 import { latestSchedule } from './search'
 import type { Job, Schedule } from './task'
 import type { Stretch } from './workingHours'
-import { SEED } from './slots'
+import { SEED } from './sure'
 
 /**
  * So far past the event work is put where hands are free; beyond, at any hour, so that a timetable always has an end.
@@ -59,7 +59,7 @@ function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
       ),
     ]),
   )
-  const lived = liveThrough(job, schedule, inOrder(job, schedule), free, {
+  const lived = liveThrough(lineUp(job, schedule), free, {
     ...since,
     minutesOf: ({ durationMin }) => durationMin,
     restOf: ({ leastMin }) => leastMin,

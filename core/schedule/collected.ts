@@ -1,5 +1,5 @@
 /** Tasks as they are collected, with what each waits for. */
-import type { Hold, Task, Wait } from './task'
+import type { Drying, Hold, Task, Wait } from './task'
 import type { Turn } from './work'
 
 export type SlotKind =
@@ -80,18 +80,19 @@ export class Collected {
       of: null,
       tiers: [],
       pinnedAt: this.pins[id] ?? null,
+      drying: null,
       ...change,
     })
     return id
   }
 
-  then(before: string | null, after: string | null, leastMin = 0, mostMin: number | null = null): void {
-    if (before && after) this.waits.push({ before, after, leastMin, mostMin })
+  then(before: string | null, after: string | null, leastMin = 0, more: Partial<Wait> = {}): void {
+    if (before && after) this.waits.push({ before, after, leastMin, mostMin: null, drying: null, spareMin: 0, ...more })
   }
 }
 
 /** A task that must be over, and how long after it work may go on. */
-export type Done = { readonly task: string; readonly restMin: number }
+export type Done = { readonly task: string; readonly restMin: number; readonly drying?: Drying | null }
 
 /** What a turn is called after its step. */
 export function turnWords({ load }: Turn, { turn, turns }: TaskOf): string {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Stretch, WorkingHours } from '.'
-import { earliestIn, freeBefore, latestIn, without } from './freeTime'
+import { earliestIn, freeBefore, latestIn, without, withoutAll } from './freeTime'
 import { dayOf, MINUTES_PER_DAY, parseMoment, valueOf, weekdayOf } from '../quantity'
 
 const hours: WorkingHours = {
@@ -19,7 +19,7 @@ const inHours = ({ from, to }: Stretch) =>
   hours.days[weekdayOf(from)]! &&
   hours.spells.some(({ fromMin, toMin }) => from >= dayOf(from) + fromMin && to <= dayOf(from) + toMin)
 const whole = (long: number, before: number): Stretch => {
-  const parts = latestIn(free, long, before, false)!
+  const parts = latestIn(free, long, before, false, free)!
   expect(parts).toHaveLength(1)
   return parts[0]!
 }
@@ -33,8 +33,8 @@ describe('the latest stretch of free time', () => {
     expect(whole(60, at('2026-12-01T09:30'))).toEqual({ from: at('2026-11-28T17:00'), to: at('2026-11-28T18:00') })
   })
   it('is parted where a task is longer than any spell, and nowhere beyond the horizon', () => {
-    expect(latestIn(free, 241, saturday, false)!.length).toBeGreaterThan(1)
-    expect(latestIn(free, 60 * 24 * 200, saturday, true)).toBeNull()
+    expect(latestIn(free, 241, saturday, false, free)!.length).toBeGreaterThan(1)
+    expect(latestIn(free, 60 * 24 * 200, saturday, true, free)).toBeNull()
   })
   it('lies in working hours and in time', () =>
     fc.assert(
@@ -64,7 +64,7 @@ describe('the latest stretch of free time', () => {
 })
 
 describe('work that may be split', () => {
-  const split = (minutes: number, before: number): readonly Stretch[] => latestIn(free, minutes, before, true)!
+  const split = (minutes: number, before: number): readonly Stretch[] => latestIn(free, minutes, before, true, free)!
   it('adds up, in hours and in order', () =>
     fc.assert(
       fc.property(moments, fc.integer({ min: 5, max: 900 }), (before, minutes) => {
@@ -110,7 +110,7 @@ describe('the earliest stretch of free time', () => {
         fc.integer({ min: 1, max: 48 }),
         (after, fives) => {
           const minutes = fives * 5
-          const [slot] = earliestIn(free, minutes, after, false)!
+          const [slot] = earliestIn(free, minutes, after, false, free)!
           expect(inHours(slot!) && slot!.from >= after && slot!.to - slot!.from === minutes).toBe(true)
           for (let from = slot!.from - 5; from >= after; from -= 5)
             expect(inHours({ from, to: from + minutes })).toBe(false)
@@ -123,14 +123,26 @@ describe('the earliest stretch of free time', () => {
         moments.map((moment) => moment - 6 * MINUTES_PER_DAY),
         fc.integer({ min: 250, max: 700 }),
         (after, minutes) => {
-          expect(earliestIn(free, minutes, after, false)).toBeNull()
-          const slots = earliestIn(free, minutes, after, true)!
+          expect(earliestIn(free, minutes, after, false, free)).toBeNull()
+          const slots = earliestIn(free, minutes, after, true, free)!
           expect(slots.reduce((sum, { from, to }) => sum + to - from, 0)).toBe(minutes)
           expect(
             slots.every((slot, index) => inHours(slot) && slot.from >= (index === 0 ? after : slots[index - 1]!.to)),
           ).toBe(true)
         },
       ),
+    ))
+})
+
+describe('many stretches taken out at once', () => {
+  it('leave what taking one after the other leaves', () =>
+    fc.assert(
+      fc.property(fc.array(fc.tuple(moments, fc.integer({ min: 1, max: 500 })), { maxLength: 12 }), (drawn) => {
+        const taken: Stretch[] = []
+        for (const [from, long] of [...drawn].sort(([one], [other]) => one - other))
+          if (from >= (taken.at(-1)?.to ?? -Infinity)) taken.push({ from, to: from + long })
+        expect(withoutAll(free, taken)).toEqual(taken.reduce(without, free))
+      }),
     ))
 })
 

@@ -27,6 +27,23 @@ export function without(free: FreeTime, { from, to }: Stretch): FreeTime {
   ]
 }
 
+/** Many stretches taken out of free time at once. @param taken apart, in the order of time */
+export function withoutAll(free: FreeTime, taken: readonly Stretch[]): FreeTime {
+  if (taken.length === 0) return free
+  const left: Stretch[] = []
+  let next = 0
+  for (const { from, to } of free) {
+    let start = from
+    while (next < taken.length && taken[next]!.to <= start) next += 1
+    for (let at = next; at < taken.length && taken[at]!.from < to; at += 1) {
+      if (taken[at]!.from > start) left.push({ from: start, to: taken[at]!.from })
+      start = Math.max(start, taken[at]!.to)
+    }
+    if (start < to) left.push(start === from ? { from, to } : { from: start, to })
+  }
+  return left
+}
+
 /** When somebody works and is not busy, back from a moment as far as the horizon. */
 export function freeBefore({ hours, busy }: Person, before: Moment): FreeTime {
   const stretches: Stretch[] = []
@@ -44,15 +61,31 @@ export function freeBefore({ hours, busy }: Person, before: Moment): FreeTime {
 const onGrid = (moment: Moment): Moment => Math.floor(moment / GRID_MIN) * GRID_MIN
 
 /**
+ * How far free time goes on without other work between: from the end of a spell to the beginning of the next, over a
+ * break or a night. `whole` is free time before any work was put into it.
+ */
+function goesOn(earlier: Stretch, later: Stretch, whole: FreeTime): boolean {
+  let [low, high] = [0, whole.length - 1]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (whole[middle]!.from < later.from) low = middle + 1
+    else high = middle
+  }
+  return low > 0 && whole[low]!.from === later.from && whole[low - 1]!.to === earlier.to
+}
+
+/**
  * The latest stretches of free time that hold a task and end by a moment, beginning on the five-minute grid, earliest
- * first; one stretch unless it may be split or no stretch is long enough.
- * A later `before` never gives an earlier beginning.
+ * first; one stretch unless it may be split or no stretch is long enough. What is split goes on over breaks and nights,
+ * never round other work. A later `before` never gives an earlier beginning.
+ * @param whole free time before any work was put into it
  */
 export function latestIn(
   free: FreeTime,
   durationMin: number,
   before: Moment,
   splits: boolean,
+  whole: FreeTime,
 ): readonly Stretch[] | null {
   let last = free.length - 1
   while (last >= 0 && free[last]!.from >= before) last -= 1
@@ -67,13 +100,29 @@ export function latestIn(
       if (from >= free[at]!.from) return [{ from, to: from + durationMin }]
     }
   }
+  for (let at = last; at >= 0; at -= 1) {
+    const parts = partsEndingIn(free, at, durationMin, before, whole)
+    if (parts) return parts
+  }
+  return null
+}
+
+/** Parts of a task that ends in a stretch, back over breaks and nights; none where other work is in the way. */
+function partsEndingIn(
+  free: FreeTime,
+  last: number,
+  durationMin: number,
+  before: Moment,
+  whole: FreeTime,
+): readonly Stretch[] | null {
   const parts: Stretch[] = []
   let left = durationMin
   for (let at = last; at >= 0; at -= 1) {
+    if (at < last && !goesOn(free[at]!, free[at + 1]!, whole)) return null
     const to = Math.min(free[at]!.to, before)
     const from = Math.max(free[at]!.from, onGrid(to - left))
     const end = Math.min(to, from + left)
-    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) continue
+    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) return null
     parts.unshift({ from, to: end })
     left -= end - from
     if (left <= LEFT_OVER_MIN) return parts
@@ -81,28 +130,51 @@ export function latestIn(
   return null
 }
 
+const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
+
 /**
  * The earliest stretches of free time that hold a task and begin at a moment or after, on the five-minute grid,
- * earliest first.
+ * earliest first; split as the latest ones are.
+ * @param whole free time before any work was put into it
  */
 export function earliestIn(
   free: FreeTime,
   durationMin: number,
   after: Moment,
   splits: boolean,
+  whole: FreeTime,
 ): readonly Stretch[] | null {
-  const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
-  const open = free.flatMap((each) => {
-    const from = upToGrid(Math.max(each.from, after))
-    return from < each.to ? [{ from, to: each.to }] : []
-  })
-  const one = open.find(({ from, to }) => to - from >= durationMin)
-  if (one || !splits) return one ? [{ from: one.from, to: one.from + durationMin }] : null
+  let first = 0
+  while (first < free.length && free[first]!.to <= after) first += 1
+  const beginsIn = ({ from }: Stretch): Moment => upToGrid(Math.max(from, after))
+  for (let at = first; at < free.length; at += 1) {
+    const from = beginsIn(free[at]!)
+    if (free[at]!.to - from >= durationMin && from < free[at]!.to) return [{ from, to: from + durationMin }]
+  }
+  if (!splits) return null
+  for (let at = first; at < free.length; at += 1) {
+    const parts = partsBeginningIn(free, at, beginsIn(free[at]!), durationMin, whole)
+    if (parts) return parts
+  }
+  return null
+}
+
+/** Parts of a task that begins in a stretch, on over breaks and nights; none where other work is in the way. */
+function partsBeginningIn(
+  free: FreeTime,
+  first: number,
+  begin: Moment,
+  durationMin: number,
+  whole: FreeTime,
+): readonly Stretch[] | null {
   const parts: Stretch[] = []
   let left = durationMin
-  for (const { from, to } of open) {
+  for (let at = first; at < free.length; at += 1) {
+    const from = at === first ? begin : upToGrid(free[at]!.from)
+    const { to } = free[at]!
+    if (at > first && !goesOn(free[at - 1]!, free[at]!, whole)) return null
     const end = Math.min(to, from + left)
-    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) continue
+    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) return null
     parts.push({ from, to: end })
     left -= end - from
     if (left <= LEFT_OVER_MIN) return parts

@@ -6,6 +6,7 @@ import { afterTurn } from './afterTurn'
 import { Collected, turnWords, type TaskOf, type PlannedTask, type Lying, type Done } from './collected'
 import { cakeTasks, skinOn, type CakeTasks } from './orderOnCake'
 import type { TierToDress } from './tierToDress'
+import { makingDoubt, spareOf } from './spare'
 
 export type TimetableQuestion = {
   readonly eventAt: Moment
@@ -24,6 +25,10 @@ export type TimetableQuestion = {
   readonly setMin: number
   /** Ready so long before the event, minutes. */
   readonly aheadMin: number
+  /** Nobody is let in before. */
+  readonly venueOpensAt: Moment
+  /** The chance of being ready that is wanted. */
+  readonly wantedChance: number
   readonly completion: Completion
   readonly work: Work
   /** Mats, trays, places in the oven, moulds: how many there are of what steps occupy. */
@@ -45,11 +50,14 @@ const FRESH_MIN = 24 * 60
 /** Work up to so long is done in one go. */
 const ONE_GO_MIN = 90
 
-/** Everything to be done for a commission, with its waits and what it occupies. */
-export function timetableJob(question: TimetableQuestion): TimetableJob {
+/**
+ * Everything to be done for a commission, with its waits and what it occupies.
+ * @param level how much time is left to spare where the doubt is; none at 0
+ */
+export function timetableJob(question: TimetableQuestion, level = 0): TimetableJob {
   const plan = new Collected(question.pins)
-  const cake = cakeTasks(plan, question)
-  for (const making of question.work.making) addMaking(plan, making, cake)
+  const cake = cakeTasks(plan, question, level)
+  for (const making of question.work.making) addMaking(plan, making, cake, level, question.people.length === 1)
   for (const chain of question.work.inTurn) chain.slice(1).forEach((task, at) => plan.then(chain[at]!, task))
   const { tasks, waits, holds, lying } = plan
   const { resources, people, eventAt, aheadMin } = question
@@ -57,22 +65,30 @@ export function timetableJob(question: TimetableQuestion): TimetableJob {
 }
 
 /** All steps of a decoration, turn by turn. */
-function addMaking(plan: Collected, making: Making, cake: CakeTasks): void {
+function addMaking(plan: Collected, making: Making, cake: CakeTasks, level: number, isAlone: boolean): void {
   let before: readonly (readonly Done[])[] = []
   for (const step of making.steps) {
     before = step.turns.map((turn, at) => {
       const of = { decoration: making.decoration, step: step.id, turn: at + 1, turns: step.turns.length }
       addTurn(plan, making, step, turn, of)
-      for (const { task, restMin } of step.turnsOf ? before[at]! : before.flat()) plan.then(task, turn.task, restMin)
+      // Alone, one takes turn by turn as they are numbered.
+      if (isAlone && at > 0) plan.then(step.turns[at - 1]!.task, turn.task)
+      for (const { task, restMin, drying } of step.turnsOf ? before[at]! : before.flat())
+        plan.then(task, turn.task, restMin, { drying: drying ?? null })
       return afterTurn(plan, making, step, turn, of)
     })
   }
   const done = before.flat()
-  if (making.skin) skinOn(plan, making, done, cake)
+  const spareMin = spareOf(makingDoubt(making), level)
+  if (making.skin) skinOn(plan, making, done, cake, spareMin)
   // What goes off within a day is made for the hour it is set on the cake.
   else
-    for (const { task, restMin } of done)
-      plan.then(task, cake.made, restMin, making.goesOff ? restMin + FRESH_MIN : null)
+    for (const { task, restMin, drying } of done)
+      plan.then(task, cake.made, restMin, {
+        drying: drying ?? null,
+        spareMin: making.goesOff ? Math.min(spareMin, FRESH_MIN / 2) : spareMin,
+        mostMin: making.goesOff ? restMin + FRESH_MIN : null,
+      })
   for (const { task, name, hands, rest } of making.again) {
     plan.add(task, 'make', name, hands.value, {
       splits: hands.value > ONE_GO_MIN,

@@ -4,7 +4,7 @@ import { chanceWork } from '../../tests/any/anyWork'
 import { valueOf } from '../quantity'
 import { latestSchedule, smoothed, type Happened, type Job, type Schedule } from '.'
 import { freeBefore } from './freeTime'
-import { inOrder, liveThrough } from './live'
+import { lineUp, liveThrough } from './live'
 
 function begun(seed: number): { readonly job: Job; readonly schedule: Schedule } | null {
   const job = chanceWork(seed, 3, 4)
@@ -18,9 +18,7 @@ const goOn = (
   now: number,
 ) =>
   liveThrough(
-    job,
-    schedule,
-    inOrder(job, schedule),
+    lineUp(job, schedule),
     new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt + 4 * 1440)])),
     { happened, now, minutesOf: ({ durationMin }) => durationMin, restOf: ({ leastMin }) => leastMin },
   )
@@ -47,7 +45,9 @@ describe('a timetable that is lived through', () => {
       fc.property(aSeed, fc.integer({ min: 0, max: 600 }), fc.integer({ min: 1, max: 5 }), (seed, lateMin, many) => {
         const work = begun(seed)
         if (!work) return
-        const first = inOrder(work.job, work.schedule).slice(0, many)
+        const first = lineUp(work.job, work.schedule)
+          .slice(0, many)
+          .map(({ task }) => task)
         const happened = new Map(
           first.map(({ id }, at): readonly [string, Happened] => {
             const { parts } = work.schedule.placed.find(({ task }) => task === id)!
@@ -73,7 +73,7 @@ describe('a timetable that is lived through', () => {
       fc.property(aSeed, fc.integer({ min: 10, max: 900 }), (seed, lateMin) => {
         const work = begun(seed)
         if (!work) return
-        const [first] = inOrder(work.job, work.schedule)
+        const first = lineUp(work.job, work.schedule)[0]?.task
         const { parts } = work.schedule.placed.find(({ task }) => task === first!.id)!
         const end = (to: number): number => {
           const lived = goOn(work, new Map([[first!.id, { from: parts[0]!.from, to }]]), to)

@@ -3,8 +3,8 @@
  * happened stays as it was.
  */
 import { MINUTES_PER_DAY, type Moment } from '../quantity'
-import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
-import type { Job, Person, Schedule, Task, Wait } from './task'
+import { earliestIn, freeBefore, without, withoutAll, type FreeTime } from './freeTime'
+import type { Job, Person, PlacedTask, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
 /** Work as it happened: done, or still under way. */
@@ -27,29 +27,40 @@ export type Lived = {
   readonly drying: boolean
 }
 
+/** A task in its turn: as it was planned, what it waits for, and what held its units before it. */
+export type InTurn = {
+  readonly task: Task
+  readonly planned: PlacedTask
+  readonly waits: readonly Wait[]
+  readonly unitsAfter: readonly string[]
+  /** What is planned after it for the same person, in the order of time. */
+  readonly laterOf: readonly Stretch[]
+}
+
 const NEAR_MIN = 1e-6
 
 /** Lives through a schedule. @param free when people could work, past the end too */
 export function liveThrough(
-  job: Job,
-  schedule: Schedule,
-  order: readonly Task[],
+  line: readonly InTurn[],
   free: ReadonlyMap<string, FreeTime>,
   living: Living,
 ): ReadonlyMap<string, Lived> {
-  const planned = new Map(schedule.placed.map((each) => [each.task, each]))
   const done = new Map<string, Lived>()
   const endOf = (id: string): Moment => done.get(id)!.parts.at(-1)!.to
   const left = new Map(free)
-  for (const task of order) {
-    const { parts, person } = planned.get(task.id)!
+  line.forEach(({ task, planned, waits, unitsAfter, laterOf }) => {
+    const { parts, person } = planned
     const happened = living.happened.get(task.id)
     const minutes = living.minutesOf(task, person)
+    const isWorked = task.byHand && person !== null
+    const take = (spells: readonly Stretch[]): void => {
+      if (isWorked) for (const spell of spells) left.set(person, without(left.get(person)!, spell))
+    }
     if (happened) {
       const spell = { from: happened.from, to: happened.to ?? Math.max(living.now, happened.from + minutes) }
-      if (person !== null && task.byHand) left.set(person, without(left.get(person)!, spell))
+      take([spell])
       done.set(task.id, { parts: [spell], late: null, over: 0, drying: false })
-      continue
+      return
     }
     let [from, late, drying, dried] = [Math.max(parts[0]!.from, living.now), null as string | null, false, 0]
     const push = (to: Moment, by: string, byDrying: boolean, over: number): void => {
@@ -60,32 +71,19 @@ export function liveThrough(
         dried = over
       }
     }
-    for (const wait of job.waits.filter(({ after }) => after === task.id)) {
+    for (const wait of waits) {
       const rest = living.restOf(wait)
       push(endOf(wait.before) + rest, wait.before, rest > wait.leastMin, rest - wait.leastMin)
     }
-    for (const { hold, unit } of schedule.held.filter(({ hold: { from: first } }) => first === task.id)) {
-      const before = schedule.held.filter(
-        (other) =>
-          other.hold !== hold &&
-          other.hold.resource === hold.resource &&
-          other.unit === unit &&
-          done.has(other.hold.until),
-      )
-      for (const other of before) push(endOf(other.hold.until), other.hold.until, false, 0)
-    }
+    for (const before of unitsAfter) push(endOf(before), before, false, 0)
     const spells =
-      task.byHand && !task.anyHour && person !== null
-        ? spellsFrom(parts, minutes, from, left.get(person)!)
+      isWorked && !task.anyHour
+        ? spellsFrom(planned, minutes, from, left.get(person)!, free.get(person)!, laterOf)
         : [{ from, to: from + minutes }]
-    if (task.byHand && person !== null) for (const spell of spells) left.set(person, without(left.get(person)!, spell))
-    done.set(task.id, {
-      parts: spells,
-      late,
-      over: Math.max(dried, minutes - task.durationMin),
-      drying: drying && dried > minutes - task.durationMin,
-    })
-  }
+    take(spells)
+    const isDrying = (drying && dried > minutes - task.durationMin) || task.drying !== null
+    done.set(task.id, { parts: spells, late, over: Math.max(dried, minutes - task.durationMin), drying: isDrying })
+  })
   return done
 }
 
@@ -105,13 +103,26 @@ export function freeWithOvertime(person: Person, before: Moment): FreeTime {
 }
 
 /**
- * When hands really are at it: as planned while it begins as planned and hands are free, longer where it takes longer;
- * else whenever they are free.
+ * When hands really are at it: as planned while it begins as planned and hands are free, longer where it takes longer.
+ * What is late gives way to what others wait for more, as long as its own slack lasts; then it takes the next free hour.
  */
-function spellsFrom(planned: readonly Stretch[], minutes: number, from: Moment, free: FreeTime): readonly Stretch[] {
+function spellsFrom(
+  { parts: planned, latestFrom }: PlacedTask,
+  minutes: number,
+  from: Moment,
+  free: FreeTime,
+  whole: FreeTime,
+  others: readonly Stretch[],
+): readonly Stretch[] {
   const never: readonly Stretch[] = [{ from, to: Infinity }]
-  const whenFree = (left: number, after: Moment): readonly Stretch[] => earliestIn(free, left, after, true) ?? never
-  if (from > planned[0]!.from + NEAR_MIN || !isFree(planned, free)) return whenFree(minutes, from)
+  const whenFree = (left: number, after: Moment, hours: FreeTime): readonly Stretch[] | null =>
+    earliestIn(hours, left, after, true, whole)
+  if (from > planned[0]!.from + NEAR_MIN || !isFree(planned, free)) {
+    const next = whenFree(minutes, from, free) ?? never
+    if (!next.some((spell) => others.some((other) => spell.from < other.to && other.from < spell.to))) return next
+    const polite = whenFree(minutes, from, withoutAll(free, others))
+    return polite && polite[0]!.from <= latestFrom + NEAR_MIN ? polite : next
+  }
   const spells: Stretch[] = []
   let left = minutes
   for (const part of planned) {
@@ -120,23 +131,48 @@ function spellsFrom(planned: readonly Stretch[], minutes: number, from: Moment, 
     spells.push({ from: part.from, to })
     left -= to - part.from
   }
-  return left <= NEAR_MIN ? spells : [...spells, ...whenFree(left, planned.at(-1)!.to)]
+  return left <= NEAR_MIN ? spells : [...spells, ...(whenFree(left, planned.at(-1)!.to, free) ?? never)]
 }
 
-/** Tasks as they were planned, each after all that it waits for. */
-export function inOrder({ tasks, waits }: Job, { placed }: Schedule): readonly Task[] {
+/** Tasks as they were planned, each after all that it waits for, with what it waits for. */
+export function lineUp({ tasks, waits }: Job, { placed, held }: Schedule): readonly InTurn[] {
   const taskOf = new Map(tasks.map((task) => [task.id, task]))
+  const plannedOf = new Map(placed.map((each) => [each.task, each]))
   const planned = [...placed]
     .sort((one, other) => one.parts[0]!.from - other.parts[0]!.from || one.parts.at(-1)!.to - other.parts.at(-1)!.to)
     .map(({ task }) => task)
-  const order: Task[] = []
+  const line: Omit<InTurn, 'laterOf'>[] = []
   const taken = new Set<string>()
-  while (order.length < planned.length) {
+  while (line.length < planned.length) {
     const next = planned.find(
       (id) => !taken.has(id) && waits.every(({ before, after }) => after !== id || taken.has(before)),
     )!
+    const unitsAfter = held
+      .filter(({ hold }) => hold.from === next)
+      .flatMap(({ hold, unit }) =>
+        held
+          .filter(
+            (other) =>
+              other.hold !== hold &&
+              other.hold.resource === hold.resource &&
+              other.unit === unit &&
+              taken.has(other.hold.until),
+          )
+          .map((other) => other.hold.until),
+      )
     taken.add(next)
-    order.push(taskOf.get(next)!)
+    line.push({
+      task: taskOf.get(next)!,
+      planned: plannedOf.get(next)!,
+      waits: waits.filter(({ after }) => after === next),
+      unitsAfter,
+    })
   }
-  return order
+  return line.map((each, at) => ({
+    ...each,
+    laterOf: line
+      .slice(at + 1)
+      .flatMap(({ task, planned: { person, parts } }) => (person === each.planned.person && !task.anyHour ? parts : []))
+      .sort((one, other) => one.from - other.from),
+  }))
 }

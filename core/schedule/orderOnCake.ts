@@ -6,6 +6,7 @@ import { dayOf } from '../quantity'
 import type { TimetableQuestion } from './job'
 import type { Making } from './work'
 import type { Collected, Done } from './collected'
+import { handsDoubt, spareOf } from './spare'
 import { dressTiers } from './tierToDress'
 
 /** A stacked cake stands in the cold so long at most. Usual practice. */
@@ -16,6 +17,8 @@ const SAME_DAY = { keeps: 'day' } as const
 const ON_THE_DAY = { anyHour: true } as const
 const BY_ITSELF = { byHand: false, anyHour: true } as const
 
+/** A road takes longer by such a share, now and then. A guess. */
+const ROAD_DOUBT = 0.3
 /** Boxed and sealed, a cake that is kept chilled is cold again after so long. Usual practice. */
 const COLD_AGAIN_MIN = 120
 
@@ -33,8 +36,11 @@ export type CakeTasks = {
 const isBeforeStacking = ({ skin, tiers: own }: Making, { tiers }: TimetableQuestion): boolean =>
   skin === 'beforeStacking' && !own.some((at) => tiers[at]?.isChilled)
 
-/** All that is done at the cake and on the road, in its order. */
-export function cakeTasks(plan: Collected, question: TimetableQuestion): CakeTasks {
+/**
+ * All that is done at the cake and on the road, in its order.
+ * @param level how much time is left to spare where the doubt is
+ */
+export function cakeTasks(plan: Collected, question: TimetableQuestion, level: number): CakeTasks {
   const { work, completion, driveMin, tiers, warmMin, isKeptChilled, setMin, eventAt } = question
   const isPlaced = work.place.value > 0
   const here = completion === 'beforeDriving' && isPlaced
@@ -50,13 +56,15 @@ export function cakeTasks(plan: Collected, question: TimetableQuestion): CakeTas
   const ready = dressTiers(plan, question)
   const stacking = { keeps: 'days', notBefore: dayOf(eventAt - STACKED_KEEPS_MIN) } as const
   const stack = work.stack.value > 0 ? add('stack', 'Stack the tiers', work.stack.value, stacking) : null
-  ready.forEach((task) => plan.then(task, stack))
+  const dressedSpare = { spareMin: spareOf(handsDoubt(work.fill, work.cover), level) }
+  ready.forEach((task) => plan.then(task, stack, 0, dressedSpare))
   const standing = stack ? [stack] : ready.filter((task) => task !== null)
   const warmHere =
     isWarmHere && warmMin.here > 0
       ? add('warm', 'Cake out of the refrigerator, warms through', warmMin.here, BY_ITSELF)
       : null
-  if (warmHere) standing.forEach((task) => plan.then(task, warmHere))
+  const standingSpare = stack ? {} : dressedSpare
+  if (warmHere) standing.forEach((task) => plan.then(task, warmHere, 0, standingSpare))
   const takesPaper = warmHere ? [warmHere] : standing
 
   const finishing = (placed: string | null, how: object) => {
@@ -85,14 +93,28 @@ export function cakeTasks(plan: Collected, question: TimetableQuestion): CakeTas
   const handOver = add('handOver', 'Set up and hand over', work.handOver.value, ON_THE_DAY)
 
   const firstHere = finishedHere[0] ?? pack
-  takesPaper.forEach((task) => plan.then(task, firstHere))
-  inTurn(plan, [...finishedHere, pack, cold, loadCar, drive, warmThere, ...finishedThere, handOver])
+  takesPaper.forEach((task) => plan.then(task, firstHere, 0, warmHere ? {} : standingSpare))
+  inTurn(plan, [...finishedHere, pack])
+  const dayDoubt = handsDoubt(work.stack, ...(there ? [] : [work.place, work.picksOut, work.photograph]), work.pack)
+  plan.then(pack, cold ?? loadCar, 0, { spareMin: spareOf(dayDoubt, level) })
+  inTurn(plan, [cold, loadCar, drive, warmThere, ...finishedThere])
+  plan.then(finishedThere.at(-1) ?? warmThere ?? drive, handOver, 0, { spareMin: spareThere(question, there, level) })
   return {
     made: placeHere ?? pack,
     skinAfter: (making) =>
       isBeforeStacking(making, question) ? making.tiers.flatMap((at) => ready[at] ?? []) : takesPaper,
     skinBefore: (making) => (isBeforeStacking(making, question) && stack ? [stack] : [firstHere]),
   }
+}
+
+/** Time to spare at the venue, on the road too: no more than its doors leave. */
+function spareThere(question: TimetableQuestion, there: boolean, level: number): number {
+  const { work, driveMin, eventAt, aheadMin, venueOpensAt, setMin, warmMin, isKeptChilled } = question
+  const placed = there ? [work.place, work.picksOut, work.photograph] : []
+  const hands = [...placed, work.handOver].reduce((sum, { value }) => sum + value, 0)
+  const latestThere = eventAt - aheadMin - hands - (there ? setMin : 0) - (isKeptChilled ? warmMin.there : 0)
+  const wanted = spareOf(handsDoubt(...placed, work.handOver, work.loadCar) + driveMin * ROAD_DOUBT, level)
+  return Math.max(0, Math.min(wanted, latestThere - venueOpensAt))
 }
 
 /** Tasks one after the other, those that there are. */
@@ -103,8 +125,15 @@ function inTurn(plan: Collected, tasks: readonly (string | null)[]): readonly st
 }
 
 /** A skin in its place: after what makes its tiers ready, before what comes over it. */
-export function skinOn(plan: Collected, making: Making, done: readonly Done[], cake: CakeTasks): void {
+export function skinOn(
+  plan: Collected,
+  making: Making,
+  done: readonly Done[],
+  cake: CakeTasks,
+  spareMin: number,
+): void {
   const gluing = making.steps.filter(({ onCake }) => onCake).flatMap(({ turns }) => turns)
   for (const { task } of gluing) for (const before of cake.skinAfter(making)) plan.then(before, task)
-  for (const { task, restMin } of done) for (const next of cake.skinBefore(making)) plan.then(task, next, restMin)
+  for (const { task, restMin, drying } of done)
+    for (const next of cake.skinBefore(making)) plan.then(task, next, restMin, { drying: drying ?? null, spareMin })
 }

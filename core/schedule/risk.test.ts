@@ -2,24 +2,32 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { latestSchedule, riskOf, searchSchedule, smoothed, STARTING_STRAYING, type Job, type Straying } from '.'
 import { valueOf } from '../quantity'
-import { ANY_END, anyPerson, anyTask, chanceWork } from '../../tests/any/anyWork'
+import { ANY_END, anyPerson, anyTask, anyWait, chanceWork } from '../../tests/any/anyWork'
 
-const NEVER: Straying = { pace: 0, task: 0, room: 0, piece: 0, mishap: 0 }
+const NEVER: Straying = { pace: 0, task: 0, piece: 0, mishap: 0 }
 const RUNS = 120
 const drying: Job = {
   tasks: [anyTask('drape', 60), anyTask('choose', 60)],
-  waits: [{ before: 'drape', after: 'choose', leastMin: 20 * 60, mostMin: null }],
+  // Planned at nine in ten of what strays by 0.55 in all.
+  waits: [
+    anyWait('drape', 'choose', 20 * 60, {
+      drying: { usuallyMin: (20 * 60) / Math.exp(1.2816 * Math.hypot(0.4, 0.38)), deviation: 0.4 },
+    }),
+  ],
   holds: [],
   resources: [],
   people: [anyPerson('me')],
   endAt: ANY_END,
 }
 
+/** The same work with nothing that dries. */
+const certain = (job: Job): Job => ({ ...job, waits: job.waits.map((wait) => ({ ...wait, drying: null })) })
+
 describe('the chance to be ready', () => {
   it('is certain where nothing strays', () =>
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-        const work = chanceWork(seed, 4, 3)
+        const work = certain(chanceWork(seed, 4, 3))
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
         for (const schedule of [found.value, smoothed(work, found.value)])
@@ -45,7 +53,7 @@ describe('the chance to be ready', () => {
 
   it('of drying planned for nine in ten is about nine in ten, and it is drying that makes it late', () => {
     const schedule = valueOf(latestSchedule(drying, 1, 10))
-    const risk = riskOf(drying, schedule, { ...NEVER, room: 0.4, piece: 0.38 }, 600, 3)
+    const risk = riskOf(drying, schedule, { ...NEVER, piece: 0.38 }, 600, 3)
     // The walk leaves a night of slack after the drying or none: never less than planned.
     expect(risk.chance).toBeGreaterThan(0.86)
     expect(risk.causes[0]).toMatchObject({ task: 'drape', drying: true })
@@ -54,9 +62,8 @@ describe('the chance to be ready', () => {
   it('falls where hands stray more', () => {
     const work = chanceWork(12, 6, 5)
     const schedule = valueOf(latestSchedule(work, 1, 20))
-    const chances = [0, 0.3, 0.8].map((task) => riskOf(work, schedule, { ...NEVER, task }, RUNS, 1).chance)
-    expect(chances).toEqual([...chances].sort((one, other) => other - one))
-    expect(chances[2]).toBeLessThan(chances[0]!)
+    const [steady, straying] = [0, 0.8].map((task) => riskOf(work, schedule, { ...NEVER, task }, RUNS, 1).chance)
+    expect(straying).toBeLessThan(steady!)
   })
 
   it('rises where work that keeps is done early', () => {

@@ -4,8 +4,8 @@
  */
 import { seededStream, type Moment } from '../quantity'
 import type { FreeTime } from './freeTime'
-import { freeWithOvertime, inOrder, liveThrough, type Lived, type Living } from './live'
-import type { Job, Schedule, Task, Wait } from './task'
+import { freeWithOvertime, lineUp, liveThrough, type InTurn, type Lived, type Living } from './live'
+import type { Drying, Job, Schedule } from './task'
 
 /** What has happened by which hour. */
 export type Since = Pick<Living, 'happened' | 'now'>
@@ -16,15 +16,14 @@ export type Straying = {
   /** Hands of the same person are slow or quick all through, and each task for itself. */
   readonly pace: number
   readonly task: number
-  /** Drying: the room for all of it, and each piece for itself. */
-  readonly room: number
+  /** One drying from the next in the same room; how far off the room is, each drying says. */
   readonly piece: number
   /** Chance that half a task must be done again. */
   readonly mishap: number
 }
 
-/** Guesses, but for drying, which is fitted to reported times (0.55 in all). */
-export const STARTING_STRAYING: Straying = { pace: 0.15, task: 0.2, room: 0.4, piece: 0.38, mishap: 0.04 }
+/** Guesses, but for drying, which is fitted to reported times. */
+export const STARTING_STRAYING: Straying = { pace: 0.15, task: 0.2, piece: 0.25, mishap: 0.04 }
 
 export type Risk = {
   /** Share of the runs that were ready in time. */
@@ -33,10 +32,6 @@ export type Risk = {
   readonly causes: readonly { readonly task: string; readonly drying: boolean; readonly share: number }[]
 }
 
-/** Rests from here on are drying, and stray as drying does. Minutes. */
-const DRYING_FROM_MIN = 60
-/** Planned drying is what nine in ten take. */
-const NINETY_DEVIATIONS = 1.2816
 const DAYS_AFTER = 3
 const MINUTES_PER_DAY = 1440
 
@@ -49,36 +44,31 @@ type Run = { readonly end: Moment; readonly cause: { readonly task: string; read
 /** One life of the timetable, hands, drying and mishaps as they come. */
 function oneLife(
   job: Job,
-  schedule: Schedule,
-  order: readonly Task[],
+  line: readonly InTurn[],
   free: ReadonlyMap<string, FreeTime>,
   straying: Straying,
   since: Since,
   stream: () => number,
 ): Run {
   const paces = new Map(job.people.map(({ id }) => [id, straying.pace * deviation(stream)]))
-  const room = straying.room * deviation(stream)
-  const spread = Math.hypot(straying.room, straying.piece)
-  const lived = liveThrough(job, schedule, order, free, {
+  const room = deviation(stream)
+  // Drying strays round what is usual, by how far the room is off and from one piece to the next.
+  const dried = ({ usuallyMin, deviation: off }: Drying): number =>
+    usuallyMin * Math.exp(off * room + straying.piece * deviation(stream))
+  const worked = (minutes: number, person: string | null): number =>
+    minutes *
+    Math.exp((person === null ? 0 : paces.get(person)!) + straying.task * deviation(stream)) *
+    (stream() < straying.mishap ? 1.5 : 1)
+  const lived = liveThrough(line, free, {
     ...since,
-    minutesOf: (task, person) =>
-      task.byHand
-        ? task.durationMin *
-          Math.exp((person === null ? 0 : paces.get(person)!) + straying.task * deviation(stream)) *
-          (stream() < straying.mishap ? 1.5 : 1)
-        : task.durationMin,
-    restOf: (wait) => restOf(wait, straying, room, spread, stream),
+    minutesOf: ({ byHand, durationMin, drying }, person) =>
+      byHand ? worked(durationMin, person) : drying ? dried(drying) : durationMin,
+    restOf: ({ leastMin, drying }) => (drying ? dried(drying) : leastMin),
   })
   const ends = [...lived].map(([task, { parts }]) => ({ task, to: parts.at(-1)!.to }))
   const last = ends.reduce((one, other) => (other.to > one.to ? other : one))
   return { end: last.to, cause: causeOf(last.task, lived) }
 }
-
-/** How long a rest really takes: drying strays round what is usual, which is less than what is planned. */
-const restOf = ({ leastMin }: Wait, { piece }: Straying, room: number, spread: number, stream: () => number): number =>
-  leastMin < DRYING_FROM_MIN
-    ? leastMin
-    : leastMin * Math.exp(room + piece * deviation(stream) - NINETY_DEVIATIONS * spread)
 
 /** What went furthest over on the way that led to the end. */
 function causeOf(last: string, lived: ReadonlyMap<string, Lived>): Run['cause'] {
@@ -110,7 +100,7 @@ export function riskOf(
 ): Risk {
   const lateFrom = job.endAt + graceMin
   const stream = seededStream(seed)
-  const order = inOrder(job, schedule)
+  const line = lineUp(job, schedule)
   const begin = schedule.startBy - MINUTES_PER_DAY
   const free = new Map(
     job.people.map((person) => [
@@ -118,7 +108,7 @@ export function riskOf(
       freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
     ]),
   )
-  const lived = Array.from({ length: runs }, () => oneLife(job, schedule, order, free, straying, since, stream))
+  const lived = Array.from({ length: runs }, () => oneLife(job, line, free, straying, since, stream))
   const late = lived.filter(({ end }) => end > lateFrom + 1e-6)
   const byCause = new Map<string, number>()
   for (const { cause } of late)

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { latestSchedule, scheduleFaults, searchSchedule, smoothed, type Job, type Schedule } from '.'
 import { valueOf, type Moment } from '../quantity'
-import { ANY_END, anyPerson, anyTask, chanceWork } from '../../tests/any/anyWork'
+import { ANY_END, anyPerson, anyTask, anyWait, chanceWork } from '../../tests/any/anyWork'
 
 const HOUR = 60
 const seeds = fc.integer({ min: 1, max: 1_000_000 })
@@ -88,10 +88,7 @@ describe('schedules', () => {
   it('worked by hand: two loads on one mat wait for each other, on two they do not', () => {
     const loads: Partial<Job> = {
       tasks: [anyTask('drape1', 60), anyTask('lift1', 15), anyTask('drape2', 60), anyTask('lift2', 15)],
-      waits: [
-        { before: 'drape1', after: 'lift1', leastMin: 20 * HOUR, mostMin: null },
-        { before: 'drape2', after: 'lift2', leastMin: 20 * HOUR, mostMin: null },
-      ],
+      waits: [anyWait('drape1', 'lift1', 20 * HOUR), anyWait('drape2', 'lift2', 20 * HOUR)],
       holds: [
         { resource: 'mat', units: 1, from: 'drape1', until: 'lift1' },
         { resource: 'mat', units: 1, from: 'drape2', until: 'lift2' },
@@ -107,7 +104,7 @@ describe('schedules', () => {
   it('keep what goes off from waiting too long, though hands are busy: what comes after is pulled forward', () => {
     const glue = job({
       tasks: [anyTask('glue', 30), anyTask('set', 30), anyTask('other', 240)],
-      waits: [{ before: 'glue', after: 'set', leastMin: 10, mostMin: 45 }],
+      waits: [anyWait('glue', 'set', 10, { mostMin: 45 })],
     })
     const found = valueOf(latestSchedule(glue, 1, 50))
     expect(scheduleFaults(glue, found)).toEqual([])
@@ -120,7 +117,7 @@ describe('schedules', () => {
         latestSchedule(
           job({
             tasks: [anyTask('cut', 60, { pinnedAt }), anyTask('place', 60)],
-            waits: [{ before: 'cut', after: 'place', leastMin: 0, mostMin: null }],
+            waits: [anyWait('cut', 'place')],
           }),
           1,
           20,

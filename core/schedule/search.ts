@@ -71,9 +71,13 @@ function firstOrders(job: PreparedJob): readonly (readonly string[])[] {
   ].map((order) => order.map(({ id }) => id))
 }
 
-/** A search that can be gone on with: the best schedule so far. */
+/** A schedule with the order of tasks that it came of, and how many units of one former were used at most. */
+export type FoundSchedule = { readonly schedule: Schedule; readonly order: readonly string[]; readonly limit: number }
+
+/** A search that can be gone on with: the best schedule so far, and its order. */
 export type ScheduleSearch = {
   readonly best: () => Result<Schedule, NoSchedule>
+  readonly order: () => readonly string[]
   readonly improve: (walks: number) => boolean
 }
 
@@ -88,20 +92,25 @@ function changed(order: readonly string[], stream: () => number): readonly strin
 }
 
 /**
- * Begins a search with the best of a few simple orders.
+ * Begins a search with the best of a few simple orders, or with an order that is known to be good.
  *
  * @param seed the same seed gives the same schedules
  */
-export function searchSchedule(job: Job, seed: number): ScheduleSearch {
+export function searchSchedule(job: Job, seed: number, known: readonly string[] | null = null): ScheduleSearch {
   const ready = prepared(job)
   const without = job.holds.find(
     ({ resource, units }) => !job.resources.some(({ id, count }) => id === resource && count >= units),
   )
-  if (without) return { best: () => refuse({ code: 'no-units', resource: without.resource }), improve: () => false }
+  if (without)
+    return {
+      best: () => refuse({ code: 'no-units', resource: without.resource }),
+      order: () => [],
+      improve: () => false,
+    }
   const stream = seededStream(seed)
   let order: readonly string[] = []
   let best: Result<Schedule, NoSchedule> | null = null
-  for (const each of firstOrders(ready)) {
+  for (const each of known ? [known] : firstOrders(ready)) {
     const result = walkBackward(ready, ranked(each))
     if (best === null || (result.ok && (!best.ok || isBetter(result.value, best.value)))) {
       best = result
@@ -110,6 +119,7 @@ export function searchSchedule(job: Job, seed: number): ScheduleSearch {
   }
   return {
     best: () => best ?? ok({ placed: [], held: [], startBy: job.endAt, switches: 0, unkeptPins: [] }),
+    order: () => order,
     improve: (walks) => {
       let improved = false
       for (let walk = 0; walk < walks && order.length > 1; walk += 1) {
@@ -130,34 +140,56 @@ export function searchSchedule(job: Job, seed: number): ScheduleSearch {
 /** Limits on how many units are used at once that are tried: fewer in use sometimes save a trip to the bench. */
 const MOST_LIMITS = 5
 
-/**
- * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never
- * makes it begin earlier.
- */
-export function latestSchedule(job: Job, seed: number, walks: number): Result<Schedule, NoSchedule> {
-  // What is taken several at once is divided into turns already.
-  const single = job.resources.filter(
+/** What is taken one by one: what is taken several at once is divided into turns already. */
+const singles = (job: Job): Job['resources'] =>
+  job.resources.filter(
     ({ id }) =>
       job.holds.some(({ resource }) => resource === id) &&
       job.holds.every(({ resource, units }) => resource !== id || units === 1),
   )
+
+/** The job with no more than so many units of each former in use. */
+function limited(job: Job, limit: number): Job {
+  const single = singles(job)
+  return {
+    ...job,
+    resources: job.resources.map((resource) =>
+      single.includes(resource) ? { ...resource, count: Math.min(resource.count, limit) } : resource,
+    ),
+  }
+}
+
+/**
+ * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never
+ * makes it begin earlier.
+ */
+export function searchLatest(job: Job, seed: number, walks: number): Result<FoundSchedule, NoSchedule> {
   const most = Math.max(
     1,
-    ...single.map(({ id, count }) => Math.min(count, job.holds.filter(({ resource }) => resource === id).length)),
+    ...singles(job).map(({ id, count }) => Math.min(count, job.holds.filter(({ resource }) => resource === id).length)),
   )
   const limits = [...new Set([...Array.from({ length: MOST_LIMITS }, (_, at) => Math.min(most, 1 + at)), most])]
-  const results = limits.map((limit) => {
-    const search = searchSchedule(
-      {
-        ...job,
-        resources: job.resources.map((resource) =>
-          single.includes(resource) ? { ...resource, count: Math.min(resource.count, limit) } : resource,
-        ),
-      },
-      seed,
-    )
-    search.improve(walks)
-    return search.best()
-  })
-  return results.reduce((one, other) => (!one.ok || (other.ok && isBetter(other.value, one.value)) ? other : one))
+  return limits
+    .map((limit) => found(searchSchedule(limited(job, limit), seed), walks, limit))
+    .reduce((one, other) => (!one.ok || (other.ok && isBetter(other.value.schedule, one.value.schedule)) ? other : one))
+}
+
+/** The latest schedule of a job that is like another: from the order that was good there. */
+export const searchFrom = (
+  job: Job,
+  { order, limit }: Pick<FoundSchedule, 'order' | 'limit'>,
+  seed: number,
+  walks: number,
+): Result<FoundSchedule, NoSchedule> => found(searchSchedule(limited(job, limit), seed, order), walks, limit)
+
+function found(search: ScheduleSearch, walks: number, limit: number): Result<FoundSchedule, NoSchedule> {
+  search.improve(walks)
+  const best = search.best()
+  return best.ok ? ok({ schedule: best.value, order: search.order(), limit }) : best
+}
+
+/** The latest schedule found, without how it came about. */
+export function latestSchedule(job: Job, seed: number, walks: number): Result<Schedule, NoSchedule> {
+  const best = searchLatest(job, seed, walks)
+  return best.ok ? ok(best.value.schedule) : best
 }

@@ -42,12 +42,16 @@ export type Timetable = {
    * begun.
    */
   readonly standing: { readonly readyAt: Moment; readonly spareMin: number } | null
-  /** How likely it is to hold, once that was worked out; what makes it late, in words. */
+  /** How likely it is to hold, and what makes it late, in words; what helps where starting earlier does not. */
   readonly risk: {
     readonly chance: Working
-    readonly sure: SureStart | null
+    readonly wanted: number
+    readonly isSure: boolean
+    readonly help: readonly string[]
     readonly causes: readonly { readonly words: string; readonly share: number }[]
-  } | null
+  }
+  /** The last possible hour, and how likely that is to be in time; none once work was begun. */
+  readonly last: { readonly startBy: Moment; readonly chance: Working } | null
 }
 
 const HANDS = 'hands'
@@ -60,7 +64,7 @@ export function timetableOf(
   schedule: Schedule,
   { eventAt, people }: TimetableQuestion,
   happened: ReadonlyMap<string, Happened> = new Map(),
-): Timetable {
+): Omit<Timetable, 'risk' | 'last' | 'standing'> {
   const stateOf = (task: string): Slot['state'] => {
     const has = happened.get(task)
     return !has ? 'toDo' : has.to === null ? 'underWay' : 'done'
@@ -127,8 +131,6 @@ export function timetableOf(
     atVenueBy: Math.min(job.endAt, ...atVenue),
     reasons: schedule.placed.map(({ task, reason }) => ({ task, reason })),
     unkeptPins: schedule.unkeptPins,
-    risk: null,
-    standing: null,
   }
 }
 
@@ -150,7 +152,3 @@ export type NoTimetable =
   | { readonly code: 'no-working-time'; readonly task: string }
   | { readonly code: 'no-formers'; readonly formers: string }
   | { readonly code: 'goes-off'; readonly task: string; readonly next: string }
-export const SEED = 1
-
-/** What it takes to be ready nine times in ten: ready so much earlier than asked, and begun then. */
-export type SureStart = { readonly earlierMin: number; readonly startBy: Moment; readonly chance: number }

@@ -2,7 +2,7 @@
  * A schedule with room to breathe: what keeps is done as soon as there is time, and a day is begun early rather than
  * ended late, so that damp and mishaps find hours to spare before the event.
  */
-import { earliestIn, freeBefore, without, type FreeTime } from './freeTime'
+import { earliestIn, freeBefore, withoutAll, type FreeTime } from './freeTime'
 import { dayOf } from '../quantity'
 import type { Job, PlacedTask, Schedule, Task } from './task'
 import type { Stretch } from './workingHours'
@@ -21,7 +21,11 @@ const endOf = ({ parts }: PlacedTask): number => parts.at(-1)!.to
 export function smoothed(job: Job, schedule: Schedule): Schedule {
   const taskOf = new Map(job.tasks.map((task) => [task.id, task]))
   const placed = new Map(schedule.placed.map((each) => [each.task, each]))
-  const whole = new Map(job.people.map((person) => [person.id, freeBefore(person, job.endAt)]))
+  const begin = dayOf(schedule.startBy)
+  const whole = new Map(
+    job.people.map((person) => [person.id, freeBefore(person, job.endAt).filter(({ to }) => to > begin)]),
+  )
+  const opens = openings([...whole.values()])
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
     let hasMoved = false
     const order = [...placed.values()]
@@ -31,7 +35,7 @@ export function smoothed(job: Job, schedule: Schedule): Schedule {
       })
       .sort((one, other) => startOf(one) - startOf(other))
     for (const each of order) {
-      const moved = earlier(taskOf.get(each.task)!, each, job, schedule, placed, whole)
+      const moved = earlier(taskOf.get(each.task)!, each, job, schedule, placed, whole, opens)
       if (moved) placed.set(each.task, moved)
       hasMoved ||= moved !== null
     }
@@ -40,10 +44,16 @@ export function smoothed(job: Job, schedule: Schedule): Schedule {
   return { ...schedule, placed: schedule.placed.map(({ task }) => placed.get(task)!) }
 }
 
+/** When somebody begins to work, day by day. */
+function openings(whole: readonly FreeTime[]): ReadonlyMap<number, number> {
+  const opens = new Map<number, number>()
+  for (const { from } of whole.flat()) opens.set(dayOf(from), Math.min(from, opens.get(dayOf(from)) ?? Infinity))
+  return opens
+}
+
 /** No task is done before: what keeps till the end of its day only on that day, other things as long as they keep. */
-function earliestOf({ keeps, notBefore }: Task, start: number, whole: ReadonlyMap<string, FreeTime>): number {
-  const opens = [...whole.values()].flatMap((free) => free.map(({ from }) => from))
-  const today = Math.min(start, ...opens.filter((from) => from >= dayOf(start)))
+function earliestOf({ keeps, notBefore }: Task, start: number, opens: ReadonlyMap<number, number>): number {
+  const today = Math.min(start, opens.get(dayOf(start)) ?? start)
   return Math.max(keeps === 'day' ? today : -Infinity, notBefore ?? -Infinity)
 }
 
@@ -55,6 +65,7 @@ function earlier(
   schedule: Schedule,
   placed: ReadonlyMap<string, PlacedTask>,
   whole: ReadonlyMap<string, FreeTime>,
+  opens: ReadonlyMap<number, number>,
 ): PlacedTask | null {
   const after = job.waits
     .filter((wait) => wait.after === task.id)
@@ -72,7 +83,7 @@ function earlier(
         )
         .map((other) => endOf(placed.get(other.hold.until)!)),
     )
-  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), whole), ...after, ...units)
+  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), opens), ...after, ...units)
   if (from >= startOf(now) - NEAR_MIN) return null
   const parts = task.byHand ? freeParts(task, now, from, placed, whole) : [{ from, to: from + task.durationMin }]
   if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN || (!task.byHand && !task.anyHour)) return null
@@ -96,8 +107,9 @@ function freeParts(
   placed: ReadonlyMap<string, PlacedTask>,
   whole: ReadonlyMap<string, FreeTime>,
 ): readonly Stretch[] | null {
-  let free = whole.get(now.person!)!
-  for (const other of placed.values())
-    if (other !== now && other.person === now.person) for (const part of other.parts) free = without(free, part)
-  return earliestIn(free, task.durationMin, from, task.splits)
+  const taken = [...placed.values()]
+    .flatMap((other) => (other !== now && other.person === now.person ? other.parts : []))
+    .sort((one, other) => one.from - other.from)
+  const free = withoutAll(whole.get(now.person!)!, taken)
+  return earliestIn(free, task.durationMin, from, task.splits, whole.get(now.person!)!)
 }

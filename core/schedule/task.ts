@@ -2,6 +2,9 @@
 import type { Moment } from '../quantity'
 import type { Stretch, WorkingHours } from './workingHours'
 
+/** What drying usually takes, minutes, and how far the room may be off from that, deviation of its logarithm. */
+export type Drying = { readonly usuallyMin: number; readonly deviation: number }
+
 /** Something to do, or something that happens by itself: an oven spell, a drive, warming through. Minutes. */
 export type Task = {
   readonly id: string
@@ -23,14 +26,21 @@ export type Task = {
   readonly group: string
   /** The hour it was put at by hand. */
   readonly pinnedAt: Moment | null
+  /** What goes on by itself may be drying, which strays. */
+  readonly drying: Drying | null
 }
 
-/** Between the end of one task and the beginning of another: no less, and no more where something goes off. */
+/**
+ * Between the end of one task and the beginning of another: no less, and no more where something goes off. Drying
+ * strays; a plan that is to hold leaves time to spare on top.
+ */
 export type Wait = {
   readonly before: string
   readonly after: string
   readonly leastMin: number
   readonly mostMin: number | null
+  readonly drying: Drying | null
+  readonly spareMin: number
 }
 
 /**
@@ -74,6 +84,8 @@ export type PlacedTask = {
   readonly person: string | null
   readonly parts: readonly Stretch[]
   readonly reason: Reason
+  /** Begun later than that, something after it is late. */
+  readonly latestFrom: Moment
 }
 
 /** Which unit of a resource, from 1, a hold has. */

@@ -93,8 +93,8 @@ export function dressTiers(plan: Collected, question: TimetableQuestion): readon
           ...BY_ITSELF,
           tiers: toFill,
         })
-        plan.then(last, chill, 0, CHILL_MOST_MIN)
-        plan.then(chill, cover, 0, CHILL_MOST_MIN)
+        plan.then(last, chill, 0, { mostMin: CHILL_MOST_MIN })
+        plan.then(chill, cover, 0, { mostMin: CHILL_MOST_MIN })
       }
       last = cover
     }

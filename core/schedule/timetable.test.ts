@@ -54,6 +54,7 @@ function draping(pieces: number, { firmMin, setMin, ovenMin }: Times): Making {
     name: id,
     turns: [{ task: id, hands: minutes(2 * pieces), units: 1, load: null }],
     rest: minutes(0),
+    drying: null,
     since: null,
     ovenMin: null,
     hold: null,
@@ -106,6 +107,8 @@ function questionFor(
   return {
     eventAt,
     aheadMin: 30,
+    venueOpensAt: eventAt - 12 * 60,
+    wantedChance: 0.5,
     driveMin: 40,
     tiers: [],
     isKeptChilled: false,
@@ -127,9 +130,10 @@ const none = found('none', 0, 'count', 'bought covered')
 const BOUGHT_COVERED: CakeCounts = { tiers: none, filled: none, covered: none, picks: none }
 
 const timetableOf = (question: TimetableQuestion): Timetable => valueOf(planTimetable(question, WALKS))
+/** The last possible hour to start. */
 const startOf = (question: TimetableQuestion): number => {
   const result = planTimetable(question, WALKS)
-  return result.ok ? result.value.startBy : -Infinity
+  return result.ok ? result.value.last!.startBy : -Infinity
 }
 
 /** Checks a timetable by rules of its own, without any of the search. Returns what is wrong with it. */

@@ -3,6 +3,7 @@ import { asTimed, type Learned, type UsedFactor } from '../learn'
 import { derive, found, starting, sumOf, type Working } from '../quantity'
 import type { Glued, PlaceId } from '../technique'
 import type { LaidPiece } from './loads'
+import type { Drying } from './task'
 import { paceWorking, type Pace } from './pace'
 
 /**
@@ -37,6 +38,8 @@ export type MakingStep = {
   readonly name: string
   readonly turns: readonly Turn[]
   readonly rest: Working
+  /** What the rest usually takes, where it is drying. */
+  readonly drying: Drying | null
   readonly since: string | null
   /** Minutes in the oven after it, when it dries there. */
   readonly ovenMin: Working | null

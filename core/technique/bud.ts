@@ -123,6 +123,7 @@ export const bud = defineTechnique({
 
   wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
 
+  placeMin: 1,
   steps: [
     {
       id: 'cut',

@@ -115,6 +115,7 @@ export const butterfly = defineTechnique({
     ]
   },
 
+  placeMin: 1,
   steps: [
     {
       id: 'cut',

@@ -86,6 +86,7 @@ export const fillerSprig = defineTechnique({
     }
   },
 
+  placeMin: 1,
   steps: [
     {
       id: 'snip',

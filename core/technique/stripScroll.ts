@@ -71,6 +71,7 @@ export const stripScroll = defineTechnique({
     ]
   },
 
+  placeMin: 1,
   steps: [
     {
       id: 'cut',

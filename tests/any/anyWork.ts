@@ -35,6 +35,18 @@ export const anyTask = (id: string, durationMin: number, change: Partial<Task> =
   notBefore: null,
   group: id.replace(/\d+$/, ''),
   pinnedAt: null,
+  drying: null,
+  ...change,
+})
+
+/** A wait between two tasks. */
+export const anyWait = (before: string, after: string, leastMin = 0, change: Partial<Wait> = {}): Wait => ({
+  before,
+  after,
+  leastMin,
+  mostMin: null,
+  drying: null,
+  spareMin: 0,
   ...change,
 })
 
@@ -65,6 +77,8 @@ export function chanceWork(seed: number, chains: number, steps: number): Job {
         after: id,
         leastMin,
         mostMin: stream() < 0.12 ? leastMin + 36 * HOUR : null,
+        drying: leastMin > HOUR ? { usuallyMin: leastMin * 0.6, deviation: 0.4 } : null,
+        spareMin: 0,
       })
       // What comes off one former does not go on another at the same time.
       isHeld = !isHeld && stream() < 0.5

@@ -19,21 +19,6 @@ const rests = computed(() =>
     }))
     .filter((each) => each.rests.length > 0),
 )
-const usesGlycerin = computed(() =>
-  plan.value.decorations.some(
-    ({ elements, liquids }) => elements.length > 0 && liquids.some(({ mixture }) => mixture === 'conditioner'),
-  ),
-)
-const touch = computed(() =>
-  plan.value.slowing.conditionedTouchMin === null
-    ? null
-    : found(
-        'dry to the touch',
-        plan.value.slowing.conditionedTouchMin,
-        'duration',
-        'walk of the drying curve: conditioned wafer on a mat, a fan on it, a fifth of glycerin',
-      ),
-)
 const PAN_C = 140
 const WATER_G = 3
 /** Decorations that dry in a pan. */
@@ -74,11 +59,11 @@ const stiff = (minutes: number | null): string =>
       <p v-for="{ id, name, pan } in inPan" :key="id" class="mt-1 text-[0.94rem]">
         {{ name }}: about <FigureLink :working="pan" /> in the pan; out while it still bends.
       </p>
-      <p v-if="usesGlycerin" class="mt-1 text-[0.94rem]">
+      <p v-for="{ decoration, name, touch } in plan.conditioned" :key="decoration" class="mt-1 text-[0.94rem]">
         <template v-if="touch"
-          >Paper with glycerin is dry to the touch after about <FigureLink :working="touch" /> before a fan, and stays
-          flexible.</template
-        ><template v-else>Paper with glycerin stays tacky in this room.</template>
+          >{{ name }}: paper with glycerin is dry to the touch after about <FigureLink :working="touch" /> before a fan,
+          and stays flexible.</template
+        ><template v-else>{{ name }}: paper with glycerin stays tacky in this room.</template>
       </p>
     </section>
     <section aria-labelledby="stays-stiff" data-testid="on-the-cake">

@@ -2,6 +2,7 @@ import type { Workshop } from '#core/workshop'
 import { stepKey } from '#core/decoration'
 import {
   breakageOf,
+  DRY_STATES,
   dryingFactor,
   dryingForetold,
   handsFactor,
@@ -88,22 +89,24 @@ export function knowledgeOf({
       },
     ]
   })
-  const drying = paperIds.flatMap((paper): readonly Known[] => {
-    const { median, deviation, sightings } = dryingFactor(paper, room, dryingTrials, shift)
-    if (sightings === 0) return []
-    return [
-      {
-        id: `drying ${paper}`,
-        group: 'drying',
-        name: `${paperOf(paper).name}, in ${room}`,
-        trials: sightings,
-        isUsed: sightings >= learnFrom,
-        says: `takes ${times(median)} to dry, nine in ten within ${printNumber(median * Math.exp(1.2816 * deviation), 2)} of the curve`,
-        began: `nine in ten within ${printNumber(Math.exp(1.2816 * 0.55), 2)}`,
-        foretold: dryingForetold(paper, dryingTrials, shift),
-      },
-    ]
-  })
+  const drying = paperIds.flatMap((paper) =>
+    DRY_STATES.flatMap((state): readonly Known[] => {
+      const { median, deviation, sightings } = dryingFactor(paper, state, room, dryingTrials, shift)
+      if (sightings === 0) return []
+      return [
+        {
+          id: `drying ${paper} ${state}`,
+          group: 'drying',
+          name: `${paperOf(paper).name}${state === 'handle' ? ', to be handled' : ', to stand'}, in ${room}`,
+          trials: sightings,
+          isUsed: sightings >= learnFrom,
+          says: `takes ${times(median)} to dry, nine in ten within ${printNumber(median * Math.exp(1.2816 * deviation), 2)} of the curve`,
+          began: `nine in ten within ${printNumber(Math.exp(1.2816 * 0.55), 2)}`,
+          foretold: dryingForetold(paper, state, dryingTrials, shift),
+        },
+      ]
+    }),
+  )
   const hands = [...new Set(runs.filter(({ odd }) => !odd).map(({ step }) => step))].map((step): Known => {
     const { median, deviation, sightings } = handsFactor(step, runs)
     return {

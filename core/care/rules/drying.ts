@@ -23,12 +23,12 @@ export const DRYING_RULES: readonly Rule[] = [
       `under 60 %.`,
   ),
   rule(
-    'paper-never-firm',
+    'paper-never-dry',
     'dry',
     'look',
-    ({ paperNeverFirm }) => paperNeverFirm.length > 0,
-    ({ paperNeverFirm, roomHumidity }) =>
-      `At ${percent(roomHumidity)} wafer never stands firm: ${paperNeverFirm.join(', ')}. Dry it in a closed ` +
+    ({ paperNeverDry }) => paperNeverDry.length > 0,
+    ({ paperNeverDry, roomHumidity }) =>
+      `At ${percent(roomHumidity)} wafer never gets dry enough: ${paperNeverDry.join(', ')}. Dry it in a closed ` +
       `box with desiccant, in a cool oven, or dry the room; the timetable reckons with four times the usual rest.`,
   ),
   rule(

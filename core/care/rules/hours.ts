@@ -1,5 +1,5 @@
 /** What may go wrong with hours, road and venue. */
-import { dayClockText, printDuration } from '../../quantity'
+import { dayClockText, percent, printDuration } from '../../quantity'
 import { rule, type Rule } from './rule'
 
 export const HOUR_RULES: readonly Rule[] = [
@@ -17,6 +17,15 @@ export const HOUR_RULES: readonly Rule[] = [
     'look',
     ({ startBy, now }) => startBy !== null && startBy >= now && startBy - now < 24 * 60,
     ({ startBy, now }) => `Only ${printDuration(startBy! - now)} left until you must start.`,
+  ),
+  rule(
+    'unsure',
+    'timetable',
+    'look',
+    ({ unsure }) => unsure !== null,
+    ({ unsure }) =>
+      `Ready in time with about ${percent(unsure!.chance)}, not the ${percent(unsure!.wanted)} you plan for, however early ` +
+      `you begin. ${unsure!.help.length > 0 ? `What helps: ${unsure!.help.join('; ')}.` : 'Do less at once, or dry in another way.'}`,
   ),
   rule(
     'no-timetable',

@@ -1,33 +1,38 @@
 /** How paper dries here: estimates for what is soaked, and how much slower or quicker than usual the rest is. */
 import type { PlannedDecoration } from '../../decoration'
 import {
+  conditionedTouchMin,
   dryingCaseMin,
-  dryingCurve,
   dryingRemedies,
   estimateDrying,
-  moistureAfter,
-  moved,
-  onMat,
   paperSheet,
   type Climate,
   type DryingEstimate,
   type DryingLearned,
   type DryingRemedy,
+  type Readiness,
 } from '../../dry'
-import type { UsedFactor } from '../../learn'
+import { driedPaper, type DryState, type Learned, type UsedFactor } from '../../learn'
+import type { Drying } from '../../schedule'
 import { paperOf, type Paper, type PaperId } from '../../material'
-import { derive, found, starting, type Working } from '../../quantity'
-import { fixed, type Step } from '../../technique'
+import { derive, found, NINETY_PERCENT, starting, type Working } from '../../quantity'
+import { glycerinShare, mixtureOf, withoutAny } from '../../mixture'
+import { fixed, techniqueOf, type Ingredient, type Step } from '../../technique'
 
 /** The room that usual rests are told for. */
 const USUAL_ROOM: Climate = { airC: 22, humidity: 0.475 }
 /** A room in a damp spell. */
 const DAMP = 0.75
-const HORIZON_H = 96
-/** A rest takes at most so many times as long as usual: after that it is dried in an oven or a dry box. */
+/** Where paper never gets so far it is dried otherwise, and a caution says how: this many times as long as usual. */
 const AT_MOST = 4
 /** Rests shorter than this are for glue and cooling; no drying is learned from them. Minutes. */
 const DRYING_FROM_MIN = 20
+/** One piece strays so far from the next, deviation of its logarithm. */
+const PIECE_DEVIATION = 0.25
+/** A paper and a room that nothing was logged of. */
+const UNKNOWN_ROOM_DEVIATION = Math.hypot(0.3, 0.38)
+/** Nine pieces of ten are ready within so many times what they usually take. */
+const NINE_IN_TEN = starting('for nine pieces of ten', Math.exp(NINETY_PERCENT * PIECE_DEVIATION), 'ratio', 'usual')
 
 type Ratios = { readonly handle: number | null; readonly firm: number | null }
 
@@ -35,21 +40,13 @@ type Ratios = { readonly handle: number | null; readonly firm: number | null }
  * How many times as long paper takes in a room as usual: till it can be handled, till it stands firm. None where it
  * never does.
  */
-export type Slowing = Readonly<Record<Paper['kind'], Ratios>> & {
-  /**
-   * Minutes until paper with glycerin, before a fan, is dry to the touch; none where it never is. It stays flexible.
-   */
-  readonly conditionedTouchMin: number | null
-}
+export type Slowing = Readonly<Record<Paper['kind'], Ratios>>
 
 /** What usual rests are reckoned by: thin paper that is to be handled, a little thicker that is to stand. */
 const CASES = {
   wafer: { handle: ['waferHandle', 0.28], firm: ['waferFirm', 0.3] },
   film: { handle: ['filmHandle', 0.2], firm: ['filmHandle', 0.2] },
 } as const
-
-/** A sheet brushed with conditioner on a mat, a fan on it. */
-const CONDITIONED = { sheet: paperSheet('wafer', 0.28), waterGPerDm2: 1, glycerinGG: 0.2 } as const
 
 /** How a room slows drying against the one that usual rests are told for. */
 export function slowingOf(room: Climate): Slowing {
@@ -59,16 +56,7 @@ export function slowingOf(room: Climate): Slowing {
     return here === null ? null : here / dryingCaseMin(id, thicknessMm, USUAL_ROOM)!
   }
   const ratios = (kind: Paper['kind']): Ratios => ({ handle: ratio(kind, 'handle'), firm: ratio(kind, 'firm') })
-  const { sheet, waterGPerDm2, glycerinGG } = CONDITIONED
-  const wrap = dryingCurve({
-    sheet,
-    startMoisture: moistureAfter(sheet, waterGPerDm2),
-    surroundings: moved(onMat(room), 'fan'),
-    roomC: room.airC,
-    horizonH: HORIZON_H,
-    glycerinGG,
-  })
-  return { wafer: ratios('wafer'), film: ratios('film'), conditionedTouchMin: wrap.reachedMin.touch }
+  return { wafer: ratios('wafer'), film: ratios('film') }
 }
 
 /** Soaked paper drying in one way, for all decorations that dry so: here, in a damp spell, and what would be quicker. */
@@ -94,7 +82,7 @@ type DryInputs = {
   readonly workroom: Climate
   readonly venue: Climate
   readonly transport: Climate
-  readonly learned: Readonly<Partial<Record<PaperId, UsedFactor>>>
+  readonly learned: Learned['drying']
   readonly limit: DryingLearned['limit']
 }
 
@@ -110,7 +98,7 @@ export function dryStage(inputs: DryInputs): readonly SoakedDrying[] {
     const sheet = paperSheet(kind, thicknessMm)
     const way: DryingEstimate['way'] = drying.way === 'oven' ? 'oven' : 'mat'
     const { soakWaterC, ovenC } = drying
-    const known = { factor: learned[paper] ?? null, limit }
+    const known = { factor: learned[driedPaper(paper, 'firm')] ?? null, limit }
     const question = { sheet, way, soakWaterC, ovenC, venue, transport, learned: known }
     return {
       id,
@@ -128,72 +116,139 @@ export function dryStage(inputs: DryInputs): readonly SoakedDrying[] {
 export const dryingOf = (dryings: readonly SoakedDrying[], decoration: string): SoakedDrying | null =>
   dryings.find(({ decorations }) => decorations.includes(decoration)) ?? null
 
-/** A rest of damped paper here; where it never gets so far, the usual rest four times over. */
-export function dampRestMin(usualMin: number, state: keyof Ratios, slowing: Ratios): number {
-  return Math.round(usualMin * Math.min(AT_MOST, slowing[state] ?? AT_MOST))
-}
-
 /** What is needed to know a rest. */
-type RestFacts = {
-  readonly kind: Paper['kind']
+export type RestFacts = {
+  readonly paper: PaperId
   readonly slowing: Slowing
   readonly soaked: DryingEstimate | null
-  readonly factor: UsedFactor | null
+  readonly learned: Learned['drying']
+  /** What a mixture is replaced by, and how many times as long it takes to dry. */
+  readonly swap: { readonly name: string; readonly times: number } | null
 }
 
-/** A rest after a step, with its working; none where paper never gets so far. */
-export function restAfter({ name, rest = fixed(0) }: Pick<Step, 'name' | 'rest'>, facts: RestFacts): Working | null {
+/** A rest as it is planned, and what it usually takes where it is drying. */
+export type PlannedRest = { readonly planned: Working; readonly drying: Drying | null }
+
+/** How far a room and a paper may be off from the curve; less, the more was logged. */
+const roomDeviation = (factor: UsedFactor | undefined): number =>
+  factor ? Math.sqrt(Math.max(0, factor.deviation ** 2 - PIECE_DEVIATION ** 2)) : UNKNOWN_ROOM_DEVIATION
+
+const stateOf = (until: Readiness): DryState => (until === 'firm' || until === 'set' ? 'firm' : 'handle')
+
+/** A rest after a step, with its working; none where soaked film never gets so far. */
+export function restAfter(
+  { name, rest = fixed(0) }: Pick<Step, 'name' | 'rest'>,
+  facts: RestFacts,
+): PlannedRest | null {
   const label = `rest after “${name.toLowerCase()}”`
-  if ('fixedMin' in rest) return starting(label, rest.fixedMin, 'duration', 'usual')
-  if (rest.from === 'soaked') {
-    const planned = facts.soaked?.ready[rest.until].planned ?? null
-    return (
-      planned && derive(label, 'duration', 'to the next minute', '{planned}', { planned }, (v) => Math.ceil(v.planned))
-    )
+  if ('fixedMin' in rest) return { planned: starting(label, rest.fixedMin, 'duration', 'usual'), drying: null }
+  if (rest.from === 'soaked') return soakedRest(label, rest.until, facts)
+  return dampRest(label, rest.usualMin, stateOf(rest.until), facts)
+}
+
+function soakedRest(label: string, until: Readiness, { paper, soaked, learned }: RestFacts): PlannedRest | null {
+  const { planned, median } = soaked?.ready[until] ?? { planned: null, median: null }
+  if (!planned || !median) return null
+  return {
+    planned: derive(label, 'duration', 'to the next minute', '{planned}', { planned }, (v) => Math.ceil(v.planned)),
+    drying: { usuallyMin: median.value, deviation: roomDeviation(learned[driedPaper(paper, 'firm')]) },
   }
-  const state = rest.until === 'firm' || rest.until === 'set' ? 'firm' : 'handle'
-  const here = dampRestMin(rest.usualMin, state, facts.slowing[facts.kind])
-  const usual = derive(
-    label,
+}
+
+/**
+ * A rest of damped paper: usual practice as this room slows it, and as it was logged; for nine pieces of ten, and no
+ * less than practice until there are logs.
+ *
+ * By hand, half an hour in a room twice as slow: 30 × 2 × 1.378 = 83 min. In a room that is twice as quick: 30 × 0.5 ×
+ * 1.378 = 21, so 30 min.
+ */
+function dampRest(
+  label: string,
+  usualMin: number,
+  state: DryState,
+  { paper, slowing, learned, swap }: RestFacts,
+): PlannedRest {
+  const ratio = Math.min(AT_MOST, slowing[paperOf(paper).kind][state] ?? AT_MOST)
+  const factor = usualMin < DRYING_FROM_MIN ? undefined : learned[driedPaper(paper, state)]
+  const usual = starting('usual practice', usualMin, 'duration', 'usual')
+  const curve = derive(
+    'by the curve',
     'duration',
-    'rest in this room',
-    '{usual} × {slower}',
+    'practice in this room',
+    ['{usual} × {slower}', ...(swap ? ['{swap}'] : []), ...(factor ? ['{yours}'] : [])].join(' × '),
     {
-      usual: starting('usual rest', rest.usualMin, 'duration', 'usual'),
+      usual,
       slower: found(
         'as long in this room',
-        here / rest.usualMin,
+        ratio,
         'ratio',
-        'two walks of the drying curve, here and at 22 °C and 47.5 %',
+        'two walks of the drying curve, here and at 22 °C and 47.5 %; at most four times',
       ),
+      ...(swap && { swap: starting(`with ${swap.name.toLowerCase()}`, swap.times, 'ratio', 'usual') }),
+      ...(factor && {
+        yours: found('in your room', factor.median, 'ratio', `learned from ${factor.trials} of your trials`),
+      }),
     },
-    () => here,
+    (v) => v.usual! * v.slower! * (v.swap ?? 1) * (v.yours ?? 1),
   )
-  const { factor } = facts
-  if (!factor || rest.usualMin < DRYING_FROM_MIN) return usual
-  return derive(
-    label,
-    'duration',
-    'as you logged it',
-    '{usual} × {yours}',
-    {
-      usual: { ...usual, label: 'by the curve' },
-      yours: found('in your room', factor.median, 'ratio', `learned from ${factor.trials} of your trials`),
-    },
-    (v) => Math.round(v.usual * v.yours),
-  )
+  const inputs = { curve, spread: NINE_IN_TEN }
+  const planned = factor
+    ? derive(label, 'duration', 'as you logged it', '{curve} × {spread}', inputs, (v) => Math.round(v.curve * v.spread))
+    : derive(
+        label,
+        'duration',
+        'the longer of curve and practice',
+        'longer of {curve} × {spread} and {usual}',
+        { ...inputs, usual },
+        (v) => Math.round(Math.max(v.curve * v.spread, v.usual)),
+      )
+  return { planned, drying: { usuallyMin: curve.value, deviation: roomDeviation(factor) } }
 }
 
-/** Decorations of damped paper that must stand and never stand firm in this room. */
-export const neverFirmOf = (
-  decorations: readonly Pick<PlannedDecoration, 'name' | 'steps' | 'elements' | 'paper'>[],
+/** Decorations of damped paper that never get as dry in this room as one of their steps asks. */
+export const neverDryOf = (
+  decorations: readonly Pick<PlannedDecoration, 'name' | 'steps' | 'setting' | 'elements' | 'paper'>[],
   slowing: Slowing,
 ): readonly string[] =>
   decorations
     .filter(
-      ({ steps, elements, paper }) =>
+      ({ steps, setting, elements, paper }) =>
         elements.length > 0 &&
-        slowing[paperOf(paper).kind].firm === null &&
-        steps.some(({ rest }) => rest && 'until' in rest && rest.from === 'damp' && rest.until === 'firm'),
+        [...steps, setting].some(
+          ({ rest }) =>
+            rest &&
+            'until' in rest &&
+            rest.from === 'damp' &&
+            slowing[paperOf(paper).kind][stateOf(rest.until)] === null,
+        ),
     )
     .map(({ name }) => name.toLowerCase())
+
+/** Paper of a decoration that was brushed with a mixture of glycerin: when it is dry to the touch, null for never. */
+export type Conditioned = { readonly decoration: string; readonly name: string; readonly touch: Working | null }
+
+/** Every decoration of conditioned paper, by its own paper and the recipe's own share of glycerin. */
+export const conditionedOf = ({
+  decorations,
+  unwanted,
+  room,
+}: {
+  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'name' | 'technique' | 'paper' | 'elements'>[]
+  readonly unwanted: readonly Ingredient[]
+  readonly room: Climate
+}): readonly Conditioned[] =>
+  decorations.flatMap(({ id, name, technique, paper, elements }) => {
+    const { kind, thicknessMm } = paperOf(paper)
+    const brushed = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture, per, ml }) => {
+      const share = glycerinShare(withoutAny(mixtureOf(mixture), unwanted))
+      return per === 'dm2' && share > 0 ? [{ ml, share }] : []
+    })[0]
+    if (!brushed || elements.length === 0) return []
+    const minutes = conditionedTouchMin(paperSheet(kind, thicknessMm), brushed.ml, brushed.share, room)
+    const how =
+      `walk of the drying curve: ${brushed.ml} ml for each dm², ${Math.round(brushed.share * 100)} % of it glycerin, ` +
+      'on a mat, a fan on it'
+    return [
+      { decoration: id, name, touch: minutes === null ? null : found('dry to the touch', minutes, 'duration', how) },
+    ]
+  })

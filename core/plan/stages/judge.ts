@@ -30,7 +30,7 @@ type CautionInputs = {
   readonly timetable: Plan['timetable']
   readonly dryings: readonly SoakedDrying[]
   readonly tooBig: number
-  readonly neverFirm: readonly string[]
+  readonly neverDry: readonly string[]
   readonly laidTooEarly: Facts['laidTooEarly']
 }
 
@@ -226,14 +226,22 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
             chance: Math.min(...inRoom.map(({ chanceOfSetting }) => chanceOfSetting.value)),
             atAll: inRoom.every(({ ready }) => ready.set.median !== null),
           },
-    paperNeverFirm: parts.neverFirm,
+    paperNeverDry: parts.neverDry,
     laidTooEarly: parts.laidTooEarly,
     venueHumidity: brief.venue.humidity,
     timetableProblem: timetableWords(timetable),
     startBy: timetable.ok ? timetable.value.startBy : null,
+    unsure: unsureOf(timetable),
     atVenueBy: timetable.ok ? timetable.value.atVenueBy : null,
     venueOpensAt: venueOpensAt(eventAt, brief.venueOpensMin),
   })
+}
+
+/** How likely it is to be ready, where that is less than what is wanted. */
+function unsureOf(timetable: Plan['timetable']) {
+  if (!timetable.ok || timetable.value.risk.isSure) return null
+  const { chance, wanted, help } = timetable.value.risk
+  return { chance: chance.value, wanted, help }
 }
 
 /** Coverings that are usually made with milk, cream or butter. */

@@ -8,7 +8,7 @@ import { accentStage } from './accents'
 import { bouquetStage } from './bouquets'
 import { cakeStage } from './cake'
 import { cutStage } from './cut'
-import { dryStage, slowingOf } from './dry'
+import { conditionedOf, dryStage, slowingOf } from './dry'
 import { onTheCakeStage } from './onTheCake'
 import { scheduleStage, timetableStage } from './schedule'
 import { tintStage } from './tint'
@@ -28,6 +28,7 @@ export const rememberStages = () => ({
   cut: remember(cutStage),
   tint: remember(tintStage),
   slowing: remember(slowingOf),
+  conditioned: remember(conditionedOf),
   dry: remember(dryStage),
   onTheCake: remember(onTheCakeStage),
   work: remember(workStage),

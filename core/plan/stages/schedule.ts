@@ -3,6 +3,7 @@ import type { Commission, Option } from '../../commission'
 import type { Bench } from '../../ledger'
 import type { Learned } from '../../learn'
 import {
+  dayOf,
   derive,
   found,
   ok,
@@ -23,10 +24,10 @@ import {
   timetableSince,
   workFor,
   type CakeCounts,
-  type FoundTimetable,
   type Happened,
   type Person,
   type Stretch,
+  type SurePlan,
   type TierToDress,
   type TimetableQuestion,
   type Work,
@@ -39,13 +40,16 @@ import { countOf, type MakingWork } from './work'
 
 /** Orders of work tried for an answer at once. */
 export const QUICK_WALKS = 4
-/** How often a timetable is lived through, when there is time for more than a quick answer. */
-const RISK_RUNS = 200
 
 export type ScheduleInputs = {
-  readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping'> & { readonly roadMin: number }
+  readonly brief: Pick<Commission['brief'], 'eventAt' | 'completion' | 'keeping' | 'venueOpensMin'> & {
+    readonly roadMin: number
+  }
   readonly warmMin: TimetableQuestion['warmMin']
-  readonly workshop: Pick<Workshop, 'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace' | 'moulds' | 'people' | 'busy'>
+  readonly workshop: Pick<
+    Workshop,
+    'mats' | 'trays' | 'ovenPlaces' | 'hours' | 'pace' | 'moulds' | 'people' | 'busy' | 'readyChance'
+  >
   readonly tiers: readonly TierToDress[]
   /** Picks that come out again. */
   readonly picks: number
@@ -62,11 +66,11 @@ export function toSchedule(
   { cake, pins }: Pick<Option, 'cake' | 'pins'>,
   workshop: Workshop,
 ): Pick<ScheduleInputs, 'brief' | 'workshop' | 'tiers' | 'pins'> {
-  const { eventAt, completion, keeping } = brief
-  const { mats, trays, ovenPlaces, moulds, hours, pace, people, busy } = workshop
+  const { eventAt, completion, keeping, venueOpensMin } = brief
+  const { mats, trays, ovenPlaces, moulds, hours, pace, people, busy, readyChance } = workshop
   return {
-    brief: { eventAt, completion, keeping, roadMin: roadWorking(brief).value },
-    workshop: { mats, trays, ovenPlaces, moulds, hours, pace, people, busy },
+    brief: { eventAt, completion, keeping, venueOpensMin, roadMin: roadWorking(brief).value },
+    workshop: { mats, trays, ovenPlaces, moulds, hours, pace, people, busy, readyChance },
     tiers: cake.tiers.map(tierToDress),
     pins,
   }
@@ -113,7 +117,7 @@ const setMinOf = ({ making }: MakingWork, tiers: readonly TierToDress[]): number
 export type Scheduled = {
   readonly work: Work
   readonly question: TimetableQuestion | null
-  readonly found: Result<FoundTimetable, NoTimetableReason>
+  readonly found: Result<SurePlan, NoTimetableReason>
 }
 
 /** The latest timetable for the work, before anything has happened. */
@@ -123,14 +127,17 @@ export function scheduleStage(inputs: ScheduleInputs): Scheduled {
   const work = workFor(making.making, making.inTurn, brief.completion, workshop.pace, counts, hands)
   if (making.neverSet.length > 0) return { work, question: null, found: refuse({ code: 'never-sets' }) }
   if (making.making.length === 0) return { work, question: null, found: refuse({ code: 'nothing-to-make' }) }
+  const eventAt = valueOf(parseMoment(brief.eventAt))
   const question: TimetableQuestion = {
-    eventAt: valueOf(parseMoment(brief.eventAt)),
+    eventAt,
     driveMin: brief.roadMin,
     tiers,
     isKeptChilled: brief.keeping === 'chilledSealed',
     warmMin,
     setMin: setMinOf(making, tiers),
     aheadMin: workshop.pace.aheadMin,
+    venueOpensAt: dayOf(eventAt) + brief.venueOpensMin,
+    wantedChance: workshop.readyChance,
     completion: brief.completion,
     work,
     resources: PLACES.map((place) => ({ id: place, name: PLACE_WORDS[place], count: countOf(place, workshop) })),
@@ -154,8 +161,7 @@ export function timetableStage({ scheduled, walks, tasks, now }: SinceInputs): P
   const happened = new Map(
     tasks.map(({ task, begunAt, doneAt }): readonly [string, Happened] => [task, { from: begunAt, to: doneAt }]),
   )
-  const runs = walks > QUICK_WALKS ? RISK_RUNS : 0
-  return ok(timetableSince(schedule.value, question, walks, runs, happened.size > 0 ? { happened, now } : null))
+  return ok(timetableSince(schedule.value, question, walks, happened.size > 0 ? { happened, now } : null))
 }
 
 /**
@@ -204,9 +210,10 @@ export function startByWorking(
     'start by',
     'moment',
     'walked back in working hours',
-    `the latest beginning found, back from {leave}: {hands} of work in working hours, {carLoad}` +
-      `${longest && longest.value > 0 ? ', the longest rest {longest}' : ''}`,
+    `the latest beginning found that is ready with {chance}, back from {leave}: {hands} of work in working hours, ` +
+      `{carLoad}${longest && longest.value > 0 ? ', the longest rest {longest}' : ''}`,
     {
+      chance: timetable.value.risk.chance,
       leave,
       hands: work.total,
       carLoad: paceWorking(pace, 'loadMin'),

@@ -8,6 +8,7 @@ import {
   dayClockText,
   derive,
   found,
+  percent,
   printQuantity,
   several,
   sumOf,
@@ -110,8 +111,16 @@ function colourWords({ dishes, baths }: TallyParts['dishes'], units: UnitSystem)
 const loadsOf = ({ making }: Work): number =>
   making.flatMap(({ steps }) => steps.flatMap(({ turns, hold }) => (hold?.untilStep ? turns : []))).length
 
-const leavingWords = (timetable: Plan['timetable']): string =>
-  timetable.ok && timetable.value.leaveAt !== null ? `leave ${dayClockText(timetable.value.leaveAt)}` : ''
+/** When to leave; and the last possible start, which is no more than a gamble. */
+function leavingWords(timetable: Plan['timetable']): string {
+  if (!timetable.ok) return ''
+  const { leaveAt, startBy, last } = timetable.value
+  const gamble =
+    last && last.startBy > startBy
+      ? `; last possible ${dayClockText(last.startBy)}, about ${percent(last.chance.value)}`
+      : ''
+  return `leave ${dayClockText(leaveAt)}${gamble}`
+}
 
 /** Why there is no hour to start. */
 function noStartWords(timetable: Plan['timetable']): string {

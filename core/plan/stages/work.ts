@@ -1,12 +1,12 @@
 /** From decorations to work: turns, loads on mats and trays, hands, rests, what they occupy. */
 import { handsAt, type PlannedDecoration } from '../../decoration'
-import { paperOf } from '../../material'
 import { derive, found, sumOf, type Working } from '../../quantity'
 import { cutEachOf, cutShareOf } from './cutting/share'
 import { type Load, type MadeAgain, type Making, type MakingStep, type Turn } from '../../schedule'
-import { PLACE_WORDS, techniqueOf, type PlaceId, type Step } from '../../technique'
+import { mixtureOf, withoutAny } from '../../mixture'
+import { PLACE_WORDS, techniqueOf, type Ingredient, type PlaceId, type Step } from '../../technique'
 import { bathStep, type Bath } from '../../tint'
-import { dryingOf, restAfter } from './dry'
+import { dryingOf, restAfter, type PlannedRest, type RestFacts } from './dry'
 import { orderInBath, loadsOf, recutsOf, dosesOf, type Loads, type Dosed } from './loads'
 import { loadHands, shareOf, againHands } from './turnHands'
 import type { WorkInputs } from './workInputs'
@@ -55,6 +55,15 @@ function placedTurns(decoration: PlannedDecoration, step: Step, hands: Working, 
   }))
 }
 
+/** What replaces a mixture of a decoration and dries the most slowly; none where a client wants nothing left out. */
+function slowestSwap({ liquids }: PlannedDecoration, unwanted: readonly Ingredient[]): RestFacts['swap'] {
+  const swaps = liquids.flatMap(({ mixture }) => {
+    const { name, swap } = withoutAny(mixtureOf(mixture), unwanted)
+    return swap ? [{ name, times: swap.driesTimes }] : []
+  })
+  return swaps.reduce<RestFacts['swap']>((slow, each) => (slow && slow.times >= each.times ? slow : each), null)
+}
+
 /** The longest of some minutes. */
 const longest = (rests: readonly Working[]): Working =>
   rests.reduce((one, other) => (other.value > one.value ? other : one))
@@ -75,11 +84,12 @@ function makingOf(
     handsAt(step, technique, pieces, count, inputs.stepMinutes, inputs.learned.hands, cut)
   const soaked = dryingOf(inputs.dryings, id)?.estimate ?? null
   const inOven = decoration.drying.way === 'oven'
-  const facts = {
-    kind: paperOf(decoration.paper).kind,
+  const facts: RestFacts = {
+    paper: decoration.paper,
     slowing: inputs.slowing,
     soaked,
-    factor: inputs.learned.drying[decoration.paper] ?? null,
+    learned: inputs.learned.drying,
+    swap: slowestSwap(decoration, inputs.unwanted),
   }
   const rests = steps.map((step) => restAfter(step, facts))
   const setMin = soaked?.ready.set.planned ?? null
@@ -109,7 +119,8 @@ function makingOf(
       id: step.id,
       name: step.name,
       turns,
-      rest: rests[at]!,
+      rest: rests[at]!.planned,
+      drying: rests[at]!.drying,
       since: step.rest && 'since' in step.rest ? (step.rest.since ?? null) : null,
       ovenMin:
         isOnFormer && inOven && setMin
@@ -146,7 +157,7 @@ function makingOf(
       task: recut.id,
       name: `${name}: make ${recut.many} again`,
       hands: againHands(recut, steps, cutEach),
-      rest: longest(rests as readonly Working[]),
+      rest: longest((rests as readonly PlannedRest[]).map(({ planned }) => planned)),
     })),
   }
 }

@@ -3,6 +3,7 @@ import { type PlannedDecoration, type TypedMinutes } from '../../decoration'
 import type { Recut } from '../../ledger'
 import { type Learned } from '../../learn'
 import { type Pace } from '../../schedule'
+import type { Ingredient } from '../../technique'
 import { type Bath } from '../../tint'
 import type { Workshop } from '../../workshop'
 import type { CutGroup } from './cutting/group'
@@ -15,6 +16,8 @@ export type WorkInputs = {
   readonly baths: readonly Bath[]
   readonly dryings: readonly SoakedDrying[]
   readonly slowing: Slowing
+  /** What a client wants left out, so that mixtures are replaced. */
+  readonly unwanted: readonly Ingredient[]
   readonly learned: Pick<Learned, 'drying' | 'hands'>
   readonly recuts: readonly Recut[]
   readonly pace: Pace

@@ -88,6 +88,7 @@ export const puff = defineTechnique({
     ]
   },
 
+  placeMin: 1,
   steps: [
     {
       id: 'cut',

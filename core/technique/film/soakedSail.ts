@@ -90,7 +90,7 @@ export const soakedSail = defineTechnique({
   dries: ['mat', 'oven'],
   startingColouring: 'stepped',
   stands: true,
-  placeMin: 4,
+  placeMin: 3,
   parameters,
   startingParameters: {
     sizing: 'toFit',

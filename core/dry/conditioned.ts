@@ -1,0 +1,31 @@
+/** Paper brushed with a conditioner of glycerin: dry to the touch, and supple for good. */
+import { moved, onMat, type Climate } from './air'
+import { dryingCurve, dryMassKgM2, type Sheet } from './dryingCurve'
+import { moistureAfter } from './paperSheet'
+
+/** Glycerin weighs so much, g/ml; water 1. */
+const GLYCERIN_G_PER_ML = 1.26
+const G_PER_DM2_KG_PER_M2 = 10
+const HORIZON_H = 96
+
+/**
+ * Minutes until conditioned paper on a mat, a fan on it, is dry to the touch; null where it never is.
+ * @param mlPerDm2 conditioner brushed on
+ * @param glycerinShare share of the conditioner's volume
+ */
+export function conditionedTouchMin(
+  sheet: Sheet,
+  mlPerDm2: number,
+  glycerinShare: number,
+  room: Climate,
+): number | null {
+  const dryGPerDm2 = dryMassKgM2(sheet) * G_PER_DM2_KG_PER_M2
+  return dryingCurve({
+    sheet,
+    startMoisture: moistureAfter(sheet, mlPerDm2 * (1 - glycerinShare)),
+    surroundings: moved(onMat(room), 'fan'),
+    roomC: room.airC,
+    horizonH: HORIZON_H,
+    glycerinGG: (mlPerDm2 * glycerinShare * GLYCERIN_G_PER_ML) / dryGPerDm2,
+  }).reachedMin.touch
+}
