@@ -1,6 +1,6 @@
 import ical, { ICalAlarmType } from 'ical-generator'
 import { momentText, type Moment } from '../quantity'
-import type { Slot } from '../schedule'
+import { inOneBreath, type Slot } from '../schedule'
 
 /** Floating local time, as the plan keeps it: the calendar shows it at that hour wherever it is opened. */
 const floating = (moment: Moment): string => `${momentText(moment)}:00`
@@ -14,7 +14,7 @@ export function writeCalendar(slots: readonly Slot[], commissionId: string, name
     name: `${name}: timetable`,
     prodId: { company: 'Lamellon', product: 'timetable', language: 'EN' },
   })
-  for (const slot of slots.filter(({ hands, kind }) => hands || kind === 'event')) {
+  for (const slot of inOneBreath(slots).filter(({ hands, kind }) => hands || kind === 'event')) {
     const entry = calendar.createEvent({
       id: `${slot.id}@${commissionId}.lamellon`,
       start: floating(slot.from),

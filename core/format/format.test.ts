@@ -19,7 +19,8 @@ import { demoCommission, demoWorkshop } from '../demo'
 import { cutSheetPicture } from '../draw'
 import { derivePlan } from '../plan'
 import { TECHNIQUES } from '../technique'
-import { momentText, parseMoment, valueOf } from '../quantity'
+import { parseMoment, valueOf } from '../quantity'
+import { inOneBreath } from '../schedule'
 
 const now = valueOf(parseMoment('2026-11-24T09:00'))
 const file = { commission: demoCommission(now), workshop: demoWorkshop() }
@@ -271,7 +272,7 @@ describe('the calendar', () => {
     const slots = valueOf(plan.timetable).slots
     const calendar = new ICAL.Component(ICAL.parse(writeCalendar(slots, 'quillfinch', 'Quillfinch Press', now)))
     const events = calendar.getAllSubcomponents('vevent')
-    const byHand = slots.filter(({ hands }) => hands)
+    const byHand = inOneBreath(slots).filter(({ hands }) => hands)
     expect(events).toHaveLength(byHand.length + 1)
     expect(events.filter((event) => event.getFirstSubcomponent('valarm'))).toHaveLength(byHand.length)
     expect(new Set(events.map((event) => event.getFirstPropertyValue('uid'))).size).toBe(events.length)

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan'
+import { inOneBreath } from '../schedule'
 import { momentText, workingSentence, type Working } from '../quantity'
 
 const figure = (working: Working | null): object | null =>
@@ -97,7 +98,7 @@ export const planSummary = (plan: Plan): object => ({
     ),
   })),
   timetable: plan.timetable.ok
-    ? plan.timetable.value.slots.map(({ name, lane, from, to }) => ({
+    ? inOneBreath(plan.timetable.value.slots).map(({ name, lane, from, to }) => ({
         name,
         lane,
         from: momentText(from),

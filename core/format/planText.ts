@@ -1,4 +1,5 @@
 import type { Plan } from '../plan'
+import { inOneBreath } from '../schedule'
 import {
   dateClockText,
   printDuration,
@@ -25,7 +26,7 @@ export function planText(name: string, plan: Plan, units: UnitSystem): string {
     ),
   ])
   const slots = plan.timetable.ok
-    ? plan.timetable.value.slots.map(
+    ? inOneBreath(plan.timetable.value.slots).map(
         ({ from, to, name: task, lane }) =>
           `  ${dateClockText(from)}  ${printDuration(to - from).padEnd(12)} ${task} (${lane})`,
       )

@@ -37,11 +37,10 @@ function latestEnd(
   let to = task.endsBy ?? job.endAt
   let reason: Reason = { kind: 'end' }
   for (const { after: next, leastMin, spareMin } of after.get(task.id) ?? none) {
-    const waitMin = leastMin + spareMin
-    const latest = startOf(placed.get(next)!) - waitMin
+    const latest = startOf(placed.get(next)!) - leastMin - spareMin
     if (latest < to) {
       to = latest
-      reason = { kind: 'next', task: next, waitMin }
+      reason = { kind: 'next', task: next, waitMin: leastMin }
     }
   }
   for (const { resource, units: wanted } of ends.get(task.id) ?? none) {

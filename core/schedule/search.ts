@@ -11,7 +11,7 @@ import type { Job, NoSchedule, Schedule, Task } from './task'
  * Whether one schedule is better than another: it keeps more pins, begins later, or has fewer turns from one thing to
  * another.
  */
-const isBetter = (one: Schedule, other: Schedule): boolean =>
+export const isBetter = (one: Schedule, other: Schedule): boolean =>
   one.unkeptPins.length !== other.unkeptPins.length
     ? one.unkeptPins.length < other.unkeptPins.length
     : one.startBy !== other.startBy
@@ -159,20 +159,22 @@ function limited(job: Job, limit: number): Job {
   }
 }
 
-/**
- * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never
- * makes it begin earlier.
- */
-export function searchLatest(job: Job, seed: number, walks: number): Result<FoundSchedule, NoSchedule> {
+/** Limits on the units in use that are worth a search. */
+export function limitsOf(job: Job): readonly number[] {
   const most = Math.max(
     1,
     ...singles(job).map(({ id, count }) => Math.min(count, job.holds.filter(({ resource }) => resource === id).length)),
   )
-  const limits = [...new Set([...Array.from({ length: MOST_LIMITS }, (_, at) => Math.min(most, 1 + at)), most])]
-  return limits
-    .map((limit) => found(searchSchedule(limited(job, limit), seed), walks, limit))
-    .reduce((one, other) => (!one.ok || (other.ok && isBetter(other.value.schedule, one.value.schedule)) ? other : one))
+  return [...new Set([...Array.from({ length: MOST_LIMITS }, (_, at) => Math.min(most, 1 + at)), most])]
 }
+
+/** The latest schedule found with so many walks and no more than so many units of each former in use. */
+export const searchLimited = (
+  job: Job,
+  limit: number,
+  seed: number,
+  walks: number,
+): Result<FoundSchedule, NoSchedule> => found(searchSchedule(limited(job, limit), seed), walks, limit)
 
 /** The latest schedule of a job that is like another: from the order that was good there. */
 export const searchFrom = (
@@ -188,8 +190,13 @@ function found(search: ScheduleSearch, walks: number, limit: number): Result<Fou
   return best.ok ? ok({ schedule: best.value, order: search.order(), limit }) : best
 }
 
-/** The latest schedule found, without how it came about. */
+/**
+ * The latest schedule found with so many walks for each limit on the units in use, so that more of one former never
+ * makes it begin earlier.
+ */
 export function latestSchedule(job: Job, seed: number, walks: number): Result<Schedule, NoSchedule> {
-  const best = searchLatest(job, seed, walks)
+  const best = limitsOf(job)
+    .map((limit) => searchLimited(job, limit, seed, walks))
+    .reduce((one, other) => (!one.ok || (other.ok && isBetter(other.value.schedule, one.value.schedule)) ? other : one))
   return best.ok ? ok(best.value.schedule) : best
 }

@@ -2,7 +2,7 @@
 import type { Moment, Result } from '../quantity'
 import { timetableJob, type TimetableJob, type TimetableQuestion } from './job'
 import { riskOf, STARTING_STRAYING, type Risk } from './risk'
-import { searchFrom, searchLatest, type FoundSchedule } from './search'
+import { limitsOf, searchFrom, searchLimited, type FoundSchedule } from './search'
 import { smoothed } from './smooth'
 import type { NoSchedule, Schedule } from './task'
 
@@ -44,21 +44,21 @@ function sparing(
   return found.ok ? weighed(question, planned, found.value, lives) : null
 }
 
+type Refused = { readonly problem: NoSchedule; readonly planned: TimetableJob }
+
 /**
- * The latest plan that is ready as often as is wanted. Where starting earlier does not buy that, the surest one.
- * @param walks how many orders of the tasks are tried beyond the first few
+ * The sure plan for some of the people and of what they have; none where the work does not go with that.
+ * @param known when a sure plan begins that was found already
  */
-export function surePlan(
-  question: TimetableQuestion,
-  walks: number,
-): Result<SurePlan, { readonly problem: NoSchedule; readonly planned: TimetableJob }> {
+function sureWith(question: TimetableQuestion, limit: number, walks: number, known: Moment): Result<SurePlan, Refused> {
   const planned = timetableJob(question)
-  const first = searchLatest(planned.job, SEED, walks)
+  const first = searchLimited(planned.job, limit, SEED, walks)
   if (!first.ok) return { ok: false, error: { problem: first.error, planned } }
   const bare = weighed(question, planned, first.value, LIVES)
   const last = { startBy: first.value.schedule.startBy, chance: bare.risk.chance }
   const isSure = ({ risk }: Weighed): boolean => risk.chance >= question.wantedChance
-  if (isSure(bare)) return { ok: true, value: { ...bare, last } }
+  // With time to spare it begins earlier still: where that is no better than what is known, it is not tried.
+  if (isSure(bare) || last.startBy <= known) return { ok: true, value: { ...bare, last } }
   const at = (level: number, lives: number): Weighed | null =>
     sparing(question, first.value, LEVELS[level]!, walks, lives)
   // A few lives say about how much it takes; all of them whether it is enough.
@@ -78,4 +78,37 @@ export function surePlan(
     if (!tried) break
   }
   return { ok: true, value: { ...surest, last } }
+}
+
+/** Whether one plan is better: it keeps more pins, is as sure as is wanted, begins later; or else is surer. */
+function isBetterPlan(one: SurePlan, other: SurePlan, wanted: number): boolean {
+  const unkept = (plan: SurePlan): number => plan.schedule.unkeptPins.length
+  if (unkept(one) !== unkept(other)) return unkept(one) < unkept(other)
+  const [sure, otherSure] = [one.risk.chance >= wanted, other.risk.chance >= wanted]
+  if (sure !== otherSure) return sure
+  return sure ? one.schedule.startBy > other.schedule.startBy : one.risk.chance > other.risk.chance
+}
+
+/**
+ * The latest plan that is ready as often as is wanted. Where starting earlier does not buy that, the surest one. Plans
+ * with fewer people and with fewer formers in use are among those compared, so that more of either never begins earlier.
+ * @param walks how many orders of the tasks are tried beyond the first few
+ */
+export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
+  const limits = limitsOf(timetableJob(question).job)
+  let known: Moment = -Infinity
+  const plans = question.people.flatMap((_, at) => {
+    const some = { ...question, people: question.people.slice(0, at + 1) }
+    return [...limits].reverse().map((limit) => {
+      const plan = sureWith(some, limit, walks, known)
+      if (plan.ok && plan.value.risk.chance >= question.wantedChance)
+        known = Math.max(known, plan.value.schedule.startBy)
+      return plan
+    })
+  })
+  const found = plans.flatMap((plan) => (plan.ok ? [plan.value] : []))
+  if (found.length === 0) return plans.at(-1)!
+  const best = found.reduce((one, other) => (isBetterPlan(other, one, question.wantedChance) ? other : one))
+  const last = found.map((plan) => plan.last).reduce((one, other) => (other.startBy > one.startBy ? other : one))
+  return { ok: true, value: { ...best, last } }
 }

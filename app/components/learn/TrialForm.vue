@@ -17,7 +17,7 @@ import {
 } from '#core/learn'
 import { PAPERS, type PaperId } from '#core/material'
 import { paceSchema, STARTING_PACE, type Pace } from '#core/schedule'
-import { TECHNIQUES } from '#core/technique'
+import { TECHNIQUES, type Step } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { stepName } from './knowledge'
@@ -43,7 +43,11 @@ const softAtMin = ref(0)
 const readyAtMin = ref(12 * 60)
 
 const paces = (Object.keys(paceSchema.shape) as (keyof Pace)[]).filter((key) => key !== 'aheadMin')
-const steps = TECHNIQUES.flatMap(({ id, steps: own }) => own.map((each) => stepKey(id, each.id)))
+/** What is cut takes as long as its way of cutting: that is told at the bench. */
+const timedSteps = TECHNIQUES.flatMap(({ id, steps: own }) =>
+  own.filter((each) => !('cuts' in each)).map((each) => ({ key: stepKey(id, each.id), each: each as Step })),
+)
+const steps = timedSteps.map(({ key }) => key)
 const step = ref(steps[0]!)
 const pieces = ref(6)
 const minutes = ref(30)
@@ -51,9 +55,7 @@ const minutes = ref(30)
 /** What so many take by starting values. */
 function standardMin(): number {
   if (step.value in STARTING_PACE) return pieces.value * STARTING_PACE[step.value as keyof Pace]
-  const own = TECHNIQUES.flatMap(({ id, steps: all }) => all.map((each) => ({ key: stepKey(id, each.id), each }))).find(
-    ({ key }) => key === step.value,
-  )!.each
+  const own = timedSteps.find(({ key }) => key === step.value)!.each
   const { perPiece = 0, perElement = 0, fixed = 0 } = own.minutes
   return pieces.value * (perPiece > 0 ? perPiece : perElement) + fixed
 }

@@ -102,7 +102,7 @@ describe('a trial', () => {
       .find((each) => each.text() === 'Speed')!
       .trigger('click')
     await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'soakedSail cut', standardMin: 12, minutes: 30 })
+    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'soakedSail soak', standardMin: 30, minutes: 30 })
   })
   it('can be marked odd, counted again and forgotten', async () => {
     const mounted = mount(LedgerList)

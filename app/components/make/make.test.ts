@@ -91,7 +91,7 @@ describe('the card in hand', () => {
     const shown = bench.now!.task
     const later = bench.cards.find(({ task }) => task !== shown && task.endsWith('-cut'))!
     studio.edit('earlier', (draft) => {
-      chosenOption(draft.commission).pins[later.task] = bench.now!.from - 24 * 60
+      chosenOption(draft.commission).pins[later.task] = bench.now!.from - 21 * 24 * 60
     })
     expect(bench.cards[0]!.task).toBe(later.task)
     expect(bench.now!.task).toBe(shown)

@@ -23,7 +23,7 @@ describe('the time axis', () => {
     expect(slotsOn('hands', slots).some(({ kind }) => kind === 'drive')).toBe(false)
   })
   it('lists all work by hand and the event once, in order', () => {
-    const listed = agendaOf(slots).flatMap((each) => each.slots)
+    const listed = agendaOf(slots).flatMap((each) => each.slots.flatMap((line) => line.slots))
     expect(listed).toEqual(slots.filter(({ hands, kind }) => hands || kind === 'event'))
   })
   it('has no spells on a day off', () => {

@@ -1,5 +1,5 @@
 import { dayOf, MINUTES_PER_DAY, weekdayOf, type Moment } from '#core/quantity'
-import type { Slot, WorkingHours } from '#core/schedule'
+import { inOneBreath, type Breath, type Slot, type WorkingHours } from '#core/schedule'
 import { PLACE_WORDS, PLACES } from '#core/technique'
 
 /** Days shown, and how a moment lies across them, as a share of the width. */
@@ -61,9 +61,11 @@ export const spellsOn = (
 ): readonly { readonly from: Moment; readonly to: Moment }[] =>
   hours.days[weekdayOf(day)] ? hours.spells.map(({ fromMin, toMin }) => ({ from: day + fromMin, to: day + toMin })) : []
 
-/** Work by hand and the event, day by day. */
-export function agendaOf(slots: readonly Slot[]): readonly { readonly day: Moment; readonly slots: readonly Slot[] }[] {
-  const listed = slots.filter(({ hands, kind }) => hands || kind === 'event')
+/** Work by hand and the event, day by day, what is done in one breath in one line. */
+export function agendaOf(
+  slots: readonly Slot[],
+): readonly { readonly day: Moment; readonly slots: readonly Breath[] }[] {
+  const listed = inOneBreath(slots).filter(({ hands, kind }) => hands || kind === 'event')
   return [...new Set(listed.map(({ from }) => dayOf(from)))].map((day) => ({
     day,
     slots: listed.filter(({ from }) => dayOf(from) === day),

@@ -1,9 +1,9 @@
 import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { createPlanner, type Plan } from '#core/plan'
+import type { Plan } from '#core/plan'
 import type { Slot, Timetable } from '#core/schedule'
-import { beginAgain, commission, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
 import BusySection from './BusySection.vue'
 import RiskNote from './RiskNote.vue'
 import SlotNote from './SlotNote.vue'
@@ -91,23 +91,30 @@ describe('a piece of work', () => {
   })
   it('that cannot be where it was put says so', () => {
     usePlannedDemo().editOption('too late', (draft) => {
-      draft.pins = { pack: slotOf('pack').from + 120 }
+      draft.pins = { pack: slotOf('pack').from + 600 }
     })
     expect(mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } }).text()).toContain(
-      'so it comes before that',
+      'the rest of the work does not allow that',
     )
   })
 })
 
 describe('how sure it is', () => {
-  it('waits for its runs, then tells chance, hour and causes', () => {
-    expect(mount(RiskNote, { props: { timetable: timetable() } }).text()).toContain('two hundred times')
-    const thorough = timetableIn(
-      createPlanner()({ commission: commission.value, workshop: workshop.value, now: 0, units: 'metric', walks: 20 }),
+  it('is told with the last possible hour, its own chance and what makes it late; the wanted chance is typed', async () => {
+    const mounted = mount(RiskNote, { props: { timetable: timetable() } })
+    expect(mounted.text()).toMatch(/9\d %/)
+    expect(mounted.text()).toMatch(/Last possible: .*about \d+ %/)
+    expect(mounted.text()).toMatch(/of late runs/)
+    await mounted.get('input').setValue('75')
+    await mounted.get('input').trigger('change')
+    expect(workshop.value.readyChance).toBe(0.75)
+  })
+  it('says what helps where beginning earlier does not', () => {
+    const { risk, ...rest } = timetable()
+    const unsure = { ...risk, isSure: false, help: ['a second pair of hands at the venue'] }
+    expect(mount(RiskNote, { props: { timetable: { ...rest, risk: unsure } } }).text()).toContain(
+      'a second pair of hands',
     )
-    const text = mount(RiskNote, { props: { timetable: thorough } }).text()
-    expect(text).toMatch(/\d+ %/)
-    expect(text).toMatch(/of late runs/)
   })
 })
 
