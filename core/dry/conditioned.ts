@@ -6,7 +6,8 @@ import { moistureAfter } from './paperSheet'
 /** Glycerin weighs so much, g/ml; water 1. */
 const GLYCERIN_G_PER_ML = 1.26
 const G_PER_DM2_KG_PER_M2 = 10
-const HORIZON_H = 96
+/** What is still tacky after so long stays so. */
+const HORIZON_H = 12
 
 /**
  * Minutes until conditioned paper on a mat, a fan on it, is dry to the touch; null where it never is.

@@ -23,6 +23,7 @@ const circumstances = fc.record({
   glued: fc.constantFrom('beforeStacking' as const, 'afterStacking' as const),
   finish: fc.constantFrom(...FINISHES.map(({ id }) => id)),
   colouredWhole: fc.boolean(),
+  readyChance: fc.constantFrom(0.5, 0.9),
 })
 
 /** The same number of commissions of every technique, under every circumstance. */
@@ -49,7 +50,7 @@ function drawn(): readonly (readonly [Commission, Workshop])[] {
         finishes: takes.includes(how.finish) ? [{ finish: how.finish, colour: '#c9a24b', share: 0.5 }] : [],
       })
     }
-    return [commission, { ...STARTING_WORKSHOP, people: how.people }]
+    return [commission, { ...STARTING_WORKSHOP, people: how.people, readyChance: how.readyChance }]
   })
 }
 

@@ -87,9 +87,34 @@ export function liveThrough(
   return done
 }
 
+/** The first of stretches in the order of time that ends after a moment. */
+function firstEndingAfter(stretches: readonly Stretch[], moment: Moment): number {
+  let [low, high] = [0, stretches.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (stretches[middle]!.to <= moment) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
 /** Whether every spell lies in free time. */
-const isFree = (spells: readonly Stretch[], free: FreeTime): boolean =>
-  spells.every(({ from, to }) => free.some((each) => each.from <= from + NEAR_MIN && each.to >= to - NEAR_MIN))
+function isFree(spells: readonly Stretch[], free: FreeTime): boolean {
+  for (const { from, to } of spells) {
+    const holds = free[firstEndingAfter(free, from + NEAR_MIN)]
+    if (!holds || holds.from > from + NEAR_MIN || holds.to < to - NEAR_MIN) return false
+  }
+  return true
+}
+
+/** Whether some spell meets one of others in the order of time. */
+function clash(spells: readonly Stretch[], others: readonly Stretch[]): boolean {
+  for (const { from, to } of spells) {
+    const other = others[firstEndingAfter(others, from)]
+    if (other && other.from < to) return true
+  }
+  return false
+}
 
 /** What runs late is finished up to so long past the end of the day rather than left for the next. */
 const OVERTIME_MIN = 30
@@ -119,7 +144,7 @@ function spellsFrom(
     earliestIn(hours, left, after, true, whole)
   if (from > planned[0]!.from + NEAR_MIN || !isFree(planned, free)) {
     const next = whenFree(minutes, from, free) ?? never
-    if (!next.some((spell) => others.some((other) => spell.from < other.to && other.from < spell.to))) return next
+    if (!clash(next, others)) return next
     const polite = whenFree(minutes, from, withoutAll(free, others))
     return polite && polite[0]!.from <= latestFrom + NEAR_MIN ? polite : next
   }

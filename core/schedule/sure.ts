@@ -10,7 +10,7 @@ import type { NoSchedule, Schedule } from './task'
 export const SEED = 1
 /** How often a plan is lived through; less often while it is looked for how much time to spare it needs. */
 export const LIVES = 200
-const TRIAL_LIVES = 80
+const TRIAL_LIVES = 50
 
 /** How much time to spare is tried, as shares of the doubt. */
 const LEVELS = [0.25, 0.4, 0.55, 0.7, 0.85, 1, 1.25, 1.5, 2, 3, 5, 8] as const

@@ -74,6 +74,10 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
       })
     expect(technique.steps.length).toBeGreaterThan(1)
     expect(technique.cautions.length).toBeGreaterThan(0)
+    expect(technique.steps.filter(({ cuts }) => cuts)).toHaveLength(1)
+    // What is done at the cake is done last; a skin has a step for it.
+    expect(technique.steps.slice(0, -1).some(({ onCake }) => onCake)).toBe(false)
+    if (technique.skin) expect(technique.steps.at(-1)!.onCake).toBe(true)
     expect(technique.failures.length).toBeGreaterThan(0)
     expect(technique.consumables.length).toBeGreaterThan(0)
     technique.cautions.forEach(({ at }) => expect(technique.steps.map(({ id }) => id)).toContain(at))
