@@ -2,7 +2,7 @@
 import type { Breakage } from './hands'
 
 /** Enough pieces are good in so many of ten jobs. */
-export const ENOUGH = 0.9
+const ENOUGH = 0.9
 
 /**
  * Chance that at least `needed` of `made` pieces are good, when the share that breaks is only known from so many

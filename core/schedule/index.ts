@@ -14,8 +14,7 @@ export {
   type Work,
 } from './work'
 export type { SlotKind, TaskOf } from './collected'
-export type { TimetableQuestion } from './job'
-export type { TierToDress } from './tierToDress'
+export type { TierToDress, TimetableQuestion } from './question'
 export { type Slot, type Timetable } from './slots'
 export { type NoTimetable } from './slots'
 export { findTimetable, planTimetable, timetableSince } from './timetable'

@@ -1,42 +1,11 @@
 /** From the work of a commission to tasks, with what each waits for and what it occupies. */
-import type { Moment } from '../quantity'
-import type { Job, Person, Resource } from './task'
-import type { Completion, Making, MakingStep, Turn, Work } from './work'
+import type { Job } from './task'
+import type { Making, MakingStep, Turn } from './work'
 import { afterTurn } from './afterTurn'
 import { Collected, turnWords, type TaskOf, type PlannedTask, type Lying, type Done } from './collected'
 import { cakeTasks, skinOn, type CakeTasks } from './orderOnCake'
-import type { TierToDress } from './tierToDress'
+import type { TimetableQuestion } from './question'
 import { makingDoubt, spareOf } from './spare'
-
-export type TimetableQuestion = {
-  readonly eventAt: Moment
-  /** On the road, with stops. */
-  readonly driveMin: number
-  /** The cake, the lowest tier first. */
-  readonly tiers: readonly TierToDress[]
-  /** Kept chilled until guests look at it; else it is out of the refrigerator from the hour paper goes on. */
-  readonly isKeptChilled: boolean
-  /**
-   * Minutes a chilled cake stands out of the refrigerator until it is above the dew point, where it is decorated and
-   * where it is shown; 0 when nothing is chilled.
-   */
-  readonly warmMin: { readonly here: number; readonly there: number }
-  /** Minutes that what was placed sets before picks come out. */
-  readonly setMin: number
-  /** Ready so long before the event, minutes. */
-  readonly aheadMin: number
-  /** Nobody is let in before. */
-  readonly venueOpensAt: Moment
-  /** The chance of being ready that is wanted. */
-  readonly wantedChance: number
-  readonly completion: Completion
-  readonly work: Work
-  /** Mats, trays, places in the oven, moulds: how many there are of what steps occupy. */
-  readonly resources: readonly Resource[]
-  readonly people: readonly Person[]
-  /** Tasks that were put at an hour by hand. */
-  readonly pins: Readonly<Record<string, Moment>>
-}
 
 /** A job with what its tasks are called and shown as. */
 export type TimetableJob = {

@@ -3,7 +3,7 @@
  * out, photographed, boxed, driven.
  */
 import { dayOf } from '../quantity'
-import type { TimetableQuestion } from './job'
+import type { TimetableQuestion } from './question'
 import type { Making } from './work'
 import type { Collected, Done } from './collected'
 import { handsDoubt, spareOf } from './spare'

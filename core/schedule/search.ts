@@ -11,7 +11,7 @@ import type { Job, NoSchedule, Schedule, Task } from './task'
  * Whether one schedule is better than another: it keeps more pins, begins later, or has fewer turns from one thing to
  * another.
  */
-export const isBetter = (one: Schedule, other: Schedule): boolean =>
+const isBetter = (one: Schedule, other: Schedule): boolean =>
   one.unkeptPins.length !== other.unkeptPins.length
     ? one.unkeptPins.length < other.unkeptPins.length
     : one.startBy !== other.startBy

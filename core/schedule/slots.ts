@@ -2,7 +2,8 @@
 import type { Moment, Working } from '../quantity'
 import type { Happened } from './live'
 import type { PlannedTask, SlotKind, TaskOf } from './collected'
-import type { TimetableJob, TimetableQuestion } from './job'
+import type { TimetableJob } from './job'
+import type { TimetableQuestion } from './question'
 import type { PlacedTask, Reason, Schedule } from './task'
 import type { Stretch } from './workingHours'
 

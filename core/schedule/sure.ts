@@ -1,6 +1,7 @@
 /** A plan that holds as often as is wanted: time to spare is put where the doubt is, until enough lives are in time. */
 import type { Moment, Result } from '../quantity'
-import { timetableJob, type TimetableJob, type TimetableQuestion } from './job'
+import { timetableJob, type TimetableJob } from './job'
+import type { TimetableQuestion } from './question'
 import { riskOf, STARTING_STRAYING, type Risk } from './risk'
 import { limitsOf, searchFrom, searchLimited, type FoundSchedule } from './search'
 import { smoothed } from './smooth'

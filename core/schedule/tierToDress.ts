@@ -1,27 +1,7 @@
 /** A tier from the filled cake to a skin that takes paper. */
 import { dayOf } from '../quantity'
-import type { TimetableQuestion } from './job'
+import type { TimetableQuestion } from './question'
 import type { Collected } from './collected'
-
-/** A tier as it is filled, covered and made ready. */
-export type TierToDress = {
-  readonly id: string
-  /** Cake with a filling; a dummy has none. */
-  readonly isFilled: boolean
-  readonly isChilled: boolean
-  /** What it is covered with here; none for a bare dummy. */
-  readonly covering: {
-    readonly id: string
-    readonly name: string
-    /** Minutes until its skin takes paper, and what to wait for. */
-    readonly readyMin: number
-    readonly readyWhen: string
-    /** Covered no earlier than so long before the event. */
-    readonly keepsMin: number
-  } | null
-  /** Minutes until what is glued on its covering holds. */
-  readonly glueSetMin: number
-}
 
 /** Crumb-coated, a tier chills so long before it is covered, and no longer than a day. Usual practice. */
 const CHILL_MIN = 60
@@ -38,7 +18,7 @@ const tierWords = (tiers: readonly number[]): string =>
   `tier${tiers.length > 1 ? 's' : ''} ${tiers.map((at) => at + 1).join(', ')}`
 
 /** Tiers in sittings: as many in one go as the longest spell of somebody's day holds. */
-export function sittings(tiers: readonly number[], eachMin: number, spellMin: number): readonly (readonly number[])[] {
+function sittings(tiers: readonly number[], eachMin: number, spellMin: number): readonly (readonly number[])[] {
   const most = Math.max(1, Math.floor(spellMin / Math.max(eachMin, 1)))
   return Array.from({ length: Math.ceil(tiers.length / most) }, (_, at) => tiers.slice(at * most, (at + 1) * most))
 }

@@ -4,7 +4,7 @@
  */
 import { ok, refuse, type Result } from '../quantity'
 import { carriedOn } from './carriedOn'
-import type { TimetableQuestion } from './job'
+import type { TimetableQuestion } from './question'
 import { riskOf, STARTING_STRAYING, type Since } from './risk'
 import { timetableOf, type NoTimetable, type Timetable } from './slots'
 import { LIVES, SEED, surePlan, type SurePlan } from './sure'

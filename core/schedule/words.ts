@@ -1,6 +1,7 @@
 /** Chances and reasons of a timetable in words. */
 import { derive, found, starting, type Working } from '../quantity'
-import type { TimetableJob, TimetableQuestion } from './job'
+import type { TimetableJob } from './job'
+import type { TimetableQuestion } from './question'
 import { STARTING_STRAYING, type Risk } from './risk'
 import type { Timetable, NoTimetable } from './slots'
 import { LIVES } from './sure'

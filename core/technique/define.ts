@@ -204,9 +204,7 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   ) => readonly PlacedElement[]
   /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
   readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
-  /**
-   * Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place.
-   */
+  /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place. */
   readonly pieces: (
     parameters: z.infer<Parameters>,
     size: number,
@@ -225,9 +223,9 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly fromDiscs?: true
   /** How it is usually coloured, when that does not follow from paper and heat. */
   readonly startingColouring?: Colouring['way']
-  /** When it is usually glued on, for what is a skin: ground for what comes after. */
+  /** When it is usually glued on, for a skin. */
   readonly skin?: Glued
-  /** Minutes to place one, where that is not what most take. */
+  /** Minutes to place one, unless as most. */
   readonly placeMin?: number
   /** What heat it is worked with: hot pan, hot oil, steam. */
   readonly heat?: Heat

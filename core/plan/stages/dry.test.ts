@@ -5,7 +5,7 @@ import { demoWorkshop } from '../../demo'
 import { workingsBelow } from '../../quantity'
 import { fixed, TECHNIQUES } from '../../technique'
 import { derivePlan } from '..'
-import { conditionedOf, dryingOf, neverDryOf, restAfter, slowingOf, type RestFacts } from './dry'
+import { dryingOf, neverDryOf, restAfter, slowingOf, type RestFacts } from './dry'
 
 const USUAL = { airC: 22, humidity: 0.475 }
 const NINE_IN_TEN = 1.3776
@@ -149,19 +149,5 @@ describe('paper that never gets dry enough', () => {
     expect(named(asking('handle'), 0.97)).toEqual(['ruffle'])
     expect(named({ ...asking('firm'), elements: [] }, 0.85)).toEqual([])
     expect(named({ setting: asking('firm').steps[0] }, 0.85)).toEqual(['ruffle'])
-  })
-})
-
-describe('paper with glycerin', () => {
-  const wrap = { id: 'wrap', name: 'Wrap', technique: 'formedWrap', paper: 'thinWafer', elements: [{}] }
-  const touched = (humidity: number, change: object = {}) =>
-    conditionedOf({ decorations: [{ ...wrap, ...change } as never], unwanted: [], room: { airC: 21, humidity } })
-
-  it('is dry to the touch by its own recipe, later in the damp; others are not named', () => {
-    const [dry, damp] = [touched(0.4)[0]!.touch!.value, touched(0.6)[0]!.touch!.value]
-    expect(dry).toBeGreaterThan(1)
-    expect(damp).toBeGreaterThan(dry)
-    expect(touched(0.4, { technique: 'openBloom' })).toEqual([])
-    expect(touched(0.4, { elements: [] })).toEqual([])
   })
 })

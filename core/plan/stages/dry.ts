@@ -1,7 +1,6 @@
 /** How paper dries here: estimates for what is soaked, and how much slower or quicker than usual the rest is. */
 import type { PlannedDecoration } from '../../decoration'
 import {
-  conditionedTouchMin,
   dryingCaseMin,
   dryingRemedies,
   estimateDrying,
@@ -16,8 +15,7 @@ import { driedPaper, type DryState, type Learned, type UsedFactor } from '../../
 import type { Drying } from '../../schedule'
 import { paperOf, type Paper, type PaperId } from '../../material'
 import { derive, found, NINETY_PERCENT, starting, type Working } from '../../quantity'
-import { glycerinShare, mixtureOf, withoutAny } from '../../mixture'
-import { fixed, techniqueOf, type Ingredient, type Step } from '../../technique'
+import { fixed, type Step } from '../../technique'
 
 /** The room that usual rests are told for. */
 const USUAL_ROOM: Climate = { airC: 22, humidity: 0.475 }
@@ -223,32 +221,3 @@ export const neverDryOf = (
         ),
     )
     .map(({ name }) => name.toLowerCase())
-
-/** Paper of a decoration that was brushed with a mixture of glycerin: when it is dry to the touch, null for never. */
-export type Conditioned = { readonly decoration: string; readonly name: string; readonly touch: Working | null }
-
-/** Every decoration of conditioned paper, by its own paper and the recipe's own share of glycerin. */
-export const conditionedOf = ({
-  decorations,
-  unwanted,
-  room,
-}: {
-  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'name' | 'technique' | 'paper' | 'elements'>[]
-  readonly unwanted: readonly Ingredient[]
-  readonly room: Climate
-}): readonly Conditioned[] =>
-  decorations.flatMap(({ id, name, technique, paper, elements }) => {
-    const { kind, thicknessMm } = paperOf(paper)
-    const brushed = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture, per, ml }) => {
-      const share = glycerinShare(withoutAny(mixtureOf(mixture), unwanted))
-      return per === 'dm2' && share > 0 ? [{ ml, share }] : []
-    })[0]
-    if (!brushed || elements.length === 0) return []
-    const minutes = conditionedTouchMin(paperSheet(kind, thicknessMm), brushed.ml, brushed.share, room)
-    const how =
-      `walk of the drying curve: ${brushed.ml} ml for each dm², ${Math.round(brushed.share * 100)} % of it glycerin, ` +
-      'on a mat, a fan on it'
-    return [
-      { decoration: id, name, touch: minutes === null ? null : found('dry to the touch', minutes, 'duration', how) },
-    ]
-  })

@@ -15,6 +15,7 @@ import type { CakeFacts } from './cake'
 import type { CutGroup } from './cutting/group'
 import type { SoakedDrying } from './dry'
 import { roadWorking } from './road'
+import { unsureOf } from './schedule'
 import type { DishWork } from './tint'
 
 type CautionInputs = {
@@ -235,13 +236,6 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     atVenueBy: timetable.ok ? timetable.value.atVenueBy : null,
     venueOpensAt: venueOpensAt(eventAt, brief.venueOpensMin),
   })
-}
-
-/** How likely it is to be ready, where that is less than what is wanted. */
-function unsureOf(timetable: Plan['timetable']) {
-  if (!timetable.ok || timetable.value.risk.isSure) return null
-  const { chance, wanted, help } = timetable.value.risk
-  return { chance: chance.value, wanted, help }
 }
 
 /** Coverings that are usually made with milk, cream or butter. */

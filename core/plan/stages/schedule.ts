@@ -222,3 +222,10 @@ export function startByWorking(
     () => startBy,
   )
 }
+
+/** How likely it is to be ready, where that is less than what is wanted. */
+export function unsureOf(timetable: Plan['timetable']) {
+  if (!timetable.ok || timetable.value.risk.isSure) return null
+  const { chance, wanted, help } = timetable.value.risk
+  return { chance: chance.value, wanted, help }
+}

@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest'
+import { conditionedOf } from './conditioned'
+
+describe('paper with glycerin', () => {
+  const wrap = { id: 'wrap', name: 'Wrap', technique: 'formedWrap', paper: 'thinWafer', elements: [{}] }
+  const touched = (humidity: number, change: object = {}) =>
+    conditionedOf({ decorations: [{ ...wrap, ...change } as never], unwanted: [], room: { airC: 21, humidity } })
+
+  it('is dry to the touch by its own recipe, later in the damp; others are not named', () => {
+    const [dry, damp] = [touched(0.4)[0]!.touch!.value, touched(0.6)[0]!.touch!.value]
+    expect(dry).toBeGreaterThan(1)
+    expect(damp).toBeGreaterThan(dry)
+    expect(touched(0.4, { technique: 'openBloom' })).toEqual([])
+    expect(touched(0.4, { elements: [] })).toEqual([])
+  })
+})
