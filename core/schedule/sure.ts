@@ -13,6 +13,9 @@ export const SEED = 1
 export const LIVES = 200
 const TRIAL_LIVES = 50
 
+/** A few orders are always tried, so that a thorough answer never begins earlier than a quick one. */
+const QUICK_WALKS = 4
+
 /** How much time to spare is tried, as shares of the doubt. */
 const LEVELS = [0.25, 0.4, 0.55, 0.7, 0.85, 1, 1.25, 1.5, 2, 3, 5, 8] as const
 
@@ -100,8 +103,10 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
   let known: Moment = -Infinity
   const plans = question.people.flatMap((_, at) => {
     const some = { ...question, people: question.people.slice(0, at + 1) }
-    return [...limits].reverse().map((limit) => {
-      const plan = sureWith(some, limit, walks, known)
+    const efforts = walks > QUICK_WALKS ? [QUICK_WALKS, walks] : [walks]
+    const ways = efforts.flatMap((effort) => [...limits].reverse().map((limit) => ({ effort, limit })))
+    return ways.map(({ effort, limit }) => {
+      const plan = sureWith(some, limit, effort, known)
       if (plan.ok && plan.value.risk.chance >= question.wantedChance)
         known = Math.max(known, plan.value.schedule.startBy)
       return plan

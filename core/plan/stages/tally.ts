@@ -65,7 +65,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
       work.total,
       loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`,
     ),
-    figure('startBy', 'start by', startBy, leavingWords(timetable), noStartWords(timetable)),
+    figure('startBy', 'start by', startBy, startWords(timetable), noStartWords(timetable)),
     figure('cost', 'cost', cost, 'paper, colour, hands'),
     figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
   ]
@@ -111,15 +111,13 @@ function colourWords({ dishes, baths }: TallyParts['dishes'], units: UnitSystem)
 const loadsOf = ({ making }: Work): number =>
   making.flatMap(({ steps }) => steps.flatMap(({ turns, hold }) => (hold?.untilStep ? turns : []))).length
 
-/** When to leave; and the last possible start, which is no more than a gamble. */
-function leavingWords(timetable: Plan['timetable']): string {
+/** The last possible start, which is no more than a gamble; when to leave, once work was begun. */
+function startWords(timetable: Plan['timetable']): string {
   if (!timetable.ok) return ''
   const { leaveAt, startBy, last } = timetable.value
-  const gamble =
-    last && last.startBy > startBy
-      ? `; last possible ${dayClockText(last.startBy)}, about ${percent(last.chance.value)}`
-      : ''
-  return `leave ${dayClockText(leaveAt)}${gamble}`
+  return last && last.startBy > startBy
+    ? `last possible ${dayClockText(last.startBy)}, ${percent(last.chance.value)}`
+    : `leave ${dayClockText(leaveAt)}`
 }
 
 /** Why there is no hour to start. */
