@@ -59,7 +59,9 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await turnTo(page, 'Timetable')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Start by')
   const calendar = await downloaded(page, () => page.getByTestId('save-calendar').click())
-  expect(calendar.bytes.toString()).toContain('SUMMARY:Soaked sail: soak and drape\\, load 1 (Harbour Lights)')
+  // Long lines are folded in a calendar file.
+  const lines = calendar.bytes.toString().replace(/\r?\n /g, '')
+  expect(lines).toMatch(/SUMMARY:.*Soaked sail: soak and drape\\, load 1.*\(Harbour Lights\)/)
   await turnTo(page, 'Deliver')
   await expect(page.getByRole('main')).toContainText('launch of a ferry')
 

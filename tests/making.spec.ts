@@ -148,7 +148,7 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   await page.getByTestId('keep-review').click()
   await expect(review.getByRole('status')).toContainText('Begin a day earlier.')
   await expect(page.getByTestId('hands soakedSail soak')).toContainText(/longer.*plans go by/s)
-  await expect(page.getByTestId('drying riceFilm')).toContainText('plans go by')
+  await expect(page.getByTestId('drying riceFilm firm')).toContainText('plans go by')
 
   // The same cake again: the plan goes by these hands and this room.
   await page.keyboard.press('h')

@@ -114,6 +114,7 @@ const shown = (slot: Slot) => {
       <span
         v-for="day in axis.days"
         :key="day"
+        data-testid="day"
         class="absolute truncate text-[0.8rem] font-semibold"
         :class="day === dayOf(now) ? 'text-go' : ''"
         :style="{ ...place(day, day + 1440), paddingLeft: '4px' }"
