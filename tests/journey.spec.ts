@@ -16,7 +16,7 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
 
   await fill(page, 'Commission', 'Harbour Lights')
   await fill(page, 'Occasion', 'Launch of a ferry')
-  await page.getByLabel('Event, day and hour').fill('2026-12-11T17:00')
+  await page.getByLabel('Event, day and hour').fill('2027-01-15T17:00')
   await fill(page, 'Drive', '1 h 10')
   await page.getByRole('radio', { name: /At the venue/ }).click()
   await fill(page, 'Wide', '16 in')

@@ -167,7 +167,8 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
     return Number(hours) * 60 + Number(rest)
   }
   expect(minutes(await figureOf(page, 'handsOn'))).toBeGreaterThan(minutes(handsBefore) + 20)
-  expect(await figureOf(page, 'pieces')).toBe(piecesBefore)
+  // What broke has taught how many spares it takes.
+  expect(Number(await figureOf(page, 'pieces'))).toBeGreaterThanOrEqual(Number(piecesBefore))
   await turnTo(page, 'Dry')
   await page
     .getByRole('main')

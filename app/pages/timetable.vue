@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CalendarDays, Printer } from '@lucide/vue'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { clockText, dateText, percent, printDuration } from '#core/quantity'
 import { paceSchema, type Pace, type Slot } from '#core/schedule'
 import { pricesSchema, type Prices } from '#core/supply'
@@ -30,14 +30,6 @@ const agenda = computed(() => (timetable.value ? agendaOf(timetable.value.slots)
 const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
 const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
 const stopping = computed(() => [...cautions.value, ...dryCautions.value.filter(({ severity }) => severity === 'stop')])
-
-/** Closer looks are taken while the timetable is looked at. */
-onMounted(() => {
-  studio.isThorough = true
-})
-onBeforeUnmount(() => {
-  studio.isThorough = false
-})
 
 const chosen = ref<Slot | null>(null)
 /** The slot that is looked at, as it is now. */

@@ -38,9 +38,6 @@ const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
 /** Commissions whose events are so near share hands. */
 const WEEKS_SHARED = 6
-/** Orders of work tried while the timetable is looked at. */
-const THOROUGH_WALKS = 60
-const CLOSER_AFTER_MS = 500
 
 /** A stretch of time that another commission takes, and which. */
 type OtherHours = Stretch & { readonly name: string }
@@ -76,23 +73,13 @@ export const useStudio = defineStore('studio', () => {
   /** Whether figures are being worked out: what is shown is not of the last edit yet. */
   const isPlanning = ref(false)
 
-  /** The timetable is looked at: after each quick answer a better one is looked for, and its risk. */
-  const isThorough = ref(false)
-  let isThoroughAsked = false
-  let closerTimer = 0
-  const question = (walks?: number): PlanInputs => ({
+  const question = (): PlanInputs => ({
     ...state.value!,
     now: now.value,
     units: preferences.units,
     nested: nested.value,
     others: others.value.map(({ from, to }) => ({ from, to })),
-    ...(walks !== undefined && { walks }),
   })
-  function lookCloser(): void {
-    if (!isThorough.value || isThoroughAsked || isPlanning.value || !state.value) return
-    isThoroughAsked = true
-    ask(question(THOROUGH_WALKS))
-  }
 
   /** Hours at which hands are at other commissions. */
   const others = shallowRef<readonly OtherHours[]>([])
@@ -104,9 +91,6 @@ export const useStudio = defineStore('studio', () => {
       editedSincePlan = false
       plan.value = answer
       isPlanning.value = false
-      // Edits that follow one another are not kept waiting by a closer look.
-      window.clearTimeout(closerTimer)
-      closerTimer = window.setTimeout(lookCloser, CLOSER_AFTER_MS)
     }),
     (reason) => {
       isPlanning.value = false
@@ -117,11 +101,7 @@ export const useStudio = defineStore('studio', () => {
   watch([state, now, () => preferences.units, nested], () => {
     if (!state.value) return
     isPlanning.value = true
-    isThoroughAsked = false
     ask(question())
-  })
-  watch(isThorough, () => {
-    if (!isPlanning.value) lookCloser()
   })
 
   /** Takes closer layouts into the plan. */
@@ -253,7 +233,7 @@ export const useStudio = defineStore('studio', () => {
   /** What would come of a change, without making it. */
   const attempt = (change: (draft: { commission: Commission; workshop: Workshop }) => void): Promise<Tried> =>
     tried({
-      ...question(THOROUGH_WALKS),
+      ...question(),
       ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change),
     })
   const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
@@ -408,7 +388,6 @@ export const useStudio = defineStore('studio', () => {
     redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
     others,
     reserved,
-    isThorough,
     attempt,
     nest,
     begin,
