@@ -4,7 +4,7 @@ import { Archive, ArchiveRestore, Copy, Plus, Trash2 } from '@lucide/vue'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from '#imports'
 import { type Plan } from '#core/plan'
-import { dateClockText, dayClockText, parseMoment, printDuration } from '#core/quantity'
+import { dateClockText, parseMoment, printDuration } from '#core/quantity'
 import CakePicture from '~/components/stand/CakePicture.vue'
 import { sceneOf, standWindow } from '~/components/stand/standScene'
 import CautionList from '~/components/ui/CautionList.vue'
@@ -142,7 +142,7 @@ async function bringBack(): Promise<void> {
               "
               >; start by
               <b class="text-ink">{{
-                dayClockText(known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')!.working!.value)
+                dateClockText(known[each.id]!.plan.tally.find(({ id }) => id === 'startBy')!.working!.value)
               }}</b></template
             >
           </p>

@@ -1,5 +1,5 @@
 import type { Workshop } from '../workshop'
-import type { Commission } from '../commission'
+import { chosenOption, type Commission } from '../commission'
 import fc from 'fast-check'
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
@@ -161,6 +161,20 @@ describe('the timetable and the clock', () => {
     const bench = done(begun(freshBench(), first, first.from - 200), first, first.from - 150)
     const slot = valueOf(planFor(withBench(bench), first.from).timetable).slots.find(({ task }) => task === first.task)!
     expect(slot).toMatchObject({ from: first.from - 200, to: first.from - 150, state: 'done' })
+  })
+})
+
+describe('a spattered decoration', () => {
+  it('is coloured at the first step of its own, not at the spattering before it; its sheets are seen until they are cut', () => {
+    const draft = structuredClone(plain)
+    const bloom = chosenOption(draft).decorations.find(({ technique }) => technique === 'openBloom')!
+    bloom.finishes = [{ finish: 'speckle', colour: '#343a63', share: 0.3 }]
+    const shown = cardsOf(draft, planFor(draft))
+    const at = (step: string) => shown.find(({ of }) => of?.decoration === bloom.id && of.step === step)!
+    const labels = (step: string) => at(step).amounts.map(({ label }) => label)
+    expect(labels('speckle')).not.toContain('colour')
+    expect(labels('cut')).toContain('colour')
+    expect(['speckle', 'cut', 'cup'].map((step) => at(step).picture.kind)).toEqual(['sheets', 'sheets', 'element'])
   })
 })
 

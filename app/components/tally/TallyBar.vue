@@ -17,12 +17,8 @@ watch(
   },
 )
 
-const shown = (figure: TallyFigure): string => {
-  if (!figure.working) return figure.none
-  return figure.working.kind === 'moment'
-    ? dayClockText(figure.working.value)
-    : printWorkingValue(figure.working, preferences.units)
-}
+const shown = ({ working, none }: TallyFigure): string =>
+  working ? printWorkingValue(working, preferences.units) : none
 </script>
 
 <template>

@@ -4,6 +4,7 @@ import { dryingOf, type Plan } from '../../plan'
 import { printWorkingValue, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { several } from '../../quantity'
+import type { Step } from '../../technique'
 import { bathStep, type Bath } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
 
@@ -40,9 +41,13 @@ const lastAtBench = ({ steps }: Making): MakingStep | undefined =>
 const finishingStep = (making: Making): MakingStep | undefined =>
   making.steps.find(({ turnsOf }) => turnsOf !== null) ?? lastAtBench(making)
 
+/** The first step of its technique: what is spattered on whole sheets comes before it. */
+const firstOwnStep = ({ steps, finishes }: PlannedDecoration): Step | undefined =>
+  steps.find(({ id }) => !finishes.some((finish) => finish.id === id))
+
 /** Colour that is put on at a step: dishes mixed for it, doses added to its bath. */
 function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
-  const colouring = made.steps.find(({ colours }) => colours)?.id ?? made.steps[0]?.id
+  const colouring = (made.steps.find(({ colours }) => colours) ?? firstOwnStep(made))?.id
   if (step.id !== colouring) return []
   const isFor = ({ uses }: { readonly uses: readonly { readonly decoration: string }[] }): boolean =>
     uses.some(({ decoration }) => decoration === made.id)
@@ -109,11 +114,14 @@ function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
   ]
 }
 
-function pictureOf({ made, turn, of }: InWork): CardPicture {
+function pictureOf({ made, step, turn }: InWork): CardPicture {
   const { id, drying, steps } = made
   if (turn.load)
     return { kind: 'load', decoration: id, load: turn.load, former: drying.way === 'oven' ? 'tray' : 'mat' }
-  return { kind: steps[0]?.id === of.step ? 'sheets' : 'element', decoration: id }
+  // Until it is cut there is nothing else to see.
+  const at = steps.findIndex((each) => each.id === step.id)
+  const isOnSheets = at >= 0 && at <= steps.findIndex(({ cuts }) => cuts)
+  return { kind: isOnSheets ? 'sheets' : 'element', decoration: id }
 }
 
 /** What a card says of a step of a decoration. */

@@ -5,7 +5,7 @@ import type { PlannedDecoration } from '../../decoration'
 import { shapeName } from '../../material'
 import {
   counted,
-  dayClockText,
+  dateClockText,
   derive,
   found,
   percent,
@@ -116,8 +116,8 @@ function startWords(timetable: Plan['timetable']): string {
   if (!timetable.ok) return ''
   const { leaveAt, startBy, last } = timetable.value
   return last && last.startBy > startBy
-    ? `last possible ${dayClockText(last.startBy)}, ${percent(last.chance.value)}`
-    : `leave ${dayClockText(leaveAt)}`
+    ? `last possible ${dateClockText(last.startBy)}, ${percent(last.chance.value)}`
+    : `leave ${dateClockText(leaveAt)}`
 }
 
 /** Why there is no hour to start. */
