@@ -2,7 +2,6 @@
 import { watch } from 'vue'
 import { printWorkingValue } from '#core/quantity'
 import type { TallyFigure } from '#core/plan'
-import { dayClockText } from '#core/quantity'
 import { useWorkingPanel } from '~/components/working/panel'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
