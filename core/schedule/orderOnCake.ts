@@ -68,7 +68,7 @@ export function cakeTasks(plan: Collected, question: TimetableQuestion, level: n
   const takesPaper = warmHere ? [warmHere] : standing
 
   const finishing = (placed: string | null, how: object) => {
-    const set = placed && setMin > 0 ? add('set', 'What was placed sets', setMin, BY_ITSELF) : null
+    const set = placed && setMin > 0 ? add('set', 'What was placed sets', setMin, { ...how, ...BY_ITSELF }) : null
     const picksOut =
       work.picksOut.value > 0 ? add('picksOut', 'Take the picks out, count them', work.picksOut.value, how) : null
     const photograph = work.photograph.value > 0 ? add('photograph', 'Photograph', work.photograph.value, how) : null

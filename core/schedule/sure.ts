@@ -17,7 +17,7 @@ const TRIAL_LIVES = 50
 const QUICK_WALKS = 4
 
 /** How much time to spare is tried, as shares of the doubt. */
-const LEVELS = [0.25, 0.4, 0.55, 0.7, 0.85, 1, 1.25, 1.5, 2, 3, 5, 8] as const
+const LEVELS = [0.05, 0.1, 0.17, 0.25, 0.4, 0.55, 0.7, 0.85, 1, 1.25, 1.5, 2, 3, 5, 8] as const
 
 /** A plan with how likely it is to hold. */
 type Weighed = { readonly planned: TimetableJob; readonly schedule: Schedule; readonly risk: Risk }

@@ -161,8 +161,10 @@ function faults(
       )
   for (const slot of slots) {
     const free =
-      ['drive', 'loadCar', 'photograph', 'event', 'dry', 'oven', 'rest'].includes(slot.kind) ||
-      (slot.kind === 'place' && completion === 'atVenue')
+      // What goes on by itself has no hours, but an oven is not left alone.
+      (!slot.hands && slot.kind !== 'oven') ||
+      ['drive', 'loadCar', 'handOver'].includes(slot.kind) ||
+      (completion === 'atVenue' && ['place', 'picksOut', 'photograph'].includes(slot.kind))
     const within =
       hours.days[weekdayOf(slot.from)] &&
       hours.spells.some(
