@@ -5,6 +5,7 @@ import type { Patch } from 'immer'
 import { bothFrom5 } from '#core/format/upgrade6'
 import { workshopFrom5 } from '#core/format/upgrade6Workshop'
 import { from6 } from '#core/format/upgrade7'
+import { from7 } from '#core/format/upgrade8'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -120,5 +121,8 @@ export class StudioDatabase extends Dexie {
     this.version(7)
       .stores({})
       .upgrade((transaction) => bringUp(transaction, from6))
+    this.version(8)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from7))
   }
 }

@@ -1,5 +1,4 @@
 import type { Workshop } from '#core/workshop'
-import { chosenOption } from '#core/commission'
 import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
@@ -193,9 +192,9 @@ export const useBench = defineStore('bench', () => {
   })
 
   function tellDry(workshop: Workshop, on: OnFormer, at: number): void {
-    const soaked = chosenOption(studio.commission!).decorations.find(({ id }) => id === on.soaked)
+    const soaked = studio.plan!.decorations.find(({ id }) => id === on.soaked)
     if (!soaked) return
-    const trial = dryingOf(on, soaked.drying.way, studio.commission!.brief.workroom, about(), at)
+    const trial = dryingOf(on, soaked, studio.commission!.brief.workroom, about(), at)
     if (trial) workshop.dryingTrials.push(trial)
   }
 

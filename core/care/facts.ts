@@ -69,7 +69,7 @@ export type Facts = {
   readonly roomHumidity: number
   /** Of soaked film in this room, without an oven: how likely it sets hard, and whether it ever does; none where there is none. */
   readonly setting: { readonly chance: number; readonly atAll: boolean } | null
-  /** Paper that has to set for half a day and never stands firm in this room. */
+  /** Damped paper that never gets as dry, in its way of drying here, as one of its steps asks. */
   readonly paperNeverDry: readonly string[]
   readonly venueHumidity: number
   /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */

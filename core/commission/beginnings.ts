@@ -12,7 +12,7 @@ import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
 import { paperOf, type PaperId } from '../material'
 import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
-import { techniqueOf, type AnyTechnique, type CompositionKind, type TechniqueId } from '../technique'
+import { techniqueOf, waysToDry, type AnyTechnique, type CompositionKind, type TechniqueId } from '../technique'
 import { STARTING_COLOURING, type Colouring } from '../tint'
 import type { Commission, Decoration } from './commission'
 
@@ -158,7 +158,7 @@ export function startingDecoration(
     gathered: null,
     cutting: definition.fromDiscs ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 } : STARTING_CUTTING,
     colouring: startingColouring(definition, paper),
-    drying: { way: definition.dries?.[0] ?? 'room', soakWaterC: 38, ovenC: 80 },
+    drying: { way: waysToDry(definition)[0]!, soakWaterC: 38, ovenC: 80 },
     glued: definition.skin ?? 'afterStacking',
     parameters: { ...definition.startingParameters },
     composition,

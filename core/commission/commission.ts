@@ -3,12 +3,12 @@ import { accentSchema } from '../accent'
 import { boxSchema, cakeSchema } from '../cake'
 import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSchema } from '../compose'
 import { cuttingSchema, keptSheetSchema, MOST_OWN_PIECES, ownPieceSchema } from '../cut'
-import { climateSchema } from '../dry'
+import { climateSchema, DRYING_WAYS } from '../dry'
 import { benchSchema, photoSchema } from '../ledger'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { paperIds, stockShapeSchema } from '../material'
-import { DRYING_WAYS, finishIds, GLUED, TECHNIQUES, type Technique } from '../technique'
+import { finishIds, GLUED, techniqueOf, TECHNIQUES, waysToDry, type Technique } from '../technique'
 import { colouringSchema } from '../tint'
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
@@ -92,6 +92,10 @@ const decorationSchema = (z.discriminatedUnion('technique', [first!, ...others])
       gathered === null || TECHNIQUES.some((each) => each.id === technique && 'gathers' in each),
     { path: ['gathered'], message: 'This technique is not gathered into bouquets.' },
   )
+  .refine(({ technique, drying }) => waysToDry(techniqueOf(technique)).includes(drying.way), {
+    path: ['drying'],
+    message: 'This technique is not dried in this way.',
+  })
 
 export const MOST_DECORATIONS = 40
 export const MOST_BOUQUETS = 6

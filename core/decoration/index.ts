@@ -1,6 +1,6 @@
 export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
-export { faceDm2, type PieceClass } from './pieces'
-export { shapesFor } from './sizeChoices'
+export { extentOf, faceDm2, type PieceClass } from './pieces'
+export { shapesFor, thicknessOf } from './sizeChoices'
 export { learnedOf, plannedDecoration, seenOf, type DecorationInputs, type PlannedDecoration } from './planned'
 export { NO_REACH, together } from './reach'

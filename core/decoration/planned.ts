@@ -41,8 +41,9 @@ export type PlannedDecoration = Pick<
   /** What one of its elements is called, and several of them. */
   readonly one: string
   readonly called: string
-  /** What it may be cut from, at least one. */
+  /** What it may be cut from, at least one, and how thick that is. */
   readonly shapes: readonly StockShape[]
+  readonly thicknessMm: number
   readonly elements: readonly PlacedElement[]
   readonly seen: SeenSize
   readonly count: Working
@@ -88,9 +89,9 @@ type LearnedOfTechnique = {
 
 /** What a studio has learned of one technique, so that what it has learned of others changes nothing here. */
 export function learnedOf({ hands, breakage, shrink }: Learned, technique: TechniqueId): LearnedOfTechnique {
-  const { steps, dries } = techniqueOf(technique)
+  const { steps } = techniqueOf(technique)
   const keys = [...steps.map(({ id }) => id), PLACING].map((step) => stepKey(technique, step))
-  const ways = dries ? (['mat', 'oven'] as const) : (['damp', 'pan'] as const)
+  const ways = steps.some(({ soaks }) => soaks) ? (['mat', 'oven'] as const) : (['damp', 'pan'] as const)
   return {
     hands: Object.fromEntries(Object.entries(hands).filter(([step]) => keys.includes(step))),
     breakage: breakage[technique] ?? null,
@@ -132,13 +133,14 @@ export type DecorationInputs = {
   /** Where a bouquet holds its elements, if one does. */
   readonly laid: Layout | null
   readonly shapes: readonly StockShape[]
+  readonly thicknessMm: number
   readonly stepMinutes: TypedMinutes
   readonly learned: LearnedOfTechnique
 }
 
 /** Everything that follows from a decoration on a cake. */
 export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
-  const { decoration, name, stack, free, mostTopMm, laid, shapes, stepMinutes, learned } = inputs
+  const { decoration, name, stack, free, mostTopMm, laid, shapes, thicknessMm, stepMinutes, learned } = inputs
   const technique = techniqueOf(decoration.technique)
   const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
   const seen = seenOf(decoration, means)
@@ -163,6 +165,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     one: technique.element,
     called: several(technique.element),
     shapes,
+    thicknessMm,
     elements,
     seen,
     count,

@@ -7,7 +7,7 @@ import { aDecoration, onTwoTiers } from '../../tests/any/fourGroups'
 import { shapesFor, sizeChoices } from './sizeChoices'
 
 const shelfOf = (...shapes: readonly ReturnType<typeof disc>[]) =>
-  shapes.map((shape) => ({ paper: 'riceFilm' as const, shape, inUse: true }))
+  shapes.map((shape) => ({ paper: 'riceFilm' as const, shape, inUse: true, thicknessMm: 0.2 }))
 const sail: Parameters<typeof shapesFor>[0] = { paper: 'riceFilm', stock: [], technique: 'soakedSail' }
 const puff: typeof sail = { ...sail, technique: 'puff' }
 const sheet = rect(200, 300)

@@ -1,6 +1,6 @@
 /** From which sizes of paper a decoration may be cut, and how many each would take. */
 import type { Decoration } from '../commission'
-import { paperOf, shapeBox, shapeDm2, type PaperId, type StockShape } from '../material'
+import { isSameShape, paperOf, shapeBox, shapeDm2, type PaperId, type StockShape } from '../material'
 import { techniqueOf } from '../technique'
 import { type PieceClass } from './pieces'
 
@@ -16,7 +16,12 @@ const EDGE_MM = 5
 const GAP_MM = 2
 
 /** The papers that a studio works with. */
-type Shelf = readonly { readonly paper: PaperId; readonly shape: StockShape; readonly inUse: boolean }[]
+type Shelf = readonly {
+  readonly paper: PaperId
+  readonly shape: StockShape
+  readonly inUse: boolean
+  readonly thicknessMm: number
+}[]
 
 /** What a decoration may be cut from: what it names, else what of its paper is in use, else what is usually sold. */
 export function shapesFor(
@@ -29,6 +34,12 @@ export function shapesFor(
   const fitting = own.filter((shape) => shape.kind === kind)
   if (fitting.length > 0) return fitting
   return own.length > 0 ? own : paperOf(paper).shapes.slice(0, 1)
+}
+
+/** How thick the thickest of some sheets of a paper is, mm: what dries last. As is usual where the studio has none. */
+export function thicknessOf(paper: PaperId, shapes: readonly StockShape[], shelf: Shelf): number {
+  const own = shelf.filter((each) => each.paper === paper && shapes.some((shape) => isSameShape(shape, each.shape)))
+  return own.length > 0 ? Math.max(...own.map(({ thicknessMm }) => thicknessMm)) : paperOf(paper).thicknessMm
 }
 
 /** How many boxes of a size lie on a sheet in rows, upright or turned. */

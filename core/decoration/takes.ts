@@ -92,13 +92,20 @@ function finishStep(id: FinishId): Step {
   }
 }
 
+/** A step that is dried in the oven: what would lie on a mat, or anywhere, lies on a tray. */
+function onTray(step: Step): Step {
+  const dries = step.rest && 'until' in step.rest && !step.rest.since
+  if (!dries || (step.hold && step.hold.place !== 'mat')) return step
+  return { ...step, hold: { ...step.hold, place: 'tray', per: 'footprint' } }
+}
+
 /**
  * Steps at the bench in their order: what belongs on whole sheets, then those of the technique, then what is done to
- * dry pieces. What is soaked would lose a finish that came before.
+ * dry pieces. What is soaked would lose a finish that came before. In the oven, pieces lie on trays.
  */
 export function benchSteps(
   technique: Pick<AnyTechnique, 'steps'>,
-  { finishes, cutting }: Pick<Decoration, 'finishes' | 'cutting'>,
+  { finishes, cutting, drying }: Pick<Decoration, 'finishes' | 'cutting' | 'drying'>,
 ): readonly Step[] {
   const bench = technique.steps.filter(({ onCake }) => !onCake)
   const isSoaked = bench.some(({ soaks }) => soaks)
@@ -107,7 +114,7 @@ export function benchSteps(
   return [
     ...(cutting.colouredWhole && bench[0]?.cuts ? [COLOUR_WHOLE] : []),
     ...ids.filter(isEarly).map(finishStep),
-    ...bench,
+    ...(drying.way === 'oven' ? bench.map(onTray) : bench),
     ...ids.filter((id) => !isEarly(id)).map(finishStep),
   ]
 }

@@ -135,6 +135,7 @@ export function demoLedger(now: Moment): Pick<Workshop, 'shrinkTrials' | 'drying
   const dried = (id: string, days: number, softAtMin: number, readyAtMin: number): DryingTrial => ({
     ...fields(id, hourOf(event, days, 10 * 60)),
     paper: 'riceFilm',
+    thicknessMm: 0.2,
     what: 'filmMat',
     ...ROOM,
     softAtMin,

@@ -12,6 +12,9 @@ export const climateSchema = z.strictObject({
 
 export type Climate = z.infer<typeof climateSchema>
 
+/** The room that usual rests are told for. */
+export const USUAL_ROOM: Climate = { airC: 22, humidity: 0.475 }
+
 /**
  * How air moves round a piece: exchange coefficient of its open faces, and of the covered face through what it lies
  * on, W/m²K.

@@ -1,9 +1,10 @@
 /** Things that dry at the bench, as the drying curve has them: how wet, on what, and when they count as ready. */
-import { inOven, onMat, standingFree, type Climate } from './air'
+import { onMat, standingFree, type Climate } from './air'
 import { dryingCurve, PACKET_MOISTURE } from './dryingCurve'
 import { moistureAfter, paperSheet } from './paperSheet'
 import type { Readiness } from './readiness'
 import { uptakeGG } from './soak'
+import { airOf, type DryingWay } from './ways'
 
 type DryingCase = {
   readonly words: string
@@ -30,12 +31,24 @@ export const DRYING_CASES = {
 
 export type DryingCaseId = keyof typeof DRYING_CASES
 
-/** Minutes until a case is ready in a room, as the curve has it; null where it never is. */
-export function dryingCaseMin(id: DryingCaseId, thicknessMm: number, room: Climate): number | null {
+/**
+ * Minutes until a case is ready in a room, as the curve has it; null where it never is.
+ * @param way in which it dries, where that is not as the case has it
+ */
+export function dryingCaseMin(
+  id: DryingCaseId,
+  thicknessMm: number,
+  room: Climate,
+  way: DryingWay = 'room',
+  ovenC = OVEN_C,
+): number | null {
   const { kind, until, on, waterGPerDm2 } = DRYING_CASES[id]
   const sheet = paperSheet(kind, thicknessMm)
-  const surroundings = on === 'mat' ? onMat(room) : on === 'oven' ? inOven(OVEN_C) : standingFree(room)
+  const ground = on === 'free' ? standingFree : onMat
+  const surroundings = airOf(on === 'oven' ? 'oven' : way, ground, room, ovenC)
   // Film that is not dipped but soaked through takes up all it can.
   const startMoisture = waterGPerDm2 === 0 ? PACKET_MOISTURE + uptakeGG(1) : moistureAfter(sheet, waterGPerDm2)
-  return dryingCurve({ sheet, startMoisture, surroundings, roomC: room.airC, horizonH: HORIZON_H }).reachedMin[until]
+  return dryingCurve({ sheet, startMoisture, surroundings, roomC: room.airC, horizonH: HORIZON_H, until }).reachedMin[
+    until
+  ]
 }

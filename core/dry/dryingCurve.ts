@@ -29,8 +29,9 @@ export type DryingCase = {
   readonly surroundings: Surroundings | ((minute: number) => Surroundings)
   /** Room in which stiffness is judged, °C (a tray is judged when it has cooled). */
   readonly roomC: number
-  /** Stop looking after this many hours. */
+  /** Stop looking after this many hours, or as soon as it is so dry. */
   readonly horizonH: number
+  readonly until?: Readiness
   /** Glycerin in the sheet, g per g dry starch; none unless it was conditioned. */
   readonly glycerinGG?: number
 }
@@ -188,6 +189,7 @@ export function dryingCurve({
   surroundings,
   roomC,
   horizonH,
+  until,
   glycerinGG = 0,
 }: DryingCase): DryingCurve {
   const marks = READINESS.map((state) => ({ state, moisture: moistureOf(state, roomC, glycerinGG) }))
@@ -195,7 +197,9 @@ export function dryingCurve({
   const points: CurvePoint[] = [{ minute: 0, moisture: startMoisture }]
   let water: SheetWater = { moisture: startMoisture, slow: PACKET_MOISTURE }
   let minute = 0
-  while (minute < horizonH * 60 && !(reachedMin.set !== null && minute > reachedMin.set * 1.15)) {
+  const isThere = (): boolean =>
+    until ? reachedMin[until] !== null : reachedMin.set !== null && minute > reachedMin.set * 1.15
+  while (minute < horizonH * 60 && !isThere()) {
     const step = stepWater(
       sheet,
       typeof surroundings === 'function' ? surroundings(minute) : surroundings,

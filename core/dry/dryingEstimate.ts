@@ -1,11 +1,9 @@
 import { derive, found, NINETY_PERCENT, normalShareBelow, starting, typed, type Working } from '../quantity'
-import { inOven, onMat, standingFree, type Climate } from './air'
-import { dryingCurve, PACKET_MOISTURE, softAgainMin, type DryingCurve, type Sheet } from './dryingCurve'
+import { standingFree, USUAL_ROOM, type Climate } from './air'
+import { PACKET_MOISTURE, softAgainMin, type DryingCurve, type Sheet } from './dryingCurve'
 import { READINESS, type Readiness } from './readiness'
 import { soakMin, uptakeGG } from './soak'
-
-/** How the pieces dry: in the room on a silicone mat, or on parchment on a tray in a cool oven. */
-export type DryingWay = 'mat' | 'oven'
+import { DRYING_WORDS, filmCurve, inDryRoom, type DryingWay } from './ways'
 
 /**
  * A time that is not known exactly: usually by the median, almost surely by the ninety. Minutes; null where the air
@@ -53,7 +51,7 @@ export type DryingLearned = {
 
 /** One in ten dryings takes longer than the median by this factor (log-deviation 0.55; fitted to reported times). */
 const LOG_DEVIATION = 0.55
-const USUAL_PRACTICE_MIN: Readonly<Record<DryingWay, number>> = { mat: 24 * 60, oven: 30 }
+const USUAL_PRACTICE_MIN = { mat: 24 * 60, oven: 30 } as const
 export const SETTING_LIMIT = 0.625
 export const SETTING_LIMIT_DEVIATION = 0.04
 export const HYGROMETER_DEVIATION = 0.02
@@ -83,18 +81,22 @@ export function estimateDrying({
   const startMoisture = PACKET_MOISTURE + uptakeGG(1)
   const { factor, limit } = learned
   // A hygrometer that reads high, or a room of its own kind: the curve is walked as if the air were so much drier.
+  const own = way === 'dryRoom' ? inDryRoom(workroom) : workroom
   const air = {
-    ...workroom,
-    humidity: Math.min(0.98, Math.max(0.05, workroom.humidity + (limit ? SETTING_LIMIT - limit.mean : 0))),
+    ...own,
+    humidity: Math.min(0.98, Math.max(0.05, own.humidity + (limit ? SETTING_LIMIT - limit.mean : 0))),
   }
-  const surroundings = way === 'mat' ? onMat(air) : inOven(ovenC)
-  const curve = dryingCurve({ sheet, startMoisture, surroundings, roomC: workroom.airC, horizonH: HORIZON_H })
-  const humidity = typed('humidity', workroom.humidity, 'share', 'Brief')
+  const drying = { sheet, startMoisture, roomC: workroom.airC, horizonH: HORIZON_H }
+  const curve = filmCurve(way, air, ovenC, drying)
+  const humidity =
+    own.humidity === workroom.humidity
+      ? typed('humidity', workroom.humidity, 'share', 'Brief')
+      : starting('humidity in a dry room', own.humidity, 'share', 'usual')
   const airInputs: Readonly<Record<string, Working>> =
-    way === 'mat'
-      ? { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
-      : { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
-  const thickness = starting('film thickness', sheet.thicknessMm, 'length', 'usual')
+    way === 'oven'
+      ? { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
+      : { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
+  const thickness = typed('film thickness', sheet.thicknessMm, 'length', 'Cut')
   const water = derive(
     'water taken up',
     'share',
@@ -109,10 +111,7 @@ export function estimateDrying({
   const readyTime = (state: Readiness): ReadyTime => {
     const reached = curve.reachedMin[state]
     if (reached === null) return { median: null, ninety: null, planned: null }
-    const walk =
-      way === 'mat'
-        ? 'walk of the drying curve from {water} in still air of {humidity} at {warmth}, {thickness}'
-        : 'walk of the drying curve from {water} in {warmth}, {thickness}'
+    const walk = `walk of the drying curve from {water} ${AIR_WORDS[way]}, {thickness}`
     const curveMin = derive(
       `${factor ? 'by the curve' : 'usually'} ${stateWords[state]}`,
       'duration',
@@ -160,7 +159,7 @@ export function estimateDrying({
             'duration',
             'the longer of model and practice',
             'longer of {ninety} and {practice}, up to the next quarter of an hour',
-            { ninety, practice: starting('usual practice', USUAL_PRACTICE_MIN[way], 'duration', 'usual') },
+            { ninety, practice: practiceIn(way, sheet, startMoisture) },
             (v) => Math.ceil(Math.max(v.ninety, v.practice) / QUARTER_MIN - 1e-9) * QUARTER_MIN,
           )
     return { median, ninety, planned }
@@ -197,6 +196,37 @@ export function estimateDrying({
     venueSoftMin: softAgainMin(sheet, standingFree(venue), venue.airC, 48),
     roadSoftMin: softAgainMin(sheet, standingFree(transport), transport.airC, 48),
   }
+}
+
+/** The air that each way dries in, as a working tells it. */
+const AIR_WORDS: Readonly<Record<DryingWay, string>> = {
+  room: 'in still air of {humidity} at {warmth}',
+  mat: 'in still air of {humidity} at {warmth}',
+  fan: 'before a fan in air of {humidity} at {warmth}',
+  rack: 'in still air of {humidity} at {warmth}, from firm on a rack',
+  dryRoom: 'in a dry room in air of {humidity} at {warmth}',
+  oven: 'in {warmth}',
+}
+
+/**
+ * What is usual in a way of drying: told for a mat in a usual room and for the oven; for other ways as much less as the
+ * curve has it in a usual room.
+ */
+function practiceIn(way: DryingWay, sheet: Sheet, startMoisture: number): Working {
+  if (way === 'oven') return starting('usual practice', USUAL_PRACTICE_MIN.oven, 'duration', 'usual')
+  const onAMat = starting('usual practice', USUAL_PRACTICE_MIN.mat, 'duration', 'usual')
+  if (way === 'mat' || way === 'room') return onAMat
+  const drying = { sheet, startMoisture, roomC: USUAL_ROOM.airC, horizonH: HORIZON_H }
+  const [own, mat] = [way, 'mat' as const].map((each) => filmCurve(each, USUAL_ROOM, 0, drying).reachedMin.set!)
+  const share = found(
+    `as long ${DRYING_WORDS[way].name.toLowerCase()}`,
+    own! / mat!,
+    'ratio',
+    'two walks of the drying curve at 22 °C and 47.5 %',
+  )
+  return derive('usual practice', 'duration', 'practice in this way', '{mat} × {share}', { mat: onAMat, share }, (v) =>
+    Math.ceil(v.mat * v.share),
+  )
 }
 
 /**

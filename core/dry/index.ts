@@ -6,6 +6,7 @@ export {
   onMat,
   standingFree,
   saturationPa,
+  USUAL_ROOM,
   type AirMotion,
   type Climate,
 } from './air'
@@ -19,13 +20,13 @@ export {
   SETTING_LIMIT_DEVIATION,
   type DryingEstimate,
   type DryingLearned,
-  type DryingWay,
 } from './dryingEstimate'
 export { conditionedTouchMin } from './conditioned'
 export { moistureOf, READINESS, softeningKelvin, type Readiness } from './readiness'
 export { airAt, airOver, FORECAST_DAYS, forecastSchema, isDamp, type Forecast } from './forecast'
 export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } from './roomSensor'
 export { moistureAfter, paperSheet } from './paperSheet'
-export { dryingRemedies, type DryingRemedy } from './remedies'
+export { dryingRemedies, type DryBox, type DryingRemedy } from './remedies'
+export { DRYING_WAYS, DRYING_WORDS, filmCurve, type DryingWay } from './ways'
 export { activityBetween, stiffOnCake } from './onCake'
 export { panMin } from './pan'

@@ -1,11 +1,13 @@
 /** What brings soaked film to hard where a room is slow or never does: each way tried by the same curve. */
-import { inOven, moved, onMat, standingFree, type Climate, type Surroundings } from './air'
-import { dryingCurve, PACKET_MOISTURE, type Sheet } from './dryingCurve'
+import { moved, onMat, standingFree, type Climate } from './air'
+import { boxHumidity, waterFromFirmG } from './dryBox'
+import { PACKET_MOISTURE, type Sheet } from './dryingCurve'
 import { uptakeGG } from './soak'
+import { curveWithMove, filmCurve, inDryRoom, type DryingWay } from './ways'
 
 /** A way of drying, and what it comes to. */
 export type DryingRemedy = {
-  readonly id: 'asItIs' | 'fan' | 'rack' | 'dryBox' | 'dryRoom' | 'warmDryRoom' | 'oven'
+  readonly id: DryingWay | 'dryBox' | 'warmDryRoom'
   readonly words: string
   /** Usual minutes until it is set hard; null when it never is within three days. */
   readonly setMin: number | null
@@ -15,47 +17,41 @@ export type DryingRemedy = {
   readonly mustBeBoxed: boolean
 }
 
+/** A box with desiccant at hand, and the pieces that would go into it. */
+export type DryBox = { readonly areaDm2: number; readonly desiccantG: number }
+
 const HORIZON_H = 72
-/** A box with desiccant, and a room with a dehumidifier. Usual practice. */
-const DRY_BOX_HUMIDITY = 0.35
-const DRY_ROOM_HUMIDITY = 0.45
 const WARM_C = 32
 /** Above this a set piece softens in the room. @see core/dry/readiness */
 const SOFTENS_ABOVE = 0.7
 
 /** Ways of drying soaked film compared, as it is first. @param ovenC warmth of the cool oven */
-export function dryingRemedies(sheet: Sheet, room: Climate, ovenC: number): readonly DryingRemedy[] {
-  const setIn = (surroundings: Surroundings): number | null =>
-    dryingCurve({
-      sheet,
-      startMoisture: PACKET_MOISTURE + uptakeGG(1),
-      surroundings,
-      roomC: room.airC,
-      horizonH: HORIZON_H,
-    }).reachedMin.set
-  const dry = { ...room, humidity: Math.min(room.humidity, DRY_ROOM_HUMIDITY) }
-  const ways: readonly (readonly [DryingRemedy['id'], string, Surroundings])[] = [
-    ['asItIs', 'on its mat in this room', onMat(room)],
-    ['fan', 'a fan over the mats', moved(onMat(room), 'fan')],
-    ['rack', 'firm pieces moved to a rack', standingFree(room)],
+export function dryingRemedies(sheet: Sheet, room: Climate, ovenC: number, box: DryBox): readonly DryingRemedy[] {
+  const drying = { sheet, startMoisture: PACKET_MOISTURE + uptakeGG(1), roomC: room.airC, horizonH: HORIZON_H }
+  const setBy = (way: DryingWay, air = room): number | null => filmCurve(way, air, ovenC, drying).reachedMin.set
+  const waterG = waterFromFirmG(sheet, box.areaDm2, room.airC)
+  const inBox = standingFree({ ...room, humidity: Math.min(room.humidity, boxHumidity(waterG, box.desiccantG)) })
+  const warm = moved(onMat({ ...inDryRoom(room), airC: WARM_C }), 'fan')
+  const ways: readonly (readonly [DryingRemedy['id'], string, number | null])[] = [
+    ['mat', 'on its mat in this room', setBy('mat')],
+    ['fan', 'a fan over the mats', setBy('fan')],
+    ['rack', 'firm pieces moved to a rack', setBy('rack')],
     [
       'dryBox',
-      'in a closed box with desiccant',
-      onMat({ ...room, humidity: Math.min(room.humidity, DRY_BOX_HUMIDITY) }),
+      `firm pieces in a closed box: they give off ${waterG.toFixed(waterG < 10 ? 1 : 0)} g of water to ` +
+        `${box.desiccantG} g of desiccant`,
+      curveWithMove(drying, onMat(room), inBox).reachedMin.set,
     ],
-    ['dryRoom', 'a dehumidifier and a fan in the room', moved(onMat(dry), 'fan')],
-    ['warmDryRoom', 'the same, the room at 32 °C', moved(onMat({ ...dry, airC: WARM_C }), 'fan')],
-    ['oven', 'a cool oven', inOven(ovenC)],
+    ['dryRoom', 'a dehumidifier and a fan in the room', setBy('dryRoom')],
+    ['warmDryRoom', 'the same, the room at 32 °C', curveWithMove(drying, warm, warm).reachedMin.set],
+    ['oven', 'a cool oven', setBy('oven')],
   ]
-  const asItIs = setIn(ways[0]![2])
-  return ways.map(([id, words, surroundings]) => {
-    const setMin = id === 'asItIs' ? asItIs : setIn(surroundings)
-    return {
-      id,
-      words,
-      setMin,
-      gainedMin: asItIs !== null && setMin !== null ? asItIs - setMin : null,
-      mustBeBoxed: id !== 'asItIs' && id !== 'fan' && room.humidity > SOFTENS_ABOVE,
-    }
-  })
+  const asItIs = ways[0]![2]
+  return ways.map(([id, words, setMin]) => ({
+    id,
+    words,
+    setMin,
+    gainedMin: asItIs !== null && setMin !== null ? asItIs - setMin : null,
+    mustBeBoxed: id !== 'mat' && id !== 'fan' && room.humidity > SOFTENS_ABOVE,
+  }))
 }

@@ -5,9 +5,10 @@ import { ok, refuse, type Result } from '../quantity'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from './upgrade'
 import { bothFrom5 } from './upgrade6'
 import { from6 } from './upgrade7'
+import { from7 } from './upgrade8'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 7
+const VERSION = 8
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -74,8 +75,15 @@ function broughtUp(content: Loose, version: unknown): Loose | null {
   const since3 = (value: unknown): unknown => from4(from3(value))
   const since2 = (value: unknown): unknown => since3(from2(value))
   switch (version) {
+    case 7:
+      return { ...content, version: VERSION, commission: from7(commission), workshop: from7(workshop) }
     case 6:
-      return { ...content, version: VERSION, commission: from6(commission), workshop: from6(workshop) }
+      return {
+        ...content,
+        version: VERSION,
+        commission: from7(from6(commission)),
+        workshop: from7(from6(workshop)),
+      }
     case 5:
       return since((value) => value, commission, workshop)
     case 4:

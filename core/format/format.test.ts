@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs'
 import ICAL from 'ical.js'
 import { PDFDocument } from 'pdf-lib'
 import { STARTING_CUTTING, STARTING_TOOLS } from '../cut'
+import { chosenOption, startingDecoration, type Commission } from '../commission'
+import type { Workshop } from '../workshop'
 import { freshBench } from '../ledger'
 import { describe, expect, it } from 'vitest'
 import {
@@ -49,7 +51,7 @@ describe('a commission file', () => {
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
     ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
     ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 8 })), 'newer', 'version 8'],
+    ['a later version', changed((content) => Object.assign(content, { version: 9 })), 'newer', 'version 9'],
     [
       'a missing brief',
       changed((content) => {
@@ -186,6 +188,37 @@ describe('a commission file', () => {
     expect([bath!.steps.length, Math.round(bath!.totalDrops.value)]).toEqual([4, 353])
     expect(bath!.startMl.value).toBeCloseTo(591.736, 3)
     expect(read.workshop.stock.filter(({ item }) => item.startsWith('sheet riceFilm disc'))).toHaveLength(3)
+  })
+  it('of version 7 is brought up: what dried before a fan unasked still does, sheets and trials get a thickness', () => {
+    const content = JSON.parse(text) as { commission: Commission; workshop: Workshop }
+    const { commission, workshop } = content
+    const { tiers } = chosenOption(commission).cake
+    const decorations = (['formedWrap', 'openBloom', 'soakedSail'] as const).map((technique, at) =>
+      startingDecoration(`one-${at}`, technique, tiers),
+    )
+    for (const each of decorations) if (each.technique !== 'soakedSail') each.drying.way = 'room'
+    chosenOption(commission).decorations = decorations
+    const without = <Held extends object>(held: Held, ...names: readonly (keyof Held)[]): Partial<Held> =>
+      Object.fromEntries(Object.entries(held).filter(([name]) => !names.includes(name as keyof Held))) as Partial<Held>
+    const older = {
+      ...without(workshop, 'desiccantG'),
+      moulds: without(workshop.moulds, 'rack', 'dryRoom'),
+      papers: workshop.papers.map((each) => without(each, 'thicknessMm')),
+      dryingTrials: workshop.dryingTrials.map((each) => without(each, 'thicknessMm')),
+    }
+    const read = valueOf(readCommissionFile(JSON.stringify({ ...content, workshop: older, version: 7 })))
+    expect(chosenOption(read.commission).decorations.map(({ drying }) => drying.way)).toEqual(['fan', 'room', 'mat'])
+    expect(read.workshop).toEqual(workshop)
+  })
+  it('whose decoration is dried in a way that its technique does not allow is refused, and the field named', () => {
+    const problem = readCommissionFile(
+      changed(({ commission }) => {
+        const [option] = commission.options as unknown as Commission['options']
+        option!.decorations.find(({ technique }) => technique === 'openBloom')!.drying.way = 'oven'
+      }),
+    )
+    if (problem.ok) throw new Error('It was taken.')
+    expect(fileSentence(problem.error)).toMatch(/drying.*not dried in this way/)
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const {

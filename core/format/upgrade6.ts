@@ -7,6 +7,7 @@ import { derivePlan, type Plan } from '../plan'
 import { workshopSchema, type Workshop } from '../workshop'
 import { workshopFrom5 } from './upgrade6Workshop'
 import { from6 } from './upgrade7'
+import { from7 } from './upgrade8'
 import { isRecord, recordsOf, recordIn, SHAPES, type Loose } from './looseRecords'
 
 /** The decoration that the one sweep of sails becomes. */
@@ -211,7 +212,10 @@ export function bothFrom5(
   commission: unknown,
   workshop: unknown,
 ): { readonly commission: unknown; readonly workshop: unknown } {
-  const next = { commission: from6(commissionFrom5(commission)), workshop: from6(workshopFrom5(workshop)) }
+  const next = {
+    commission: from7(from6(commissionFrom5(commission))),
+    workshop: from7(from6(workshopFrom5(workshop))),
+  }
   const [wanted, own] = [commissionSchema.safeParse(next.commission), workshopSchema.safeParse(next.workshop)]
   if (!wanted.success || !own.success) return next
   return { commission: withPartsFrom5(wanted.data, own.data), workshop: own.data }

@@ -23,7 +23,7 @@ function withHandOver(bench: Loose): Loose {
   return { tasks: [...tasks, { ...last, task: 'handOver', name: 'Set up and hand over', begunAt: doneAt }] }
 }
 
-/** Anything of version 6, or of what an edit of it changed. */
+/** Anything of version 6, or of what an edit of it changed, as version 7 had it. */
 export const from6 = (value: unknown): unknown =>
   filled(
     value,

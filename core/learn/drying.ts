@@ -33,6 +33,7 @@ export const dryingTrialSchema = z
   .strictObject({
     ...trialFields,
     paper: z.enum(paperIds).meta({ label: 'Paper' }),
+    thicknessMm: z.number().min(0.1).max(1).meta({ label: 'Thick', kind: 'length' }),
     what: z.enum(caseIds).meta({ label: 'What dried' }),
     airC: z.number().min(5).max(45).meta({ label: 'Warmth', kind: 'temperature' }),
     humidity: z.number().min(0.05).max(0.98).meta({ label: 'Humidity', kind: 'share' }),
@@ -65,10 +66,10 @@ const DRYING = { thing: 0.3, place: 0.38, noise: 0.25 } as const
  * limit only.
  */
 function sightingOf(
-  { what, paper, room, airC, humidity, softAtMin, readyAtMin }: DryingTrial,
+  { what, paper, thicknessMm, room, airC, humidity, softAtMin, readyAtMin }: DryingTrial,
   shift: number,
 ): readonly Sighting[] {
-  const model = dryingCaseMin(what, paperOf(paper).thicknessMm, {
+  const model = dryingCaseMin(what, thicknessMm, {
     airC,
     humidity: Math.min(0.98, Math.max(0.05, humidity + shift)),
   })

@@ -91,6 +91,7 @@ describe('the limit of a room', () => {
     room: 'workroom',
     odd: false,
     paper: 'riceFilm',
+    thicknessMm: 0.2,
     what: 'filmMat',
     airC: 22,
     humidity,
@@ -151,7 +152,8 @@ function decorator(seed: number) {
     dryingTrials: (count: number): DryingTrial[] =>
       Array.from({ length: count }, (_, at) => {
         const minutes = dryingCaseMin('filmMat', 0.2, room)! * drying * Math.exp(0.15 * deviate(stream))
-        return { ...fields(at), paper: 'riceFilm', what: 'filmMat', ...room, softAtMin: minutes, readyAtMin: minutes }
+        const film = { paper: 'riceFilm', thicknessMm: 0.2, what: 'filmMat' } as const
+        return { ...fields(at), ...film, ...room, softAtMin: minutes, readyAtMin: minutes }
       }),
     runs: (count: number): Run[] =>
       Array.from({ length: count }, (_, at) => {

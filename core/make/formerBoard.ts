@@ -52,7 +52,7 @@ export function formerBoard({ timetable, work, dryings }: Plan, bench: Bench): r
           {
             task: turn.task,
             name: turn.load ? `${name}, load ${turn.load.number}` : name,
-            where: (turn.load && lane) || (step.hold?.name ?? 'on the rack'),
+            where: (turn.load && lane) || [step.hold?.name, step.air?.name].filter(Boolean).join(', ') || 'resting',
             since,
             readyAt: since + restMin,
             feltAfterMin: bench.felt[turn.task] ?? null,

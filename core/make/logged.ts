@@ -1,10 +1,10 @@
 /** What the ledger learns by itself from the bench: how long hands took, what broke, when things were dry. */
-import { DRYING_CASES, type Climate, type DryingCaseId } from '../dry'
+import { DRYING_CASES, type Climate, type DryingCaseId, type DryingWay } from '../dry'
+import type { PlannedDecoration } from '../decoration'
 import { recordOf, workedMin, type Bench } from '../ledger'
 import type { DryingTrial, Run } from '../learn'
 import type { Moment } from '../quantity'
 import type { OnFormer } from './formerBoard'
-import type { DryingWay } from '../technique'
 import type { StepCard } from './card/card'
 
 /** Shorter than this nothing was timed: it was ticked after it was done. */
@@ -58,25 +58,27 @@ export function runOf(
   }
 }
 
-const CASE_OF_FILM: Readonly<Record<DryingWay, DryingCaseId>> = { room: 'filmMat', mat: 'filmMat', oven: 'filmOven' }
+/** What is learned of: film that dried where it was laid. */
+const CASE_OF_FILM: Readonly<Partial<Record<DryingWay, DryingCaseId>>> = { mat: 'filmMat', oven: 'filmOven' }
 
-/** A drying for the ledger: soft when it was last felt, ready now. Of paper only what is told by a drying curve. */
+/** A drying for the ledger: soft when it was last felt, ready now. None of what moved to a rack or dried in moved air. */
 export function dryingOf(
   on: OnFormer,
-  way: DryingWay,
+  { drying, paper, thicknessMm }: Pick<PlannedDecoration, 'drying' | 'paper' | 'thicknessMm'>,
   air: Climate,
   about: { readonly room: string; readonly id: string },
   now: Moment,
 ): DryingTrial | null {
-  if (on.soaked === null) return null
+  const what = CASE_OF_FILM[drying.way]
+  if (on.soaked === null || !what) return null
   const readyAtMin = Math.max(1, Math.round(now - on.since))
-  const what = CASE_OF_FILM[way]
   return {
     id: about.id,
     at: now,
     room: about.room,
     odd: false,
-    paper: 'riceFilm',
+    paper,
+    thicknessMm,
     what,
     airC: air.airC,
     humidity: air.humidity,

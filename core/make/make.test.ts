@@ -190,12 +190,18 @@ describe('the former board', () => {
   it('what was felt goes to the ledger between its two bounds', () => {
     const felt: Bench = { ...draped, felt: { 'sails-soak-1': 300 } }
     const [on] = formerBoard(plan, felt)
-    expect(dryingOf(on!, 'mat', { airC: 21, humidity: 0.58 }, about, now + 40 + 700)).toMatchObject({
+    const soaked = plan.decorations.find(({ id }) => id === on!.soaked)!
+    const air = { airC: 21, humidity: 0.58 }
+    expect(dryingOf(on!, soaked, air, about, now + 40 + 700)).toMatchObject({
       what: 'filmMat',
+      thicknessMm: 0.2,
       softAtMin: 300,
       readyAtMin: 700,
       humidity: 0.58,
     })
+    // Of what moved to a rack, or dried in moved air, no case tells.
+    const onRack = { ...soaked, drying: { ...soaked.drying, way: 'rack' as const } }
+    expect(dryingOf(on!, onRack, air, about, now + 40 + 700)).toBeNull()
   })
 })
 

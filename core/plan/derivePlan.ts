@@ -6,7 +6,6 @@ import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
 import { workToCut } from './stages/cutting/work'
 import { sheetNeeds } from './stages/cutting/needs'
-import { neverDryOf } from './stages/dry'
 import { inedibleOf } from './stages/inedible'
 import { cautionsFor } from './stages/judge'
 import { laidTooEarlyOf } from './stages/onTheCake'
@@ -63,7 +62,8 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   const slowing = stages.slowing(workroom)
   const climates = { workroom, venue, transport: { airC: transport.airC, humidity: transport.humidity } }
   const made = decorations.filter(({ elements }) => elements.length > 0)
-  const dryings = stages.dry({ decorations: made, ...climates, learned: learned.drying, limit: learned.limit })
+  const known = { learned: learned.drying, limit: learned.limit, desiccantG: workshop.desiccantG }
+  const dryings = stages.dry({ decorations: made, ...climates, ...known })
   const coverings = option.cake.tiers.map(({ covering }) => covering)
   const onTheCake = stages.onTheCake({ coverings, air: venue, eventAt: eventAtOf(brief) })
   return { groups, sheets, dishes, made, slowing, dryings, onTheCake }
@@ -91,7 +91,7 @@ function scheduled(
   const work = stages.schedule({ ...wanted, making, hands: learned.hands })
   const now = bench.tasks.length > 0 ? (bench.handedOver?.at ?? inputs.now) : 0
   const timetable = stages.timetable({ scheduled: work, walks, tasks: bench.tasks, now })
-  return { work: work.work, tooBig: making.tooBig, timetable }
+  return { work: work.work, tooBig: making.tooBig, neverDry: making.neverSet, timetable }
 }
 
 function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
@@ -101,7 +101,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const { option, learned, stack, cakeFacts, fits, decorations, bouquets, accents } = onCake
   const prepared = cutColouredDried(stages, inputs, onCake)
   const { groups, sheets, dishes, made, slowing, dryings, onTheCake } = prepared
-  const { work, tooBig, timetable } = scheduled(stages, inputs, onCake, prepared)
+  const { work, tooBig, neverDry, timetable } = scheduled(stages, inputs, onCake, prepared)
 
   const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
   const wires = wireStage({ decorations })
@@ -117,7 +117,6 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
     unwanted: unwantedOf(brief.limits),
     room: brief.workroom,
   })
-  const neverDry = neverDryOf(decorations, slowing)
   const laidTooEarly = laidTooEarlyOf(onTheCake, decorations, timetable.ok ? timetable.value.slots : [])
   const facts = { ...onCake, ...prepared, ...supplied, fit: fits.fit, timetable, tooBig, neverDry, laidTooEarly }
   const cautions = cautionsFor({ ...facts, inputs })

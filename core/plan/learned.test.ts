@@ -31,6 +31,7 @@ const dried = (minutes: number, count = 4, room = 'workroom'): DryingTrial[] =>
     ...fields(at),
     room,
     paper: 'riceFilm',
+    thicknessMm: 0.2,
     what: 'filmMat',
     airC: 21,
     humidity: 0.5,
@@ -47,7 +48,7 @@ const loggedAt = (factors: readonly number[]): DryingTrial[] =>
           const air = { airC: 22, humidity: 0.475 }
           const readyAtMin = dryingCaseMin(what, thicknessMm, air)! * factor
           const id = `${paper}-${what}-${at}`
-          return { ...fields(at), id, paper, what, ...air, softAtMin: readyAtMin, readyAtMin }
+          return { ...fields(at), id, paper, thicknessMm, what, ...air, softAtMin: readyAtMin, readyAtMin }
         }),
       ),
   )
@@ -189,6 +190,7 @@ describe('a plan that goes by trials', () => {
     const damp: DryingTrial[] = many(4, (at) => ({
       ...fields(at),
       paper: 'riceFilm',
+      thicknessMm: 0.2,
       what: 'filmMat',
       airC: 21,
       humidity: 0.66,

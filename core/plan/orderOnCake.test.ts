@@ -5,7 +5,7 @@ import { orderFaults } from '../../tests/check/orderOnCake'
 import { chosenOption, startingDecoration, type Commission } from '../commission'
 import { demoCommission, demoWorkshop } from '../demo'
 import { COMPLETIONS } from '../schedule'
-import { FINISHES, TECHNIQUES } from '../technique'
+import { FINISHES, techniqueOf, TECHNIQUES, waysToDry } from '../technique'
 import { STARTING_WORKSHOP, type Workshop } from '../workshop'
 import { createPlanner } from '.'
 
@@ -23,6 +23,7 @@ const circumstances = fc.record({
   glued: fc.constantFrom('beforeStacking' as const, 'afterStacking' as const),
   finish: fc.constantFrom(...FINISHES.map(({ id }) => id)),
   colouredWhole: fc.boolean(),
+  dried: fc.nat({ max: 9 }),
   readyChance: fc.constantFrom(0.5, 0.5, 0.5, 0.9),
 })
 
@@ -44,13 +45,16 @@ function drawn(): readonly (readonly [Commission, Workshop])[] {
     Object.assign(option, { bouquets: [], accents: [] })
     for (const decoration of option.decorations) {
       const takes = TECHNIQUES.find(({ id }) => id === decoration.technique)!.finishes as readonly string[]
+      const ways = waysToDry(techniqueOf(decoration.technique))
       Object.assign(decoration, {
         glued: how.glued,
+        drying: { ...decoration.drying, way: ways[how.dried % ways.length]! },
         cutting: { ...decoration.cutting, colouredWhole: how.colouredWhole },
         finishes: takes.includes(how.finish) ? [{ finish: how.finish, colour: '#c9a24b', share: 0.5 }] : [],
       })
     }
-    return [commission, { ...STARTING_WORKSHOP, people: how.people, readyChance: how.readyChance }]
+    const moulds = { ...STARTING_WORKSHOP.moulds, dryRoom: 1 }
+    return [commission, { ...STARTING_WORKSHOP, moulds, people: how.people, readyChance: how.readyChance }]
   })
 }
 

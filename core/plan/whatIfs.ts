@@ -1,5 +1,6 @@
 /** Small changes to a plan, each tried by itself: what would help when it does not go, and what would happen if. */
 import { chosenOption, type Commission, type Decoration } from '../commission'
+import { techniqueOf, waysToDry } from '../technique'
 import type { Workshop } from '../workshop'
 
 type Changed = { readonly commission: Commission; readonly workshop: Workshop }
@@ -17,6 +18,12 @@ const DAMP = 0.75
 const DRY = 0.45
 const FEWER = 0.15
 const wanted = ({ commission }: Changed): readonly Decoration[] => chosenOption(commission).decorations
+/** Decorations that may dry in another way than they do. */
+const couldDry = (now: Changed, way: Decoration['drying']['way']): readonly Decoration[] =>
+  wanted(now).filter(
+    ({ technique, drying }) =>
+      drying.way !== way && drying.way !== 'oven' && waysToDry(techniqueOf(technique)).includes(way),
+  )
 const dryingOn = (now: Changed, way: Decoration['drying']['way']): readonly Decoration[] =>
   wanted(now).filter(({ drying }) => drying.way === way)
 /** Decorations with so much lushness that some can be taken away. */
@@ -76,9 +83,18 @@ export const WHAT_IFS: readonly WhatIf[] = [
     id: 'oven',
     words: 'a cool oven instead of the room',
     remedy: true,
-    applies: (now) => dryingOn(now, 'mat').length > 0 && now.workshop.ovenPlaces > 0,
+    applies: (now) => couldDry(now, 'oven').length > 0 && now.workshop.ovenPlaces > 0,
     change: (draft) => {
-      for (const each of dryingOn(draft, 'mat')) each.drying.way = 'oven'
+      for (const each of couldDry(draft, 'oven')) each.drying.way = 'oven'
+    },
+  },
+  {
+    id: 'fan',
+    words: 'a fan over what dries in the room',
+    remedy: true,
+    applies: (now) => couldDry(now, 'fan').length > 0 && now.workshop.moulds.fan > 0,
+    change: (draft) => {
+      for (const each of couldDry(draft, 'fan')) each.drying.way = 'fan'
     },
   },
   {

@@ -48,7 +48,7 @@ export type Lying = {
   readonly from: string
   /** Taken up by that task; or so many minutes after it was laid down. */
   readonly until: { readonly task: string } | { readonly afterMin: number; readonly since: string }
-  /** The place it holds; none where it lies on a rack. */
+  /** The place it holds; none where it lies anywhere. */
   readonly place: string | null
 }
 

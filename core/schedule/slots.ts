@@ -4,12 +4,12 @@ import type { Happened } from './live'
 import type { PlannedTask, SlotKind, TaskOf } from './collected'
 import type { TimetableJob } from './job'
 import type { TimetableQuestion } from './question'
-import type { PlacedTask, Reason, Schedule } from './task'
+import type { Hold, PlacedTask, Reason, Schedule } from './task'
 import type { Stretch } from './workingHours'
 
 /**
- * Something that has its hours. `lane` is what it occupies: the hands, a mat, a tray, a place in the oven, the rack,
- * the road, the cake itself.
+ * Something that has its hours. `lane` is what it occupies: the hands, a mat, a tray, a place in the oven, nothing where it
+ * only rests, the road, the cake itself.
  */
 export type Slot = Stretch & {
   readonly id: string
@@ -56,10 +56,12 @@ export type Timetable = {
 }
 
 const HANDS = 'hands'
+/** The lane of what rests and takes up nothing. */
+export const RESTING = 'resting'
 /** What goes on by itself at the cake. */
 const ON_CAKE: readonly SlotKind[] = ['chill', 'ready', 'warm', 'set']
 
-/** A schedule as slots: work in its parts, what lies on mats and trays, what sets on the rack. */
+/** A schedule as slots: work in its parts, what lies on mats and trays, what goes on setting. */
 export function timetableOf(
   { tasks, job, lying }: TimetableJob,
   schedule: Schedule,
@@ -80,7 +82,7 @@ export function timetableOf(
   const laneOf = (task: PlannedTask): string => {
     if (task.kind === 'drive') return 'road'
     if (ON_CAKE.includes(task.kind)) return 'cake'
-    return laneOn(task.id, schedule) ?? (task.byHand ? handsLane(placed.get(task.id)!) : 'rack')
+    return laneOn(task.id, schedule, !task.byHand) ?? (task.byHand ? handsLane(placed.get(task.id)!) : RESTING)
   }
   const slots = tasks.flatMap((task): readonly Slot[] => {
     const here = placed.get(task.id)!
@@ -105,7 +107,7 @@ export function timetableOf(
     if (taken <= laid) return []
     const isOver = 'task' in until && stateOf(until.task) === 'done'
     const state = isOver ? 'done' : stateOf(from) === 'done' ? 'underWay' : 'toDo'
-    const lane = place ? laneOn(from, schedule)! : 'rack'
+    const lane = place ? laneAfter(from, place, schedule) : RESTING
     const nobody = { hands: false, tiers: [], task: null, person: null }
     return [{ id, kind, name, of, lane, state, ...nobody, from: laid, to: taken }]
   })
@@ -136,17 +138,25 @@ export function timetableOf(
 }
 
 /** Places of which pieces hold one by one are lanes of their own, numbered. */
-const NUMBERED: readonly string[] = ['mat', 'tray', 'oven']
+const NUMBERED: readonly string[] = ['mat', 'tray', 'oven', 'rack']
 
-/** What is held by a task or until it, as a lane; none where nothing is. */
-function laneOn(task: string, { held }: Schedule): string | null {
-  const at = held.find(
-    ({ hold }) =>
-      hold.from === task || (hold.until === task && (NUMBERED.includes(hold.resource) || hold.from !== task)),
-  )
-  if (!at) return null
-  if (NUMBERED.includes(at.hold.resource)) return `${at.hold.resource} ${at.unit}`
-  return at.hold.until === task && at.hold.from !== task ? at.hold.resource : null
+/** What is held by a task or until it, as a lane; none where nothing is, or where hands are at it. */
+function laneOn(task: string, { held }: Schedule, isAlone = false): string | null {
+  // What a task has to itself tells more than what it takes up, and that more than what it lays down.
+  const rank = ({ from, until }: Hold): number => (from === until ? 0 : until === task ? 1 : 2)
+  const own = held
+    .filter(({ hold }) => hold.from === task || hold.until === task)
+    .sort((one, other) => rank(one.hold) - rank(other.hold))
+  const numbered = own.find(({ hold }) => NUMBERED.includes(hold.resource))
+  if (numbered) return `${numbered.hold.resource} ${numbered.unit}`
+  const other = own.find(({ hold }) => hold.until === task)
+  return other && (isAlone || other.hold.from !== task) ? other.hold.resource : null
+}
+
+/** What lies at a place after a task, as a lane. */
+function laneAfter(task: string, place: string, { held }: Schedule): string {
+  const at = held.find(({ hold }) => hold.from === task && hold.resource === place)!
+  return NUMBERED.includes(place) ? `${place} ${at.unit}` : place
 }
 
 export type NoTimetable =

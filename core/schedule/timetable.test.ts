@@ -58,6 +58,7 @@ function draping(pieces: number, { firmMin, setMin, ovenMin }: Times): Making {
     since: null,
     ovenMin: null,
     hold: null,
+    air: null,
     turnsOf: null,
     putDown: true,
     onCake: false,

@@ -44,6 +44,8 @@ export type MakingStep = {
   /** Minutes in the oven after it, when it dries there. */
   readonly ovenMin: Working | null
   readonly hold: StepHold | null
+  /** What stands over it or holds it while it dries, besides where it lies: a fan, a rack, a dry room. */
+  readonly air: { readonly place: PlaceId; readonly name: string } | null
   /** The step whose turns it goes by. */
   readonly turnsOf: string | null
   readonly putDown: boolean

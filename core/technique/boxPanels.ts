@@ -13,7 +13,7 @@ import { STANDARD_SPARES } from './flat'
 import { panelMesh, PATTERN } from './panel/panelMesh'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
-import { untilHandled } from './step'
+import { fixed } from './step'
 
 const CORNERS = ['none', 'top', 'all'] as const
 
@@ -172,7 +172,7 @@ export const boxPanels = defineTechnique({
         'last. Fold the accents over the corners to hide the joints.',
       minutes: { perPiece: 0.5, perElement: 4, fixed: 5 },
       onCake: true,
-      rest: untilHandled(30),
+      rest: fixed(30),
     },
   ],
   consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],

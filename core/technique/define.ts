@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { FlatSide } from '../cake'
+import type { DryingWay } from '../dry'
 import type { Outline, Point3 } from '../geometry'
 import type { Learned } from '../learn'
 import type { PaperId, StockShape } from '../material'
@@ -92,10 +93,6 @@ export const seenWidthAt = ({ widthMm, footWidthMm = 0 }: SeenSize, size: number
 /** What an element is seen as, where it is placed. */
 export const seenAs = ({ fitted, size }: Pick<PlacedElement, 'fitted' | 'size'>, seen: SeenSize): SeenSize =>
   fitted ?? { widthMm: seenWidthAt(seen, size), heightMm: seen.heightMm * size }
-
-/** How elements dry: as their technique says, laid on a mat in the room, or on a tray in a cool oven. */
-export const DRYING_WAYS = ['room', 'mat', 'oven'] as const
-export type DryingWay = (typeof DRYING_WAYS)[number]
 
 /** What pieces are cut from and how they dry: what sizing needs to know besides parameters. */
 export type Means = {
@@ -217,7 +214,7 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
   /** In which order an element of the biggest size is put together, for what is put together. */
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
-  /** Ways it dries, the usual one first; in the room where none is said. */
+  /** Ways it may dry, the usual one first; what is damped in the room, before a fan or in a dry room where none is said. */
   readonly dries?: readonly DryingWay[]
   /** Cut in portions of discs unless it is told otherwise. */
   readonly fromDiscs?: true

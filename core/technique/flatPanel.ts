@@ -13,7 +13,7 @@ import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
-import { untilHandled } from './step'
+import { fixed } from './step'
 
 const parameters = z.strictObject({
   panelLengthMm: z
@@ -91,7 +91,7 @@ export const flatPanel = defineTechnique({
       say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.',
       minutes: { perElement: 5, fixed: 5 },
       onCake: true,
-      rest: untilHandled(30),
+      rest: fixed(30),
     },
   ],
   consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],

@@ -113,6 +113,7 @@ export const formedSail = defineTechnique({
     ]
   },
 
+  dries: ['room', 'fan', 'dryRoom', 'oven'],
   steps: [
     {
       id: 'cut',

@@ -13,7 +13,7 @@ import { defineTechnique } from './define'
 import type { MeshFace, MeshLine } from './mesh'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { oneRowRound } from './round'
-import { untilHandled } from './step'
+import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
   sheetLengthMm: z
@@ -84,6 +84,7 @@ export const formedWrap = defineTechnique({
     ]
   },
 
+  dries: ['fan', 'room', 'dryRoom'],
   skin: 'beforeStacking',
   steps: [
     {
@@ -92,7 +93,7 @@ export const formedWrap = defineTechnique({
       say: 'Brush on glycerin conditioner, thinly and evenly; wait till the sheet falls like cloth.',
       minutes: { perPiece: 3, fixed: 10 },
       cuts: true,
-      rest: untilHandled(20),
+      rest: fixed(20),
     },
     {
       id: 'press',
@@ -101,8 +102,7 @@ export const formedWrap = defineTechnique({
         'Onto a dummy wrapped in crumpled cling film, greased below; press the folds in. ' +
         'Two hours before a fan: it holds its shape and is not sticky.',
       minutes: { perPiece: 6, fixed: 10 },
-      rest: untilHandled(120),
-      hold: { place: 'fan', per: 'job' },
+      rest: untilHandled(120, 'fan'),
     },
     {
       id: 'wrap',
@@ -110,7 +110,7 @@ export const formedWrap = defineTechnique({
       say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.',
       minutes: { perElement: 5, fixed: 5 },
       onCake: true,
-      rest: untilHandled(30),
+      rest: fixed(30),
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],

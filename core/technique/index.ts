@@ -1,3 +1,4 @@
+import type { DryingWay } from '../dry'
 import type { z } from 'zod'
 import type { Technique } from './define'
 import { boxPanels } from './boxPanels'
@@ -28,14 +29,12 @@ import { stripScroll } from './stripScroll'
 import { tornRuffle } from './tornRuffle'
 
 export {
-  DRYING_WAYS,
   seenAs,
   seenWidthAt,
   type BandRoom,
   type CompositionKind,
   type Failure,
   type Heat,
-  type DryingWay,
   type Ingredient,
   type Layout,
   type Means,
@@ -48,7 +47,7 @@ export {
   type TechniqueCaution,
   type Wall,
 } from './define'
-export { fixed, GLUED, untilHandled, PLACES, PLACE_WORDS, type Glued, type PlaceId, type Step } from './step'
+export { fixed, GLUED, untilHandled, PLACES, PLACE_WORDS, type Glued, type PlaceId, type Rest, type Step } from './step'
 export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'
@@ -130,6 +129,11 @@ export type TechniqueId = (typeof TECHNIQUES)[number]['id']
 
 /** A technique, its parameters loosened to what its own schema has checked. */
 export type AnyTechnique = Technique<z.ZodObject, TechniqueId>
+
+const DAMPED_DRIES = ['room', 'fan', 'dryRoom'] as const
+/** Ways in which elements of a technique may dry, the usual one first. */
+export const waysToDry = ({ dries }: { readonly dries?: readonly DryingWay[] }): readonly DryingWay[] =>
+  dries ?? DAMPED_DRIES
 
 /** @throws for an id that no technique has: files are checked before they come this far */
 export function techniqueOf(id: TechniqueId): AnyTechnique {

@@ -118,6 +118,7 @@ export const mouldedBloom = defineTechnique({
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
 
+  dries: ['fan', 'room', 'dryRoom'],
   steps: [
     {
       id: 'cut',
@@ -131,7 +132,7 @@ export const mouldedBloom = defineTechnique({
       name: 'Dip and drape',
       say: 'A quick dip in conditioner, drain, drape over the half-sphere, smooth from the middle. Two hours before a fan.',
       minutes: { perPiece: 0.8, fixed: 5 },
-      rest: untilHandled(120),
+      rest: untilHandled(120, 'fan'),
       hold: { place: 'halfSphere', per: 'piece' },
     },
     {

@@ -1,9 +1,10 @@
 /** What a technique asks hands to do: its minutes, how long the work rests after it, what it occupies meanwhile. */
-import type { Readiness } from '../dry'
+import type { DryingWay, Readiness } from '../dry'
 
 /**
  * How long work rests after a step: so many minutes, or until paper has dried so far from having been damped or soaked.
- * `usualMin` is what it takes in a usual room; a rest that began at an earlier step names that step.
+ * `usualMin` is what it takes in a usual room, in the room's own air unless it is told for another way of drying; a rest
+ * that began at an earlier step names that step.
  */
 export type Rest =
   | { readonly fixedMin: number }
@@ -11,23 +12,35 @@ export type Rest =
       readonly until: Readiness
       readonly from: 'damp' | 'soaked'
       readonly usualMin: number
+      readonly usualIn?: DryingWay
       readonly since?: string
     }
 
 /** A rest of so many minutes, whatever the room: glue that takes, paper that cools. */
 export const fixed = (fixedMin: number): Rest => ({ fixedMin })
-/** A rest until damped paper can be handled. @param usualMin at 22 °C and 47.5 % */
-export const untilHandled = (usualMin: number): Rest => ({ until: 'handle', from: 'damp', usualMin })
+/**
+ * A rest until damped paper can be handled.
+ * @param usualMin at 22 °C and 47.5 %
+ * @param usualIn what these minutes are told for, where it is not the room's own air
+ */
+export const untilHandled = (usualMin: number, usualIn: DryingWay = 'room'): Rest => ({
+  until: 'handle',
+  from: 'damp',
+  usualMin,
+  usualIn,
+})
 /** A rest until damped paper stands firm. @param usualMin at 22 °C and 47.5 % */
 export const untilFirm = (usualMin: number): Rest => ({ until: 'firm', from: 'damp', usualMin })
 
 /** What pieces lie, stand or are worked in for a while, of which a studio has so many. */
-export const PLACES = ['mat', 'tray', 'oven', 'halfSphere', 'foamHole', 'pan', 'fan'] as const
+export const PLACES = ['mat', 'tray', 'oven', 'rack', 'dryRoom', 'halfSphere', 'foamHole', 'pan', 'fan'] as const
 export type PlaceId = (typeof PLACES)[number]
 export const PLACE_WORDS: Readonly<Record<PlaceId, string>> = {
   mat: 'mat',
   tray: 'tray',
   oven: 'oven',
+  rack: 'rack',
+  dryRoom: 'shelf in a dry room',
   halfSphere: 'half-spheres',
   foamHole: 'holes in foam',
   pan: 'pan',

@@ -11,7 +11,7 @@ import { defineTechnique } from './define'
 import type { MeshFace } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { roundTheTier } from './round'
-import { untilHandled } from './step'
+import { fixed } from './step'
 
 const parameters = z.strictObject({
   stripLengthMm: z
@@ -126,7 +126,7 @@ export const tornRuffle = defineTechnique({
         'the fingers and press its foot on; each row over the last.',
       minutes: { perElement: 2.5, fixed: 5 },
       onCake: true,
-      rest: untilHandled(30),
+      rest: fixed(30),
     },
   ],
   consumables: ['boiled, cooled water or a thin edible glue, brushed'],

@@ -38,19 +38,28 @@ export const MOST_BUSY = 400
 export const workshopSchema = z.strictObject({
   /** Sheets and discs this studio knows, and which of them it works with. */
   papers: z
-    .array(z.strictObject({ paper: z.enum(paperIds), shape: stockShapeSchema, inUse: z.boolean() }))
+    .array(
+      z.strictObject({
+        paper: z.enum(paperIds),
+        shape: stockShapeSchema,
+        inUse: z.boolean(),
+        thicknessMm: z.number().min(0.1).max(1).meta({ label: 'Thick', kind: 'length' }),
+      }),
+    )
     .max(MOST_PAPERS)
     .refine((papers) => new Set(papers.map(({ paper, shape }) => paperItem(paper, shape))).size === papers.length, {
       message: 'Each size of a paper must be listed once.',
     }),
   mats: formerSchema,
   trays: formerSchema,
-  /** Half-spheres, holes in foam, pans and fans. */
+  /** Half-spheres, holes in foam, pans, fans, racks, shelves in a room that a dehumidifier keeps dry. */
   moulds: z.strictObject({
     halfSphere: z.number().int().min(0).max(400).meta({ label: 'Half-spheres', kind: 'count' }),
     foamHole: z.number().int().min(0).max(2000).meta({ label: 'Holes in foam', kind: 'count' }),
     pan: z.number().int().min(0).max(12).meta({ label: 'Pans', kind: 'count' }),
     fan: z.number().int().min(0).max(12).meta({ label: 'Fans', kind: 'count' }),
+    rack: z.number().int().min(0).max(40).meta({ label: 'Racks', kind: 'count' }),
+    dryRoom: z.number().int().min(0).max(40).meta({ label: 'Shelves in a dry room', kind: 'count' }),
   }),
   /** Pairs of hands, and hours at which the first of them cannot. */
   people: z.number().int().min(1).max(6).meta({ label: 'People who work', kind: 'count' }),
@@ -61,6 +70,8 @@ export const workshopSchema = z.strictObject({
         .refine(({ from, to }) => to > from, { message: 'It must end after it begins.' }),
     )
     .max(MOST_BUSY),
+  /** Desiccant for boxes of pieces, g. */
+  desiccantG: z.number().min(0).max(5000).meta({ label: 'Desiccant', kind: 'mass' }),
   ovenPlaces: z.number().int().min(0).max(8).meta({ label: 'Trays in the oven at once', kind: 'count' }),
   hours: workingHoursSchema,
   /** The chance of being ready that timetables are made for. */
@@ -109,13 +120,19 @@ const hour = (clock: number): number => clock * 60
 
 /** A small studio, as a beginning for the user's own. */
 export const STARTING_WORKSHOP: Workshop = {
-  papers: PAPERS.flatMap(({ id, shapes }) =>
-    shapes.map((shape) => ({ paper: id, shape, inUse: id === 'riceFilm' ? shape.kind === 'disc' : true })),
+  papers: PAPERS.flatMap(({ id, shapes, thicknessMm }) =>
+    shapes.map((shape) => ({
+      paper: id,
+      shape,
+      inUse: id === 'riceFilm' ? shape.kind === 'disc' : true,
+      thicknessMm,
+    })),
   ),
   mats: { count: 2, lengthMm: 400, widthMm: 300 },
   trays: { count: 2, lengthMm: 420, widthMm: 330 },
   ovenPlaces: 2,
-  moulds: { halfSphere: 12, foamHole: 96, pan: 1, fan: 1 },
+  moulds: { halfSphere: 12, foamHole: 96, pan: 1, fan: 1, rack: 2, dryRoom: 0 },
+  desiccantG: 100,
   people: 1,
   busy: [],
   hours: {

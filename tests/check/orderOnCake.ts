@@ -17,6 +17,19 @@ const OUT_OF_HOURS = ['place', 'photograph', 'picksOut', 'loadCar', 'drive', 'ha
 const last = (slots: readonly Slot[]): number => Math.max(-Infinity, ...slots.map(({ to }) => to))
 const first = (slots: readonly Slot[]): number => Math.min(Infinity, ...slots.map(({ from }) => from))
 
+const NUMBERED = /^(mat|tray|oven|rack) \d+$/
+
+/** Places in which more lies at once than there is room for: one in a numbered lane, so many before fans. */
+function crowded(slots: readonly Slot[], counts: Readonly<Record<string, number>>): readonly string[] {
+  const lying = slots.filter(({ lane, hands }) => !hands && (lane in counts || NUMBERED.test(lane)))
+  return lying.flatMap((slot) => {
+    const here = lying.filter(
+      ({ lane, from, to }) => lane === slot.lane && from <= slot.from + NEAR && slot.from < to - NEAR,
+    )
+    return here.length > (counts[slot.lane] ?? 1) ? [`${here.length} at once in ${slot.lane}`] : []
+  })
+}
+
 /** Every rule that a timetable breaks, in words; nothing for a plan without one. */
 export function orderFaults(plan: Plan, commission: Commission, workshop: Workshop): readonly string[] {
   if (!plan.timetable.ok) return []
@@ -86,14 +99,16 @@ export function orderFaults(plan: Plan, commission: Commission, workshop: Worksh
 
   for (const each of made) {
     const technique = techniqueOf(each.technique)
-    const finishes = wanted.find(({ id }) => id === each.id)!.finishes.map(({ finish }) => finishOf(finish))
+    const { finishes: asked, drying } = wanted.find(({ id }) => id === each.id)!
+    const finishes = asked.map(({ finish }) => finishOf(finish))
     const bench = technique.steps.filter(({ onCake }) => !onCake)
     const isSoaked = bench.some(({ soaks }) => soaks)
     const own = slots.filter((slot) => slot.of?.decoration === each.id && slot.of.step !== each.setting.id)
     bench.slice(1).forEach((step, at) => {
       const before = bench[at]!
       if (step.turnsOf || !before.rest || !('fixedMin' in before.rest || before.rest.from === 'damp')) return
-      const least = 'fixedMin' in before.rest ? before.rest.fixedMin : before.rest.usualMin
+      const isUsual = 'until' in before.rest && drying.way === (before.rest.usualIn ?? 'room')
+      const least = 'fixedMin' in before.rest ? before.rest.fixedMin : isUsual ? before.rest.usualMin : 1
       const earlier = stepSlots(each.id, before.id).filter(({ hands }) => hands)
       after(
         `${each.id}: ${step.id} after ${before.id}`,
@@ -112,6 +127,8 @@ export function orderFaults(plan: Plan, commission: Commission, workshop: Worksh
     const wantedBy = brief.completion === 'beforeDriving' && !technique.skin ? Math.min(placeFrom, needed) : needed
     after(`${each.id} is ready when it is wanted`, brief.completion === 'beforeDriving' ? wantedBy : needed, last(own))
   }
+
+  faults.push(...crowded(slots, { fan: workshop.moulds.fan, dryRoom: workshop.moulds.dryRoom }))
 
   const isHere = brief.completion === 'beforeDriving'
   const [set, picks, photographs, pack, load, drive, hand] = (

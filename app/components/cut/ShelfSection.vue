@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { z } from 'zod'
 import { paperOf, shapeName, type PaperId, type StockShape } from '#core/material'
 import { paperItem, paperName } from '#core/supply'
-import { keptOf, stockOf, type Workshop } from '#core/workshop'
+import { keptOf, stockOf, workshopSchema, type Workshop } from '#core/workshop'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 
@@ -37,11 +37,16 @@ const setHeld = ({ paper, shape }: Row, value: number): void =>
 /** A size that the list does not have yet. */
 function addSize(paper: PaperId, diameterMm: number): void {
   const shape: StockShape = { kind: 'disc', diameterMm }
-  if (rowsOf(paper).some((each) => isSame(each, { paper, shape, inUse: true }))) return
+  if (rowsOf(paper).some((each) => paperItem(paper, each.shape) === paperItem(paper, shape))) return
   studio.edit(`${shapeName(shape)} too`, (draft) => {
-    draft.workshop.papers.push({ paper, shape, inUse: true })
+    draft.workshop.papers.push({ paper, shape, inUse: true, thicknessMm: paperOf(paper).thicknessMm })
   })
 }
+const { thicknessMm: thick } = workshopSchema.shape.papers.unwrap().shape
+const setThick = (row: Row, value: number): void =>
+  studio.edit('thickness of film', (draft) => {
+    draft.workshop.papers.find((each) => isSame(each, row))!.thicknessMm = value
+  })
 </script>
 
 <template>
@@ -66,6 +71,15 @@ function addSize(paper: PaperId, diameterMm: number): void {
           :label="`${shapeName(row.shape)}, on hand`"
           :model-value="held(row)"
           @update:model-value="setHeld(row, $event)"
+        />
+        <QuantityField
+          v-if="paperOf(paper).kind === 'film'"
+          :schema="thick"
+          inline
+          class="col-start-2"
+          :label="`${shapeName(row.shape)}, thick`"
+          :model-value="row.thicknessMm"
+          @update:model-value="setThick(row, $event)"
         />
       </li>
     </ul>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { found, printDuration, type Working } from '#core/quantity'
 import type { DryingRemedy } from '#core/dry'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 
 /** Other ways of drying the film, each tried by the same curve: what it gains, and what must be boxed after. */
@@ -38,7 +39,7 @@ const walked = (words: string, setMin: number): Working =>
           </td>
           <td class="py-1 text-right align-top text-ink-soft">
             {{
-              id !== 'asItIs' && gainedMin !== null && Math.abs(gainedMin) >= 5
+              id !== 'mat' && gainedMin !== null && Math.abs(gainedMin) >= 5
                 ? `${gainedMin < 0 ? '−' : ''}${printDuration(Math.abs(gainedMin))}`
                 : ''
             }}
@@ -46,6 +47,12 @@ const walked = (words: string, setMin: number): Working =>
         </tr>
       </tbody>
     </table>
-    <p class="mt-1 text-[0.84rem] text-ink-soft">Medians of the model; one drying in ten takes twice as long.</p>
+    <div class="mt-1 flex flex-wrap items-end gap-x-5 gap-y-1">
+      <WorkshopField group="own" name="desiccantG" edits="desiccant" class="w-32" />
+      <p class="text-[0.84rem] text-ink-soft">
+        Medians of the model; one drying in ten takes twice as long. A box takes what is firm already: what is wet would
+        be more than its desiccant holds.
+      </p>
+    </div>
   </section>
 </template>

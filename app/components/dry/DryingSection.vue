@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
-import { airAt, dryingCurve, onMat, paperSheet, READINESS } from '#core/dry'
+import { airAt, DRYING_WORDS, dryingCurve, onMat, paperSheet, READINESS } from '#core/dry'
 import { paperOf } from '#core/material'
 import type { SoakedDrying } from '#core/plan'
 import { dayClockText, printDuration } from '#core/quantity'
+import { techniqueOf, waysToDry } from '#core/technique'
 import { useForecast } from '~/components/brief/useForecast'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -21,20 +22,17 @@ import WorkshopField from '~/components/ui/WorkshopField.vue'
 const props = defineProps<{ soaked: SoakedDrying }>()
 const { commission, plan, editDecorations } = usePlanned()
 
-const ways = [
-  { id: 'mat', name: 'On a mat, in the room', say: 'Crisp folds, slow; the mat is held till the pieces are firm' },
-  { id: 'oven', name: 'On parchment, in a cool oven', say: 'Softer folds, half an hour; box at once in a damp room' },
-] as const
-
 const estimate = computed(() => props.soaked.estimate)
-const inOven = computed(() => props.soaked.drying.way === 'oven')
+const members = computed(() => plan.value.decorations.filter(({ id }) => props.soaked.decorations.includes(id)))
+const ways = computed(() => waysToDry(techniqueOf(members.value[0]!.technique)))
+const way = computed(() => props.soaked.drying.way)
+const inOven = computed(() => way.value === 'oven')
+/** Ways whose places are counted beside mats and trays. */
+const own = computed(() => (['fan', 'rack', 'dryRoom'] as const).find((each) => each === way.value) ?? null)
+/** The air of the room is what it dries in, so that damp weather and the forecast matter. */
+const inRoom = computed(() => !inOven.value && way.value !== 'dryRoom')
 const former = computed(() => (inOven.value ? ('trays' as const) : ('mats' as const)))
-const names = computed(() =>
-  plan.value.decorations
-    .filter(({ id }) => props.soaked.decorations.includes(id))
-    .map(({ name }) => name.toLowerCase())
-    .join(', '),
-)
+const names = computed(() => members.value.map(({ name }) => name.toLowerCase()).join(', '))
 const room = computed(() => `${Math.round(commission.value.brief.workroom.humidity * 100)} %`)
 
 const { last } = useForecast()
@@ -50,10 +48,10 @@ const laidAt = computed(() =>
 /** The curve in the air of the forecast, by day and night, from when the first load is laid; none beyond its days. */
 const asForecast = computed(() => {
   const [forecast, from] = [last.value?.forecast, laidAt.value]
-  if (!forecast || from === null || inOven.value || !airAt(forecast, from)) return []
-  const { kind, thicknessMm } = paperOf(props.soaked.paper)
+  if (!forecast || from === null || way.value !== 'mat' || !airAt(forecast, from)) return []
+  const { kind } = paperOf(props.soaked.paper)
   return dryingCurve({
-    sheet: paperSheet(kind, thicknessMm),
+    sheet: paperSheet(kind, props.soaked.thicknessMm),
     startMoisture: estimate.value.curve.points[0]!.moisture,
     surroundings: (minute) => onMat(airAt(forecast, from + minute) ?? commission.value.brief.workroom),
     roomC: commission.value.brief.workroom.airC,
@@ -85,7 +83,7 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
         <FigureLink :working="estimate.ready.set.planned!" /> to be nearly sure. Soak each piece
         <FigureLink :working="estimate.soak" /> first.</template
       ><template v-else
-        >At {{ room }} the film stays supple. Dry it in the oven, or dry the room. Soak each piece
+        >At {{ room }} the film stays supple. Dry it in a dry room or in the oven. Soak each piece
         <FigureLink :working="estimate.soak" /> first.</template
       >
     </p>
@@ -93,7 +91,7 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
       <div class="min-w-0">
         <DryingChart
           :estimate="estimate"
-          :damp="inOven ? null : soaked.whenDamp"
+          :damp="inRoom ? soaked.whenDamp : null"
           :forecast="asForecast"
           :room-c="commission.brief.workroom.airC"
           :label="chartLabel"
@@ -101,10 +99,10 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
         <p class="mt-1 flex flex-wrap gap-x-5 text-[0.86rem] text-ink-soft">
           <span class="flex items-center gap-1.5"
             ><span class="h-1 w-6 rounded bg-go" aria-hidden="true" />{{
-              inOven ? 'in the oven' : `this room, ${room}`
+              inRoom ? `${DRYING_WORDS[way].name.toLowerCase()}, ${room}` : DRYING_WORDS[way].name.toLowerCase()
             }}</span
           >
-          <span v-if="!inOven" class="flex items-center gap-1.5"
+          <span v-if="inRoom" class="flex items-center gap-1.5"
             ><span class="w-6 border-t-2 border-dashed border-look" aria-hidden="true" />the same at 75 %</span
           >
           <span v-if="asForecast.length > 0" class="flex items-center gap-1.5"
@@ -161,9 +159,9 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
         >
           <RadioGroupLabel as="p" class="sr-only">How {{ names }} dry</RadioGroupLabel>
           <div class="grid gap-2">
-            <RadioGroupOption v-for="way in ways" :key="way.id" :value="way.id" class="choice"
-              ><span class="block font-semibold">{{ way.name }}</span
-              ><span class="block text-[0.85rem] text-ink-soft">{{ way.say }}</span></RadioGroupOption
+            <RadioGroupOption v-for="each in ways" :key="each" :value="each" class="choice"
+              ><span class="block font-semibold">{{ DRYING_WORDS[each].name }}</span
+              ><span class="block text-[0.85rem] text-ink-soft">{{ DRYING_WORDS[each].say }}</span></RadioGroupOption
             >
           </div>
         </RadioGroup>
@@ -194,6 +192,7 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
             :edits="former"
             data-testid="formers"
           />
+          <WorkshopField v-if="own" group="moulds" :name="own" :edits="DRYING_WORDS[own].name.toLowerCase()" />
           <WorkshopField v-if="inOven" label="In the oven at once" group="own" name="ovenPlaces" edits="oven places" />
           <WorkshopField
             v-for="side in ['lengthMm', 'widthMm'] as const"

@@ -1,36 +1,54 @@
 <script setup lang="ts">
-import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
-import { panMin, paperSheet } from '#core/dry'
-import { paperOf } from '#core/material'
+import { DRYING_WORDS, panMin, paperSheet, type DryingWay } from '#core/dry'
+import { techniqueOf, waysToDry } from '#core/technique'
 import { dayClockText, found, printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 
 /** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
-const { plan, commission } = usePlanned()
+const { plan, commission, editDecorations } = usePlanned()
 const SHORT_MIN = 20
+const isDamped = (each: (typeof plan.value.decorations)[number]): boolean =>
+  each.steps.some(
+    ({ rest, onCake }) => !onCake && rest && 'until' in rest && rest.from === 'damp' && rest.usualMin >= SHORT_MIN,
+  )
+/** What rests here, in which ways it may dry, and what it comes to; no rests where it never gets so dry. */
 const rests = computed(() =>
-  plan.value.work.making
-    .map(({ decoration, name, steps }) => ({
-      id: decoration,
-      name,
-      rests: steps.filter(({ rest }) => rest.value >= SHORT_MIN),
-    }))
-    .filter((each) => each.rests.length > 0),
+  plan.value.decorations
+    .filter(({ elements }) => elements.length > 0)
+    .map((each) => {
+      const made = plan.value.work.making.find(({ decoration }) => decoration === each.id)
+      return {
+        id: each.id,
+        name: each.name,
+        way: each.drying.way,
+        ways: isDamped(each) ? waysToDry(techniqueOf(each.technique)) : [],
+        isNever: !made && !plan.value.dryings.some(({ decorations }) => decorations.includes(each.id)),
+        rests: made?.steps.filter(({ rest }) => rest.value >= SHORT_MIN) ?? [],
+      }
+    })
+    .filter((each) => each.rests.length > 0 || each.isNever),
 )
+const dryIn = (id: string, way: DryingWay): void =>
+  editDecorations([id], 'way of drying', (each) => {
+    each.drying.way = way
+  })
+/** Where it lies and in what it dries after a step. */
+const where = ({ hold, air }: (typeof plan.value.work.making)[number]['steps'][number]): string =>
+  [hold?.name, air?.name].flatMap((name) => (name ? [`, ${name}`] : [])).join('')
 const PAN_C = 140
 const WATER_G = 3
 /** Decorations that dry in a pan. */
 const inPan = computed(() =>
   plan.value.decorations
     .filter(({ technique, elements }) => elements.length > 0 && techniqueOf(technique).heat === 'pan')
-    .map(({ id, name, paper }) => ({
+    .map(({ id, name, thicknessMm }) => ({
       id,
       name,
       pan: found(
         'in the pan',
-        panMin(paperSheet('wafer', paperOf(paper).thicknessMm), WATER_G, PAN_C, commission.value.brief.workroom.airC),
+        panMin(paperSheet('wafer', thicknessMm), WATER_G, PAN_C, commission.value.brief.workroom.airC),
         'duration',
         'contact heat of a pan at 140 °C on 3 g/dm² of water',
       ),
@@ -46,13 +64,27 @@ const stiff = (minutes: number | null): string =>
       <h2 id="rests" class="part-title mb-1">Paper in this room</h2>
       <ul class="grid gap-1">
         <li v-for="each in rests" :key="each.id" class="border-t border-line py-1 text-[0.94rem]">
-          <b>{{ each.name }}</b><span class="text-ink-soft">
+          <b>{{ each.name }}</b><span v-if="each.isNever" class="font-semibold text-stop">
+            is unlikely to get dry enough so</span
+          ><span v-else class="text-ink-soft">
             rests
             <template v-for="(step, at) in each.rests" :key="step.id"
               >{{ at > 0 ? '; ' : '' }}<FigureLink :working="step.rest" /> after “{{ step.name.toLowerCase() }}”{{
-                step.hold ? `, ${step.hold.name}` : ''
+                where(step)
               }}</template
             ></span
+          >
+          <label v-if="each.ways.length > 1" class="mt-1 flex items-center gap-2 text-[0.88rem] text-ink-soft"
+            >dries<select
+              class="field-input max-w-60 py-1! text-ink"
+              :value="each.way"
+              :data-testid="`dries-${each.id}`"
+              @change="dryIn(each.id, ($event.target as HTMLSelectElement).value as DryingWay)"
+            >
+              <option v-for="way in each.ways" :key="way" :value="way">
+                {{ DRYING_WORDS[way].name.toLowerCase() }}
+              </option>
+            </select></label
           >
         </li>
       </ul>

@@ -63,6 +63,22 @@ describe('other ways of drying', () => {
 })
 
 describe('paper', () => {
+  it('may dry before a fan, is said where it never gets dry, and dries again in a dry room', async () => {
+    const { studio } = usePlannedDemo()
+    const bloom = plan.value.decorations.find(({ technique }) => technique === 'openBloom')!.id
+    const chosen = async (way: string): Promise<string> => {
+      const rests = mount(PaperRests).get('[data-testid="rests"]')
+      await rests.get(`[data-testid="dries-${bloom}"]`).setValue(way)
+      return mount(PaperRests).get('[data-testid="rests"]').text()
+    }
+    expect(await chosen('fan')).toContain('before a fan')
+    studio.edit('damp', (draft) => {
+      draft.commission.brief.workroom.humidity = 0.9
+      draft.workshop.moulds.dryRoom = 1
+    })
+    expect(await chosen('room')).toMatch(/Open bloom is unlikely to get dry enough/)
+    expect(await chosen('dryRoom')).toMatch(/Open bloom rests .* in a dry room/)
+  })
   it('rests longer in a damp room, and stays stiff on every tier of the demo', () => {
     const rests = (): string => mount(PaperRests).get('[data-testid="rests"]').text()
     const before = rests()

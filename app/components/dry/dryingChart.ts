@@ -1,6 +1,6 @@
 import type { ChartData, ChartOptions, Plugin } from 'chart.js'
 import { CHART_FONT as font, type ChartInk } from '~/components/ui/chartInk'
-import { moistureOf, READINESS, type CurvePoint, type DryingEstimate, type Readiness } from '#core/dry'
+import { DRYING_WORDS, moistureOf, READINESS, type CurvePoint, type DryingEstimate, type Readiness } from '#core/dry'
 
 /** Names of the states as the chart and the table show them. */
 export const STATE_NAMES: Readonly<Record<Readiness, string>> = {
@@ -47,7 +47,7 @@ export function dryingData(
   return {
     datasets: [
       {
-        label: estimate.way === 'mat' ? 'this room' : 'in the oven',
+        label: DRYING_WORDS[estimate.way].name,
         data: inHours(estimate.curve.points, hours),
         borderColor: ink.line,
         borderWidth: 3,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stepKey } from '#core/decoration'
+import { stepKey, thicknessOf } from '#core/decoration'
 import { MOST_RUNS, MOST_TRIALS } from '#core/workshop'
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref } from 'vue'
@@ -15,7 +15,7 @@ import {
   type ShrinkTrial,
   type ShrinkWay,
 } from '#core/learn'
-import { PAPERS, type PaperId } from '#core/material'
+import { PAPERS, paperOf, type PaperId } from '#core/material'
 import { paceSchema, STARTING_PACE, type Pace } from '#core/schedule'
 import { TECHNIQUES, type Step } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
@@ -65,9 +65,11 @@ const fields = () => ({ id: crypto.randomUUID(), at: studio.now, room: workshop.
 function keep(): void {
   const { airC, humidity } = commission.value.brief.workroom
   const shrink: ShrinkTrial = { ...fields(), way: way.value, beforeMm: beforeMm.value, afterMm: afterMm.value }
+  const dried = papers.value.some(({ id }) => id === paper.value) ? paper.value : papers.value[0]!.id
   const drying: DryingTrial = {
     ...fields(),
-    paper: papers.value.some(({ id }) => id === paper.value) ? paper.value : papers.value[0]!.id,
+    paper: dried,
+    thicknessMm: thicknessOf(dried, paperOf(dried).shapes, workshop.value.papers),
     what: what.value,
     airC,
     humidity,

@@ -9,7 +9,7 @@ import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** Formers, moulds and ovens, rests of sheets, and things of one's own that no plan asks for. */
 const { studio, workshop } = usePlanned()
-const moulds = ['halfSphere', 'foamHole', 'pan', 'fan'] as const
+const moulds = ['halfSphere', 'foamHole', 'pan', 'fan', 'rack', 'dryRoom'] as const
 const name = ref('')
 const shelf = ref<ShelfId>('equipment')
 
@@ -43,6 +43,7 @@ const letGo = (id: string): void =>
         <WorkshopField label="Mats" group="mats" name="count" edits="mats" />
         <WorkshopField label="Trays" group="trays" name="count" edits="trays" />
         <WorkshopField group="own" name="ovenPlaces" edits="oven places" />
+        <WorkshopField group="own" name="desiccantG" edits="desiccant" />
         <WorkshopField v-for="mould in moulds" :key="mould" group="moulds" :name="mould" edits="moulds" />
       </div>
     </div>

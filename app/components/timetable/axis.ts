@@ -1,5 +1,5 @@
 import { dayOf, MINUTES_PER_DAY, weekdayOf, type Moment } from '#core/quantity'
-import { inOneBreath, type Breath, type Slot, type WorkingHours } from '#core/schedule'
+import { inOneBreath, RESTING, type Breath, type Slot, type WorkingHours } from '#core/schedule'
 import { PLACE_WORDS, PLACES } from '#core/technique'
 
 /** Days shown, and how a moment lies across them, as a share of the width. */
@@ -31,9 +31,9 @@ export const laneName = (lane: string): string => {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
-/** Lanes in the order they are read: the hands, the formers, the oven, moulds, the rack, the cake, the road. */
+/** Lanes in the order they are read: the hands, the formers, the oven, moulds, what rests, the cake, the road. */
 export function lanesOf(slots: readonly Slot[]): readonly string[] {
-  const order = ['hands', ...PLACES, 'rack', 'cake', 'road']
+  const order = ['hands', ...PLACES, RESTING, 'cake', 'road']
   const rank = (lane: string): number => order.findIndex((each) => lane.startsWith(each))
   const people = [
     ...new Set(slots.filter(({ hands, lane }) => hands && lane.startsWith('hands')).map(({ lane }) => lane)),

@@ -10,7 +10,7 @@ import { usePlanned } from '~/composables/planned'
 import QuantityField from './QuantityField.vue'
 
 /** A number of the workshop: in one of its groups, or one of its own. `edits` is what undo calls the change. */
-type Own = 'people' | 'ovenPlaces' | 'fridgeC' | 'learnFrom' | 'readyChance'
+type Own = 'people' | 'ovenPlaces' | 'desiccantG' | 'fridgeC' | 'learnFrom' | 'readyChance'
 const props = defineProps<{
   group: Group
   name: Group extends keyof Workshop ? keyof Workshop[Group] : Own

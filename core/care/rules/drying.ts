@@ -19,17 +19,17 @@ export const DRYING_RULES: readonly Rule[] = [
     'stop',
     ({ setting }) => setting !== null && !setting.atAll,
     ({ roomHumidity }) =>
-      `Soaked film is unlikely to set hard in a room at ${percent(roomHumidity)}. Dry in a cool oven, or bring the room ` +
-      `under 60 %.`,
+      `Soaked film is unlikely to set hard in a room at ${percent(roomHumidity)}. Dry it in a dry room or a cool oven, or bring ` +
+      `the room under 60 %.`,
   ),
   rule(
     'paper-never-dry',
     'dry',
-    'look',
+    'stop',
     ({ paperNeverDry }) => paperNeverDry.length > 0,
     ({ paperNeverDry, roomHumidity }) =>
-      `At ${percent(roomHumidity)} wafer never gets dry enough: ${paperNeverDry.join(', ')}. Dry it in a closed ` +
-      `box with desiccant, in a cool oven, or dry the room; the timetable reckons with four times the usual rest.`,
+      `At ${percent(roomHumidity)} wafer is unlikely to get dry enough: ${paperNeverDry.join(', ')}. Choose a dry ` +
+      `room for it, the oven where it may go there, or bring the room under 60 %.`,
   ),
   rule(
     'slow-set',
@@ -71,7 +71,9 @@ export const DRYING_RULES: readonly Rule[] = [
     'dry',
     'note',
     ({ inOven }) => inOven,
-    () => 'Trays at 80 °C burn: dry gloves, a clear place to put them down. Silicone clips stay out of the oven.',
+    () =>
+      'Trays at 80 °C burn: dry gloves, a clear place to put them down. Foil and parchment only: clips, foam and bubble ' +
+      'wrap melt. Nothing wet with alcohol goes in: it can catch fire.',
   ),
   rule(
     'sticky',

@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { conditionedOf } from './conditioned'
 
 describe('paper with glycerin', () => {
-  const wrap = { id: 'wrap', name: 'Wrap', technique: 'formedWrap', paper: 'thinWafer', elements: [{}] }
+  const wrap = {
+    id: 'wrap',
+    name: 'Wrap',
+    technique: 'formedWrap',
+    paper: 'thinWafer',
+    thicknessMm: 0.28,
+    elements: [{}],
+  }
   const touched = (humidity: number, change: object = {}) =>
     conditionedOf({ decorations: [{ ...wrap, ...change } as never], unwanted: [], room: { airC: 21, humidity } })
 

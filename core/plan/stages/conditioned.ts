@@ -15,12 +15,15 @@ export const conditionedOf = ({
   unwanted,
   room,
 }: {
-  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'name' | 'technique' | 'paper' | 'elements'>[]
+  readonly decorations: readonly Pick<
+    PlannedDecoration,
+    'id' | 'name' | 'technique' | 'paper' | 'thicknessMm' | 'elements'
+  >[]
   readonly unwanted: readonly Ingredient[]
   readonly room: Climate
 }): readonly Conditioned[] =>
-  decorations.flatMap(({ id, name, technique, paper, elements }) => {
-    const { kind, thicknessMm } = paperOf(paper)
+  decorations.flatMap(({ id, name, technique, paper, thicknessMm, elements }) => {
+    const { kind } = paperOf(paper)
     const brushed = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture, per, ml }) => {
       const share = glycerinShare(withoutAny(mixtureOf(mixture), unwanted))
       return per === 'dm2' && share > 0 ? [{ ml, share }] : []

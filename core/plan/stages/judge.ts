@@ -6,7 +6,7 @@ import type { Bouquet } from '../../compose'
 import type { PlannedDecoration } from '../../decoration'
 import type { DryingEstimate } from '../../dry'
 import { coveringOf, paperOf } from '../../material'
-import { dayOf, MINUTES_PER_DAY, parseMoment, valueOf, type Moment } from '../../quantity'
+import { dayOf, MINUTES_PER_DAY, parseMoment, valueOf } from '../../quantity'
 import { paperName, type SheetSupply } from '../../supply'
 import { techniqueOf, type Ingredient } from '../../technique'
 import type { Plan, PlanInputs } from '../plan'
@@ -47,7 +47,7 @@ const timetableWords = (timetable: Plan['timetable']): string | null => {
     case 'never-sets':
       return null
     case 'no-formers':
-      return `There is no ${timetable.error.formers} to dry on. Add one in Dry.`
+      return `There is no ${timetable.error.formers} to dry with. Add one in Dry or Supply, or choose another way of drying.`
     case 'goes-off':
       return (
         `“${timetable.error.task}” would wait too long for “${timetable.error.next}”: ` +
@@ -215,7 +215,7 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     bathDays: bathDaysOf(dishes, timetable, decorations),
     tooBigForFormer: parts.tooBig,
     former: dryings.every(({ drying }) => drying.way === 'oven') ? 'tray' : 'mat',
-    inOven: inRoom.length < dryings.length,
+    inOven: made.some(({ drying }) => drying.way === 'oven'),
     isSoaked: dryings.length > 0,
     isColoured: dishes.dishes.length + dishes.baths.length > 0,
     isCut: made.length > 0,
@@ -227,14 +227,16 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
             chance: Math.min(...inRoom.map(({ chanceOfSetting }) => chanceOfSetting.value)),
             atAll: inRoom.every(({ ready }) => ready.set.median !== null),
           },
-    paperNeverDry: parts.neverDry,
+    paperNeverDry: parts.neverDry
+      .filter((id) => !dryings.some((each) => each.decorations.includes(id)))
+      .map((id) => nameOf(id).toLowerCase()),
     laidTooEarly: parts.laidTooEarly,
     venueHumidity: brief.venue.humidity,
     timetableProblem: timetableWords(timetable),
     startBy: timetable.ok ? timetable.value.startBy : null,
     unsure: unsureOf(timetable),
     atVenueBy: timetable.ok ? timetable.value.atVenueBy : null,
-    venueOpensAt: venueOpensAt(eventAt, brief.venueOpensMin),
+    venueOpensAt: dayOf(eventAt) + brief.venueOpensMin,
   })
 }
 
@@ -245,5 +247,3 @@ function boardTooSmall(boardMm: number, stack: readonly StandingTier[]): boolean
   const { sideways, frontBack } = extentMm(stack[0]!.shape, stack[0]!.turnDeg)
   return boardMm / 2 < Math.max(sideways, frontBack)
 }
-
-const venueOpensAt = (eventAt: Moment, opensMin: number): Moment => dayOf(eventAt) + opensMin

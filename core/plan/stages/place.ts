@@ -6,6 +6,7 @@ import { freePatches, type Bouquet, type Standing } from '../../compose'
 import {
   learnedOf,
   shapesFor,
+  thicknessOf,
   type DecorationInputs,
   type PlannedDecoration,
   type TypedMinutes,
@@ -64,6 +65,7 @@ function decorationsOf(
   const names = namesOf(wanted)
   return wanted.map((decoration, at) => {
     const own = Object.entries(stepMinutes).filter(([key]) => key.startsWith(`${decoration.technique} `))
+    const shapes = shapesFor(decoration, shelf)
     const made = memory.decoration({
       decoration,
       name: names[at]!,
@@ -71,7 +73,8 @@ function decorationsOf(
       free: freePatches(decoration.quiet, standing, stack),
       mostTopMm,
       laid: laid.get(decoration.id) ?? null,
-      shapes: shapesFor(decoration, shelf),
+      shapes,
+      thicknessMm: thicknessOf(decoration.paper, shapes, shelf),
       stepMinutes: Object.fromEntries(own),
       learned: learnedOf(learned, decoration.technique),
     })

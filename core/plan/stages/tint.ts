@@ -37,7 +37,10 @@ export type DishWork = Dishes & {
 
 type Coloured = {
   readonly decoration: Pick<Decoration, 'id' | 'technique' | 'colouring' | 'finishes' | 'colour'>
-  readonly made: Pick<PlannedDecoration, 'name' | 'paper' | 'classes' | 'liquids' | 'cutting' | 'pieces'>
+  readonly made: Pick<
+    PlannedDecoration,
+    'name' | 'paper' | 'thicknessMm' | 'classes' | 'liquids' | 'cutting' | 'pieces'
+  >
 }
 type DishInputs = {
   readonly coloured: readonly Coloured[]
@@ -71,9 +74,9 @@ const areaOf = (piece: PieceClass): Working =>
 /** What a decoration wants of each colour. */
 function wishesOf({
   decoration: { id, technique, colouring },
-  made: { name, paper, classes, liquids },
+  made: { name, paper, thicknessMm, classes, liquids },
 }: Coloured): readonly ColourWish[] {
-  const { kind, thicknessMm } = paperOf(paper)
+  const { kind } = paperOf(paper)
   const slurry = liquids.find(({ mixture }) => mixture === 'slurry')?.ml ?? null
   return [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target): ColourWish => {
     const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
@@ -104,7 +107,8 @@ function wholeWishes(
 ): readonly ColourWish[] {
   const first = coloured.find(({ decoration }) => decoration.id === parts[0]?.decoration)
   if (!colour || !first) return []
-  const { kind, thicknessMm } = paperOf(paper)
+  const { kind } = paperOf(paper)
+  const { thicknessMm } = first.made
   return [
     {
       decoration: first.decoration.id,
@@ -154,7 +158,7 @@ export const toColour = (
 /** What a decoration dips into a stepped bath. */
 function bathWish({ decoration, made }: Coloured): BathWish {
   const { id, technique, colouring, colour } = decoration
-  const { kind, thicknessMm } = paperOf(made.paper)
+  const { kind } = paperOf(made.paper)
   const dipped = Array.from({ length: colour.steps }, (_, shade) => {
     const own = made.classes.filter((piece) => piece.shade === shade)
     return {
@@ -162,7 +166,7 @@ function bathWish({ decoration, made }: Coloured): BathWish {
       areaDm2: own.reduce((sum, piece) => sum + areaOf(piece).value, 0),
     }
   })
-  const { name, pieces } = made
+  const { name, pieces, thicknessMm } = made
   return { decoration: id, name, kind, thicknessMm, state: stateOf(technique), colouring, ...colour, pieces, dipped }
 }
 

@@ -31,6 +31,7 @@ export function loadHands(
   )
   const soaks = step.soaks && soak !== null
   const isCutAgain = load.again && step.soaks === true
+  const begin = step.minutes.fixed ?? 0
   return derive(
     `${step.name.toLowerCase()}, load ${load.number}`,
     'duration',
@@ -39,6 +40,7 @@ export function loadHands(
       soaks ? '{pieces} × longer of {each} and {soak}' : '{pieces} × {each}',
       ...(doses > 0 ? ['{doses} × {dose}'] : []),
       ...(isCutAgain ? ['{pieces} × {cut}'] : []),
+      ...(begin > 0 ? ['{begin}'] : []),
     ].join(' + '),
     {
       pieces,
@@ -49,11 +51,15 @@ export function loadHands(
         dose: paceWorking(pace, 'doseMin', learned.hands),
       }),
       ...(isCutAgain && { cut: cutEach }),
+      ...(begin > 0 && { begin: starting('to begin', begin, 'duration', 'guess') }),
     },
     (v) =>
       Math.max(
         LEAST_STEP_MIN,
-        v.pieces! * Math.max(v.each!, v.soak ?? 0) + (v.doses ?? 0) * (v.dose ?? 0) + v.pieces! * (v.cut ?? 0),
+        v.pieces! * Math.max(v.each!, v.soak ?? 0) +
+          (v.doses ?? 0) * (v.dose ?? 0) +
+          v.pieces! * (v.cut ?? 0) +
+          (v.begin ?? 0),
       ),
   )
 }

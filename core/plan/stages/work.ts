@@ -6,7 +6,8 @@ import { type Load, type MadeAgain, type Making, type MakingStep, type Turn } fr
 import { mixtureOf, withoutAny } from '../../mixture'
 import { PLACE_WORDS, techniqueOf, type Ingredient, type PlaceId, type Step } from '../../technique'
 import { bathStep, type Bath } from '../../tint'
-import { dryingOf, restAfter, type PlannedRest, type RestFacts } from './dry'
+import { dryingOf } from './dry'
+import { airAfter, restAfter, type PlannedRest, type RestFacts } from './rests'
 import { orderInBath, loadsOf, recutsOf, dosesOf, type Loads, type Dosed } from './loads'
 import { loadHands, shareOf, againHands } from './turnHands'
 import type { WorkInputs } from './workInputs'
@@ -17,7 +18,7 @@ export type MakingWork = {
   readonly inTurn: readonly (readonly string[])[]
   /** Pieces larger than what they lie on. */
   readonly tooBig: number
-  /** Decorations that never get dry enough here. */
+  /** Decorations, by id, that never get dry enough here. */
   readonly neverSet: readonly string[]
 }
 
@@ -64,6 +65,8 @@ function slowestSwap({ liquids }: PlannedDecoration, unwanted: readonly Ingredie
   return swaps.reduce<RestFacts['swap']>((slow, each) => (slow && slow.times >= each.times ? slow : each), null)
 }
 
+const AIR_NAMES = { fan: 'before a fan', rack: 'on a rack', dryRoom: 'in a dry room' } as const
+
 /** The longest of some minutes. */
 const longest = (rests: readonly Working[]): Working =>
   rests.reduce((one, other) => (other.value > one.value ? other : one))
@@ -83,17 +86,17 @@ function makingOf(
   const handsOf = (step: Step): Working =>
     handsAt(step, technique, pieces, count, inputs.stepMinutes, inputs.learned.hands, cut)
   const soaked = dryingOf(inputs.dryings, id)?.estimate ?? null
-  const inOven = decoration.drying.way === 'oven'
   const facts: RestFacts = {
     paper: decoration.paper,
+    thicknessMm: decoration.thicknessMm,
+    drying: decoration.drying,
     slowing: inputs.slowing,
     soaked,
     learned: inputs.learned.drying,
     swap: slowestSwap(decoration, inputs.unwanted),
   }
   const rests = steps.map((step) => restAfter(step, facts))
-  const setMin = soaked?.ready.set.planned ?? null
-  if (rests.some((rest) => rest === null) || (inOven && soaked && !setMin)) return null
+  if (rests.some((rest) => rest === null)) return null
   const isLoaded = (step: Step): boolean =>
     step.hold?.per === 'footprint' || (step.turnsOf !== undefined && loads.length > 0)
   const made = steps.map((step, at): MakingStep => {
@@ -113,8 +116,10 @@ function makingOf(
           load,
         }))
       : placedTurns(decoration, step, handsOf(step), inputs)
-    const isOnFormer = step.hold?.per === 'footprint'
-    const place = isOnFormer && inOven ? 'tray' : step.hold?.place
+    const place = step.hold?.place
+    const air = airAfter(step, steps, decoration.drying.way)
+    // In the oven soaked film sets at once, and is lifted off when it has cooled.
+    const ovenRest = soaked?.ready.set.planned ?? rests[at]!.planned
     return {
       id: step.id,
       name: step.name,
@@ -123,8 +128,8 @@ function makingOf(
       drying: rests[at]!.drying,
       since: step.rest && 'since' in step.rest ? (step.rest.since ?? null) : null,
       ovenMin:
-        isOnFormer && inOven && setMin
-          ? derive('in the oven', 'duration', 'till it is set', '{set}', { set: setMin }, (v) => Math.ceil(v.set))
+        place === 'tray'
+          ? derive('in the oven', 'duration', 'till it is dry', '{dry}', { dry: ovenRest }, (v) => Math.ceil(v.dry))
           : null,
       hold: place
         ? {
@@ -134,6 +139,7 @@ function makingOf(
             whileHands: step.hold?.whileHands ?? false,
           }
         : null,
+      air: air && { place: air, name: AIR_NAMES[air] },
       turnsOf: step.turnsOf ?? null,
       putDown: step.putDown ?? false,
       onCake: step.onCake ?? false,
@@ -204,6 +210,6 @@ export function workStage(inputs: WorkInputs): MakingWork {
       order.map(({ decoration, load }) => `${decoration}-${colouring(decoration)}-${load.number}`),
     ),
     tooBig: [...laid.values()].reduce((sum, each) => sum + each.tooBig, 0),
-    neverSet: wanted.filter((_, at) => making[at] === null).map(({ name }) => name.toLowerCase()),
+    neverSet: wanted.filter((_, at) => making[at] === null).map(({ id }) => id),
   }
 }

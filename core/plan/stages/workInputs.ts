@@ -7,7 +7,8 @@ import type { Ingredient } from '../../technique'
 import { type Bath } from '../../tint'
 import type { Workshop } from '../../workshop'
 import type { CutGroup } from './cutting/group'
-import { type Slowing, type SoakedDrying } from './dry'
+import { type SoakedDrying } from './dry'
+import { type Slowing } from './rests'
 
 export type WorkInputs = {
   readonly decorations: readonly PlannedDecoration[]

@@ -89,6 +89,7 @@ export const puff = defineTechnique({
   },
 
   placeMin: 1,
+  dries: ['fan', 'room', 'dryRoom'],
   steps: [
     {
       id: 'cut',
@@ -102,8 +103,7 @@ export const puff = defineTechnique({
       name: 'Dry before a fan',
       say: 'On a rack, turned once; it must be quite dry before the oil.',
       minutes: { perPiece: 0.1, fixed: 3 },
-      rest: untilHandled(80),
-      hold: { place: 'fan', per: 'job' },
+      rest: untilHandled(80, 'fan'),
     },
     {
       id: 'fry',

@@ -87,7 +87,7 @@ export const soakedSail = defineTechnique({
   compositions: ['sweep', 'cluster', 'crown', 'band', 'scatter', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'twoTone'],
   fromDiscs: true,
-  dries: ['mat', 'oven'],
+  dries: ['mat', 'fan', 'rack', 'dryRoom', 'oven'],
   startingColouring: 'stepped',
   stands: true,
   placeMin: 3,
@@ -167,7 +167,7 @@ export const soakedSail = defineTechnique({
     {
       id: 'lift',
       name: 'Lift off',
-      say: 'Peel from the rim towards the foot, gently: it snaps. Stand it on a rack to go on drying.',
+      say: 'Peel from the rim towards the foot, gently: it snaps. Leave it in the air to go on drying.',
       minutes: { perPiece: 1 },
       turnsOf: 'soak',
       rest: { until: 'set', from: 'soaked', usualMin: 1440, since: 'soak' },
