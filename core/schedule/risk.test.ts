@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { latestSchedule, riskOf, searchSchedule, smoothed, STARTING_STRAYING, type Job, type Straying } from '.'
+import { luckOf } from './luck'
 import { valueOf } from '../quantity'
 import { ANY_END, anyPerson, anyTask, anyWait, chanceWork } from '../../tests/any/anyWork'
 
@@ -31,7 +32,7 @@ describe('the chance to be ready', () => {
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
         for (const schedule of [found.value, smoothed(work, found.value)])
-          expect(riskOf(work, schedule, NEVER, 3, 1)).toEqual({ chance: 1, causes: [] })
+          expect(riskOf(work, schedule, NEVER, 3, luckOf(1, 3))).toEqual({ chance: 1, causes: [] })
       }),
       { numRuns: 60 },
     ))
@@ -42,18 +43,18 @@ describe('the chance to be ready', () => {
         const work = chanceWork(seed, 4, 3)
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
-        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, seed)
+        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, luckOf(seed, 40))
         expect(risk.chance).toBeGreaterThanOrEqual(0)
         expect(risk.chance).toBeLessThanOrEqual(1)
         expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
-        expect(riskOf(work, found.value, STARTING_STRAYING, 40, seed)).toEqual(risk)
+        expect(riskOf(work, found.value, STARTING_STRAYING, 40, luckOf(seed, 40))).toEqual(risk)
       }),
       { numRuns: 40 },
     ))
 
   it('of drying planned for nine in ten is about nine in ten, and it is drying that makes it late', () => {
     const schedule = valueOf(latestSchedule(drying, 1, 10))
-    const risk = riskOf(drying, schedule, { ...NEVER, piece: 0.38 }, 600, 3)
+    const risk = riskOf(drying, schedule, { ...NEVER, piece: 0.38 }, 600, luckOf(3, 600))
     // The walk leaves a night of slack after the drying or none: never less than planned.
     expect(risk.chance).toBeGreaterThan(0.86)
     expect(risk.causes[0]).toMatchObject({ task: 'drape', drying: true })
@@ -62,7 +63,9 @@ describe('the chance to be ready', () => {
   it('falls where hands stray more', () => {
     const work = chanceWork(12, 6, 5)
     const schedule = valueOf(latestSchedule(work, 1, 20))
-    const [steady, straying] = [0, 0.8].map((task) => riskOf(work, schedule, { ...NEVER, task }, RUNS, 1).chance)
+    const [steady, straying] = [0, 0.8].map(
+      (task) => riskOf(work, schedule, { ...NEVER, task }, RUNS, luckOf(1, RUNS)).chance,
+    )
     expect(straying).toBeLessThan(steady!)
   })
 
@@ -72,7 +75,7 @@ describe('the chance to be ready', () => {
       const found = latestSchedule(work, 1, 10)
       return found.ok
         ? [found.value, smoothed(work, found.value)].map(
-            (schedule) => riskOf(work, schedule, STARTING_STRAYING, RUNS, 1).chance,
+            (schedule) => riskOf(work, schedule, STARTING_STRAYING, RUNS, luckOf(1, RUNS)).chance,
           )
         : [0, 0]
     })

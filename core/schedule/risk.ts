@@ -2,9 +2,10 @@
  * How likely it is to be ready: the same timetable lived through many times, with hands, drying and mishaps as they
  * come.
  */
-import { seededStream, type Moment } from '../quantity'
+import type { Moment } from '../quantity'
 import type { FreeTime } from './freeTime'
 import { freeWithOvertime, lineUp, liveThrough, type InTurn, type Lived, type Living } from './live'
+import type { Luck } from './luck'
 import type { Drying, Job, Schedule } from './task'
 
 /** What has happened by which hour. */
@@ -35,35 +36,46 @@ export type Risk = {
 const DAYS_AFTER = 3
 const MINUTES_PER_DAY = 1440
 
-/** A deviation by chance, standard normal. @see Box & Muller 1958 */
-const deviation = (stream: () => number): number =>
-  Math.sqrt(-2 * Math.log(Math.max(stream(), 1e-12))) * Math.cos(2 * Math.PI * stream())
-
 type Run = { readonly end: Moment; readonly cause: { readonly task: string; readonly drying: boolean } | null }
+
+/** What chance has in store for a job, life by life. */
+function lotsOf({ tasks, people }: Job, { deviations, shares }: Luck) {
+  const ofTasks = tasks.map(({ id }) => ({
+    id,
+    hands: deviations(id),
+    mishap: shares(id),
+    drying: deviations(`drying ${id}`),
+  }))
+  return {
+    room: deviations('room'),
+    paces: new Map(people.map(({ id }) => [id, deviations(`pace ${id}`)])),
+    tasks: new Map(ofTasks.map(({ id, ...lot }) => [id, lot])),
+  }
+}
 
 /** One life of the timetable, hands, drying and mishaps as they come. */
 function oneLife(
-  job: Job,
   line: readonly InTurn[],
   free: ReadonlyMap<string, FreeTime>,
   straying: Straying,
   since: Since,
-  stream: () => number,
+  lots: ReturnType<typeof lotsOf>,
+  life: number,
 ): Run {
-  const paces = new Map(job.people.map(({ id }) => [id, straying.pace * deviation(stream)]))
-  const room = deviation(stream)
+  const room = lots.room[life]!
   // Drying strays round what is usual, by how far the room is off and from one piece to the next.
-  const dried = ({ usuallyMin, deviation: off }: Drying): number =>
-    usuallyMin * Math.exp(off * room + straying.piece * deviation(stream))
-  const worked = (minutes: number, person: string | null): number =>
-    minutes *
-    Math.exp((person === null ? 0 : paces.get(person)!) + straying.task * deviation(stream)) *
-    (stream() < straying.mishap ? 1.5 : 1)
+  const dried = ({ usuallyMin, deviation: off }: Drying, after: string): number =>
+    usuallyMin * Math.exp(off * room + straying.piece * lots.tasks.get(after)!.drying[life]!)
+  const worked = (minutes: number, task: string, person: string | null): number => {
+    const { hands, mishap } = lots.tasks.get(task)!
+    const pace = person === null ? 0 : straying.pace * lots.paces.get(person)![life]!
+    return minutes * Math.exp(pace + straying.task * hands[life]!) * (mishap[life]! < straying.mishap ? 1.5 : 1)
+  }
   const lived = liveThrough(line, free, {
     ...since,
-    minutesOf: ({ byHand, durationMin, drying }, person) =>
-      byHand ? worked(durationMin, person) : drying ? dried(drying) : durationMin,
-    restOf: ({ leastMin, drying }) => (drying ? dried(drying) : leastMin),
+    minutesOf: ({ id, byHand, durationMin, drying }, person) =>
+      byHand ? worked(durationMin, id, person) : drying ? dried(drying, id) : durationMin,
+    restOf: ({ before, leastMin, drying }) => (drying ? dried(drying, before) : leastMin),
   })
   const ends = [...lived].map(([task, { parts }]) => ({ task, to: parts.at(-1)!.to }))
   const last = ends.reduce((one, other) => (other.to > one.to ? other : one))
@@ -82,25 +94,17 @@ function causeOf(last: string, lived: ReadonlyMap<string, Lived>): Run['cause'] 
   return worst && { task: worst.task, drying: worst.drying }
 }
 
-/**
- * The chance that a timetable holds.
- *
- * @param runs how often it is lived through
- * @param graceMin how much later than planned is still in time
- * @param since what has happened by now
- */
-export function riskOf(
+/** A timetable that is ready to be lived through, life by life. */
+function livesOf(
   job: Job,
   schedule: Schedule,
   straying: Straying,
-  runs: number,
-  seed: number,
-  graceMin = 0,
-  since: Since = NOTHING_HAPPENED,
-): Risk {
+  luck: Luck,
+  { graceMin = 0, since = NOTHING_HAPPENED }: Allowance,
+): (life: number) => Run & { readonly isLate: boolean } {
   const lateFrom = job.endAt + graceMin
-  const stream = seededStream(seed)
   const line = lineUp(job, schedule)
+  const lots = lotsOf(job, luck)
   const begin = schedule.startBy - MINUTES_PER_DAY
   const free = new Map(
     job.people.map((person) => [
@@ -108,8 +112,31 @@ export function riskOf(
       freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
     ]),
   )
-  const lived = Array.from({ length: runs }, () => oneLife(job, line, free, straying, since, stream))
-  const late = lived.filter(({ end }) => end > lateFrom + 1e-6)
+  return (life) => {
+    const run = oneLife(line, free, straying, since, lots, life)
+    return { ...run, isLate: run.end > lateFrom + 1e-6 }
+  }
+}
+
+/** How much later than planned is still in time, and what has happened by now. */
+type Allowance = { readonly graceMin?: number; readonly since?: Since }
+
+/**
+ * The chance that a timetable holds.
+ *
+ * @param runs how often it is lived through
+ * @param luck what chance brings, of as many lives at least
+ */
+export function riskOf(
+  job: Job,
+  schedule: Schedule,
+  straying: Straying,
+  runs: number,
+  luck: Luck,
+  allowance: Allowance = {},
+): Risk {
+  const live = livesOf(job, schedule, straying, luck, allowance)
+  const late = Array.from({ length: runs }, (_, life) => live(life)).filter(({ isLate }) => isLate)
   const byCause = new Map<string, number>()
   for (const { cause } of late)
     if (cause) {
@@ -117,9 +144,26 @@ export function riskOf(
       byCause.set(key, (byCause.get(key) ?? 0) + 1)
     }
   return {
-    chance: 1 - late.length / runs,
+    chance: chanceOf(late.length, runs),
     causes: [...byCause]
       .map(([key, count]) => ({ task: key.slice(2), drying: key.startsWith('1'), share: count / late.length }))
       .sort((one, other) => other.share - one.share),
   }
+}
+
+const chanceOf = (late: number, runs: number): number => (runs - late) / runs
+
+/** Whether a timetable holds as often as is wanted, as `riskOf` has it: given up as soon as too many lives were late. */
+export function isReadyAsOften(
+  job: Job,
+  schedule: Schedule,
+  straying: Straying,
+  runs: number,
+  luck: Luck,
+  { wanted, ...allowance }: Allowance & { readonly wanted: number },
+): boolean {
+  const live = livesOf(job, schedule, straying, luck, allowance)
+  let late = 0
+  for (let life = 0; life < runs && chanceOf(late, runs) >= wanted; life += 1) if (live(life).isLate) late += 1
+  return chanceOf(late, runs) >= wanted
 }

@@ -83,7 +83,13 @@ function earlier(
         )
         .map((other) => endOf(placed.get(other.hold.until)!)),
     )
-  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), opens), ...after, ...units)
+  // What does not keep long moves as near to what follows as it must; that follows in its turn.
+  const near = job.waits.flatMap((wait) =>
+    wait.before === task.id && wait.mostMin !== null
+      ? [startOf(placed.get(wait.after)!) - wait.mostMin - task.durationMin]
+      : [],
+  )
+  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), opens), ...after, ...units, ...near)
   if (from >= startOf(now) - NEAR_MIN) return null
   const parts = task.byHand ? freeParts(task, now, from, placed, whole) : [{ from, to: from + task.durationMin }]
   if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN || (!task.byHand && !task.anyHour)) return null

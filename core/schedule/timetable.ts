@@ -5,6 +5,7 @@
 import { ok, refuse, type Result } from '../quantity'
 import { carriedOn } from './carriedOn'
 import type { TimetableQuestion } from './question'
+import { luckOf } from './luck'
 import { riskOf, STARTING_STRAYING, type Since } from './risk'
 import { timetableOf, type NoTimetable, type Timetable } from './slots'
 import { LIVES, SEED, surePlan, type SurePlan } from './sure'
@@ -50,7 +51,9 @@ export function timetableSince(
       standing: null,
     }
   const carried = carriedOn(planned.job, schedule, known, walks)
-  const now = riskOf(planned.job, carried.order, STARTING_STRAYING, LIVES, SEED, question.aheadMin, known)
+  const luck = luckOf(SEED, LIVES)
+  const allowance = { graceMin: question.aheadMin, since: known }
+  const now = riskOf(planned.job, carried.order, STARTING_STRAYING, LIVES, luck, allowance)
   return {
     ...timetableOf(planned, carried.schedule, question, known.happened),
     last: null,

@@ -47,7 +47,18 @@ export {
   type TechniqueCaution,
   type Wall,
 } from './define'
-export { fixed, GLUED, untilHandled, PLACES, PLACE_WORDS, type Glued, type PlaceId, type Rest, type Step } from './step'
+export {
+  AT_PLACE,
+  fixed,
+  GLUED,
+  untilHandled,
+  PLACES,
+  PLACE_WORDS,
+  type Glued,
+  type PlaceId,
+  type Rest,
+  type Step,
+} from './step'
 export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'

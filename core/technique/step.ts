@@ -47,6 +47,19 @@ export const PLACE_WORDS: Readonly<Record<PlaceId, string>> = {
   fan: 'fan',
 }
 
+/** Where pieces are, said after what happens to them. */
+export const AT_PLACE: Readonly<Record<PlaceId, string>> = {
+  mat: 'on a mat',
+  tray: 'on a tray',
+  oven: 'in the oven',
+  rack: 'on a rack',
+  dryRoom: 'in a dry room',
+  halfSphere: 'in half-spheres',
+  foamHole: 'in holes in foam',
+  pan: 'in the pan',
+  fan: 'before a fan',
+}
+
 /**
  * What a step occupies: so many places for each piece or element, one for all, or as much of a mat as its pieces cover.
  * It is held until the rest is over, or until a later step takes the pieces up, or only while somebody stands at it.

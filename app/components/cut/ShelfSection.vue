@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { z } from 'zod'
+import { printQuantity } from '#core/quantity'
 import { paperOf, shapeName, type PaperId, type StockShape } from '#core/material'
 import { paperItem, paperName } from '#core/supply'
 import { keptOf, stockOf, workshopSchema, type Workshop } from '#core/workshop'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import { usePreferences } from '~/stores/preferences'
 
 /** Sheets and discs of the papers on this cake: which sizes are worked with, how many lie on the shelf, any size more. */
 const { studio, workshop, plan } = usePlanned()
+const preferences = usePreferences()
 
 type Row = Workshop['papers'][number]
 const papers = computed(() => [...new Set(plan.value.groups.map(({ paper }) => paper))])
@@ -43,6 +46,12 @@ function addSize(paper: PaperId, diameterMm: number): void {
   })
 }
 const { thicknessMm: thick } = workshopSchema.shape.papers.unwrap().shape
+/** The thicknesses of what is worked with. */
+const thicknessWords = (paper: PaperId): string =>
+  [...new Set(rowsOf(paper).flatMap(({ inUse, thicknessMm }) => (inUse ? [thicknessMm] : [])))]
+    .sort((one, other) => one - other)
+    .map((mm) => printQuantity(mm, 'length', preferences.units))
+    .join(', ')
 const setThick = (row: Row, value: number): void =>
   studio.edit('thickness of film', (draft) => {
     draft.workshop.papers.find((each) => isSame(each, row))!.thicknessMm = value
@@ -72,17 +81,20 @@ const setThick = (row: Row, value: number): void =>
           :model-value="held(row)"
           @update:model-value="setHeld(row, $event)"
         />
-        <QuantityField
-          v-if="paperOf(paper).kind === 'film'"
-          :schema="thick"
-          inline
-          class="col-start-2"
-          :label="`${shapeName(row.shape)}, thick`"
-          :model-value="row.thicknessMm"
-          @update:model-value="setThick(row, $event)"
-        />
       </li>
     </ul>
+    <details v-if="paperOf(paper).kind === 'film'" class="mt-1 text-[0.9rem]">
+      <summary class="figure-link w-fit list-none">how thick it is: {{ thicknessWords(paper) }}</summary>
+      <QuantityField
+        v-for="row in rowsOf(paper)"
+        :key="paperItem(row.paper, row.shape)"
+        :schema="thick"
+        inline
+        :label="shapeName(row.shape)"
+        :model-value="row.thicknessMm"
+        @update:model-value="setThick(row, $event)"
+      />
+    </details>
     <details v-if="paperOf(paper).kind === 'film'" class="mt-1 text-[0.9rem]">
       <summary class="figure-link w-fit list-none">another size of disc</summary>
       <QuantityField :schema="size" :model-value="200" @update:model-value="addSize(paper, $event)" />

@@ -20,11 +20,10 @@ const choices = computed(() =>
   wayChoices(props.work, workshop.value.tools, workshop.value.prices.sheetEach, workshop.value.prices.hour),
 )
 const advised = computed(() => choices.value.find((each) => each.advised))
-function text({ sheets, strokes, minutes, about, way }: WayChoice): string {
+function text({ sheets, minutes, about }: WayChoice): string {
   if (sheets === null) return 'not possible here'
   const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
-  const cuts = way === 'machine' ? [] : [`${strokes} ${strokes === 1 ? 'stroke' : 'strokes'}`]
-  return [paper, ...cuts, printQuantity(minutes, 'duration', preferences.units)].join(', ')
+  return `${paper}, ${printQuantity(minutes, 'duration', preferences.units)}`
 }
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 </script>

@@ -61,7 +61,7 @@ describe('how each decoration is cut', () => {
     const mounted = mount(WaysSection)
     const globes = mounted.get<HTMLSelectElement>('[data-testid="way-globes"]')
     expect(globes.findAll('option').map((each) => each.text())).toEqual([
-      expect.stringMatching(/sheets?, \d+ strokes/),
+      expect.stringMatching(/sheets?, \d+/),
       expect.stringMatching(/Punch: .*advised/),
       expect.stringMatching(/about/),
       expect.stringMatching(/Cutting machine/),

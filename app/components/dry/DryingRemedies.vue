@@ -17,7 +17,7 @@ const walked = (words: string, setMin: number): Working =>
       <thead class="text-left text-[0.8rem] text-ink-soft">
         <tr>
           <th class="font-normal">dried</th>
-          <th class="text-right font-normal">set hard after</th>
+          <th class="text-right font-normal whitespace-nowrap">set hard after</th>
           <th class="text-right font-normal">gains</th>
         </tr>
       </thead>
@@ -34,10 +34,10 @@ const walked = (words: string, setMin: number): Working =>
               >boxed at once, or it goes soft again here</span
             >
           </th>
-          <td class="py-1 text-right align-top">
+          <td class="py-1 text-right align-top whitespace-nowrap">
             <FigureLink v-if="setMin !== null" :working="walked(words, setMin)" /><template v-else>never here</template>
           </td>
-          <td class="py-1 text-right align-top text-ink-soft">
+          <td class="py-1 pl-4 text-right align-top whitespace-nowrap text-ink-soft">
             {{
               id !== 'mat' && gainedMin !== null && Math.abs(gainedMin) >= 5
                 ? `${gainedMin < 0 ? '−' : ''}${printDuration(Math.abs(gainedMin))}`

@@ -161,7 +161,9 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
           <div class="grid gap-2">
             <RadioGroupOption v-for="each in ways" :key="each" :value="each" class="choice"
               ><span class="block font-semibold">{{ DRYING_WORDS[each].name }}</span
-              ><span class="block text-[0.85rem] text-ink-soft">{{ DRYING_WORDS[each].say }}</span></RadioGroupOption
+              ><span v-if="each === way" class="block text-[0.85rem] text-ink-soft">{{
+                DRYING_WORDS[each].say
+              }}</span></RadioGroupOption
             >
           </div>
         </RadioGroup>

@@ -14,8 +14,8 @@ describe('the time axis', () => {
     expect(axis.days).toHaveLength((axis.to - axis.from) / 1440)
     expect(slots.every(({ from, to }) => axis.shareAt(from) >= 0 && axis.shareAt(to) <= 1)).toBe(true)
   })
-  it('reads hands first, then mats, foam, rack, cake and road', () =>
-    expect(lanesOf(slots)).toEqual(['hands', 'mat 1', 'mat 2', 'foamHole', 'rack', 'cake', 'road']))
+  it('reads hands first, then mats, foam, what rests, cake and road', () =>
+    expect(lanesOf(slots)).toEqual(['hands', 'mat 1', 'mat 2', 'foamHole', 'resting', 'cake', 'road']))
   it('shows draping both with the hands and on its mat', () => {
     const drape = slots.find(({ hands, of }) => hands && of?.step === 'soak')!
     expect(slotsOn('hands', slots)).toContain(drape)

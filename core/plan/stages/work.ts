@@ -4,7 +4,7 @@ import { derive, found, sumOf, type Working } from '../../quantity'
 import { cutEachOf, cutShareOf } from './cutting/share'
 import { type Load, type MadeAgain, type Making, type MakingStep, type Turn } from '../../schedule'
 import { mixtureOf, withoutAny } from '../../mixture'
-import { PLACE_WORDS, techniqueOf, type Ingredient, type PlaceId, type Step } from '../../technique'
+import { AT_PLACE, techniqueOf, type Ingredient, type PlaceId, type Step } from '../../technique'
 import { bathStep, type Bath } from '../../tint'
 import { dryingOf } from './dry'
 import { airAfter, restAfter, type PlannedRest, type RestFacts } from './rests'
@@ -64,8 +64,6 @@ function slowestSwap({ liquids }: PlannedDecoration, unwanted: readonly Ingredie
   })
   return swaps.reduce<RestFacts['swap']>((slow, each) => (slow && slow.times >= each.times ? slow : each), null)
 }
-
-const AIR_NAMES = { fan: 'before a fan', rack: 'on a rack', dryRoom: 'in a dry room' } as const
 
 /** The longest of some minutes. */
 const longest = (rests: readonly Working[]): Working =>
@@ -134,12 +132,12 @@ function makingOf(
       hold: place
         ? {
             place,
-            name: `in ${PLACE_WORDS[place]}`,
+            name: AT_PLACE[place],
             untilStep: step.hold?.untilStep ?? null,
             whileHands: step.hold?.whileHands ?? false,
           }
         : null,
-      air: air && { place: air, name: AIR_NAMES[air] },
+      air: air && { place: air, name: AT_PLACE[air] },
       turnsOf: step.turnsOf ?? null,
       putDown: step.putDown ?? false,
       onCake: step.onCake ?? false,
