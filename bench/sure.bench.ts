@@ -15,12 +15,18 @@ function compare(completion: (typeof COMPLETIONS)[number]): string {
   commission.brief.completion = completion
   const planned = (readyChance: number) =>
     createPlanner()({ commission, workshop: { ...workshop, readyChance }, now: NOW, units: 'metric' })
-  return [workshop.readyChance, 0.5]
-    .map((wanted) => {
+  // Where no chance is asked, the plan is the last possible one.
+  return (
+    [
+      ['at the hour shown', workshop.readyChance],
+      ['at the last possible', 0],
+    ] as const
+  )
+    .map(([which, wanted]) => {
       const plan = planned(wanted)
       if (!plan.timetable.ok) return 'no timetable'
       const lived = shareOfLives(plan, commission, workshop, LIVES, 7)
-      return `planned for ${percent(wanted)}: ${percent(plan.timetable.value.risk.chance.value)}, by the other ${percent(lived)}`
+      return `${which} ${percent(plan.timetable.value.risk.chance.value)}, by the other ${percent(lived)}`
     })
     .join('; ')
 }
