@@ -7,6 +7,7 @@ export {
   MOST_LAYERS,
   MOST_PLIES,
   MOST_REMNANTS,
+  MOST_SIZES,
   remnantSchema,
   STARTING_CUTTING,
   STARTING_TOOLS,

@@ -26,6 +26,9 @@ export const MOST_PLIES = 4
 export const MOST_LAYERS = 4
 
 /** How a decoration is cut. */
+/** Elements are made in tenths of the biggest: there are no more sizes than that. */
+export const MOST_SIZES = 10
+
 export const cuttingSchema = z.strictObject({
   way: z.enum(CUTTING_WAYS).meta({ label: 'Cut by' }),
   plies: z.number().int().min(1).max(MOST_PLIES).meta({ label: 'Sheets at once', kind: 'count' }),
@@ -33,11 +36,13 @@ export const cuttingSchema = z.strictObject({
   layers: z.number().int().min(1).max(MOST_LAYERS).meta({ label: 'Layers of a folded strip', kind: 'count' }),
   /** Sheets are coloured before they are cut, so that pieces of one colour keep to sheets of it. */
   colouredWhole: z.boolean().meta({ label: 'Sheets are coloured whole' }),
+  /** Elements of many sizes are cut in so many at most: a set of templates or punches. */
+  sizes: z.number().int().min(1).max(MOST_SIZES).meta({ label: 'Cut sizes at most', kind: 'count' }),
 })
 
 export type Cutting = z.infer<typeof cuttingSchema>
 
-export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2, layers: 1, colouredWhole: false }
+export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2, layers: 1, colouredWhole: false, sizes: 3 }
 
 /** The colour of a sheet that is coloured whole; null for one as it is sold. */
 const sheetColour = z

@@ -1,7 +1,7 @@
 /** The pieces of a decoration: by kind, size and shade, with how many are needed and spare. */
 import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
 import type { Decoration } from '../commission'
-import { sparesFor, type Breakage } from '../learn'
+import type { Breakage } from '../learn'
 import { derive, found, several, sumOf, type Working } from '../quantity'
 import {
   seenAs,
@@ -15,6 +15,7 @@ import {
   type SeenSize,
 } from '../technique'
 import { blend } from '../tint'
+import { withSpares } from './spares'
 
 /** Pieces of one kind, size and shade: their outline as cut, how many are needed and spare, which elements they make. */
 export type PieceClass = {
@@ -83,6 +84,10 @@ function grouped(elements: readonly PlacedElement[], keyOf: (element: PlacedElem
   return all.sort(([one], [other]) => bySize(one, other) || one.away - other.away)
 }
 
+/** What spares serve: pieces of a name, whatever their size; each portion of a disc by itself. */
+const kindKey = ({ alike, kind }: { readonly alike: Group; readonly kind: PieceKind }): string =>
+  kind.sector ? `${kind.name} ${cutKey(alike[0])}` : kind.name
+
 /** The group with the most elements; of equals the one nearest to the heart. */
 const largest = (groups: readonly Group[]): Group =>
   groups.reduce((most, group) => (group.length > most.length ? group : most))
@@ -107,34 +112,8 @@ const piecesNeeded = ({ name, perElement }: PieceKind, elements: Working): Worki
       )
 
 /**
- * Spares of a size: so many that enough are left on average of what the technique breaks, or in nine jobs of ten of what
- * these hands break.
- */
-function sparesOf(name: string, needed: Working, began: Working, breakage: Breakage | null): Working {
-  const label = `spare ${several(name)}`
-  if (!breakage)
-    return derive(
-      label,
-      'count',
-      'spares',
-      'round up( {needed} × {share} ÷ ( 1 − {share} ) ), at least 1',
-      { needed, share: began },
-      (v) => Math.max(1, Math.ceil((v.needed * v.share) / (1 - v.share) - 1e-9)),
-    )
-  const { share, pieces, runs } = breakage
-  return derive(
-    label,
-    'count',
-    'spares at nine in ten',
-    'the fewest with which {needed} are good in nine jobs of ten, when {share} break, at least 1',
-    { needed, share: found('what breaks', share, 'share', `learned from ${pieces} pieces in ${runs} of your runs`) },
-    (v) => Math.max(1, sparesFor(v.needed, breakage)),
-  )
-}
-
-/**
- * Pieces by kind, size and shade, the biggest first. Spares are counted for a size, at least one, and take the shade that
- * most of it have.
+ * Pieces by kind, size and shade, the biggest first. Spares are counted for a kind, at least one, shared by its sizes, and
+ * take the shade that most of a size have. Portions of discs are kinds of their own: no quarter is cut from a half.
  */
 export function piecesOf(
   decoration: Pick<Decoration, 'id' | 'technique' | 'parameters' | 'colour'>,
@@ -146,38 +125,53 @@ export function piecesOf(
 ): readonly PieceClass[] {
   const technique = techniqueOf(decoration.technique)
   const sizes = grouped(elements, cutKey)
+  const sized = sizes.flatMap((alike) =>
+    technique.pieces(decoration.parameters, alike[0].size, alike[0], means).map((kind) => ({
+      alike,
+      kind,
+      needed: piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false)),
+    })),
+  )
+  const kinds = [...new Set(sized.map(kindKey))]
+  const spared = kinds.flatMap((key) =>
+    withSpares(
+      sized.filter((each) => kindKey(each) === key),
+      technique.spareShare,
+      breakage,
+    ),
+  )
   return sizes.flatMap((alike) => {
     const shades = grouped(alike, (element) => String(shadeOf(element, decoration.colour)))
     const isOne = sizes.length === 1 && shades.length === 1
-    const spared = largest(shades)
-    return technique.pieces(decoration.parameters, alike[0].size, alike[0], means).flatMap((kind) => {
-      const inAll = piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false))
-      const spares = sparesOf(kind.name, inAll, technique.spareShare, breakage)
-      const size = `${decoration.id}/${kind.name} ${cutKey(alike[0])}`
-      return shades.map((group): PieceClass => {
-        const shade = shadeOf(group[0], decoration.colour)
-        const asSeen = group[0].face ?? seenAs(group[0], seen)
-        const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true))
-        return {
-          holes: [],
-          flaps: [],
-          print: [],
-          sector: null,
-          isPetal: false,
-          lying: { widthMm: kind.width.value, heightMm: kind.height.value },
-          ...kind,
-          id: `${size} shade ${shade}`,
-          size,
-          needed,
-          spares: group === spared ? spares : NO_SPARES,
-          shade,
-          colour: shadeColour(decoration.colour, shade),
-          members: group.map(({ index }) => index),
-          seenWidth: found('seen width', asSeen.widthMm, 'length', 'of the finished element'),
-          seenHeight: found('seen height', asSeen.heightMm, 'length', 'of the finished element'),
-        }
+    const most = largest(shades)
+    return spared
+      .filter((each) => each.alike === alike)
+      .flatMap(({ kind, needed: inAll, spares }) => {
+        const size = `${decoration.id}/${kind.name} ${cutKey(alike[0])}`
+        return shades.map((group): PieceClass => {
+          const shade = shadeOf(group[0], decoration.colour)
+          const asSeen = group[0].face ?? seenAs(group[0], seen)
+          const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true))
+          return {
+            holes: [],
+            flaps: [],
+            print: [],
+            sector: null,
+            isPetal: false,
+            lying: { widthMm: kind.width.value, heightMm: kind.height.value },
+            ...kind,
+            id: `${size} shade ${shade}`,
+            size,
+            needed,
+            spares: group === most ? spares : NO_SPARES,
+            shade,
+            colour: shadeColour(decoration.colour, shade),
+            members: group.map(({ index }) => index),
+            seenWidth: found('seen width', asSeen.widthMm, 'length', 'of the finished element'),
+            seenHeight: found('seen height', asSeen.heightMm, 'length', 'of the finished element'),
+          }
+        })
       })
-    })
   })
 }
 

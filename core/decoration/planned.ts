@@ -23,6 +23,7 @@ import {
   type TechniqueId,
   type Wiring,
 } from '../technique'
+import { cutSizes } from './cutSizes'
 import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
@@ -77,9 +78,6 @@ export type PlannedDecoration = Pick<
   readonly unfit: string | null
 }
 
-/** Sizes are cut in steps, so that pieces of an element are alike. */
-const SIZE_STEPS = 10
-
 /** What trials say of a technique: how long its steps take, how many of its pieces break, how paper shrinks. */
 type LearnedOfTechnique = {
   readonly hands: Learned['hands']
@@ -116,10 +114,11 @@ function layoutOf(decoration: Decoration, ground: Ground): Layout {
 /** Elements in the sizes they are made in. */
 function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decoration, means: Means) {
   if (technique.fit) return technique.fit(decoration.parameters, elements, means)
-  return elements.map((element) => ({
-    ...element,
-    size: Math.max(1, Math.round(element.size * SIZE_STEPS)) / SIZE_STEPS,
-  }))
+  const sizes = cutSizes(
+    elements.map(({ size }) => size),
+    decoration.cutting.sizes,
+  )
+  return elements.map((element, at) => ({ ...element, size: sizes[at]! }))
 }
 
 export type DecorationInputs = {

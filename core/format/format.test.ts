@@ -118,7 +118,7 @@ describe('a commission file', () => {
     for (const option of read.value.commission.options) {
       expect(option.keptSheets).toEqual([])
       for (const { cutting, technique } of option.decorations)
-        if (technique !== 'soakedSail') expect(cutting).toEqual(STARTING_CUTTING)
+        if (technique !== 'soakedSail') expect(cutting).toEqual({ ...STARTING_CUTTING, sizes: 10 })
     }
   })
   it('of version 3 is brought up: what was cut and locked is cut and locked as before', () => {
@@ -163,7 +163,7 @@ describe('a commission file', () => {
       expect([keptSheets, ownPieces]).toEqual([[{ ...kept, shape, plies: 1, colour: null }], []])
       for (const { cutting, technique } of decorations)
         if (technique !== 'soakedSail')
-          expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false })
+          expect(cutting).toEqual({ way: 'template', plies: 3, layers: 1, colouredWhole: false, sizes: 10 })
     }
   })
   it('of version 4 is brought up: nothing was done at the bench yet, nothing is logged', () => {

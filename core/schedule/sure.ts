@@ -18,7 +18,7 @@ const LIVES_TO_COMPARE = 60
 const QUICK_WALKS = 4
 
 /** How much time to spare is tried, as shares of the doubt. */
-const LEVELS = [0.05, 0.1, 0.2, 0.3, 0.45, 0.6, 0.75, 0.9, 1.05, 1.25, 1.5, 1.75, 2, 2.5, 3, 4, 5.5, 8] as const
+const LEVELS = [0.1, 0.2, 0.35, 0.5, 0.75, 1, 1.25, 1.5, 2, 2.5, 3.5, 5, 8] as const
 
 /** The work with some time to spare or none, in the latest order that was found. */
 type Candidate = { readonly planned: TimetableJob; readonly schedule: Schedule }
@@ -40,67 +40,87 @@ function weighed({ planned, schedule }: Candidate, luck: Luck, graceMin: number,
   return { planned, schedule, risk: riskOf(planned.job, schedule, STARTING_STRAYING, lives, luck, { graceMin }) }
 }
 
-/** One way of doing the work: nothing to spare first, then with more and more of it. */
+/**
+ * One way of doing the work: nothing to spare first, then with more and more of it, none of them later than that.
+ * @param known when a sure plan begins already: where even nothing to spare is no later, nothing else is tried
+ */
 function candidatesWith(
   question: TimetableQuestion,
   limit: number,
   walks: number,
+  known: Moment,
 ): Result<readonly Candidate[], Refused> {
   const planned = timetableJob(question)
   const first = searchLimited(planned.job, limit, SEED, walks)
   if (!first.ok) return { ok: false, error: { problem: first.error, planned } }
+  const bare = { planned, schedule: first.value.schedule }
+  if (startOf(bare) <= known) return { ok: true, value: [bare] }
   const spared = LEVELS.flatMap((level): readonly Candidate[] => {
     const sparing = timetableJob(question, level)
     const found = searchFrom(sparing.job, first.value, SEED, walks)
-    return found.ok ? [{ planned: sparing, schedule: found.value.schedule }] : []
+    return found.ok && found.value.schedule.startBy <= startOf(bare)
+      ? [{ planned: sparing, schedule: found.value.schedule }]
+      : []
   })
-  return { ok: true, value: [{ planned, schedule: first.value.schedule }, ...spared] }
+  return { ok: true, value: [bare, ...spared] }
 }
 
-/**
- * Those that keep most pins, the latest beginning first; of those of one way that begin together, the one with the most
- * to spare.
- */
-function byBeginning(ways: readonly (readonly Candidate[])[]): readonly Candidate[] {
-  const unkept = ({ schedule }: Candidate): number => schedule.unkeptPins.length
-  const fewest = Math.min(...ways.flat().map(unkept))
-  const tried = ways.flatMap((way) => {
-    const most = new Map<Moment, Candidate>()
-    for (const each of way) if (unkept(each) === fewest) most.set(startOf(each), each)
-    return [...most.values()]
-  })
-  return tried.sort((one, other) => startOf(other) - startOf(one))
+/** The latest beginning first; of those that begin together, the one with the most to spare. */
+function byBeginning(way: readonly Candidate[]): readonly Candidate[] {
+  const most = new Map<Moment, Candidate>()
+  for (const each of way) most.set(startOf(each), each)
+  return [...most.values()].sort((one, other) => startOf(other) - startOf(one))
 }
 
 /**
  * The latest plan that is ready as often as is wanted. Where starting earlier does not buy that, the surest one. Plans
- * with fewer people and with fewer formers in use are among those compared, so that more of either never begins earlier.
+ * with fewer people and with fewer formers in use are among those compared, so that more of either never begins earlier;
+ * the ampler ways are tried first, and others only as far as they begin later.
  * @param walks how many orders of the tasks are tried beyond the first few
  */
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
+  const luck = luckOf(SEED, LIVES)
+  const isSure = ({ planned, schedule }: Candidate): boolean =>
+    isReadyAsOften(planned.job, schedule, STARTING_STRAYING, LIVES, luck, { graceMin: aheadMin, wanted: wantedChance })
+  let sure: Candidate | null = null
+  const tried: Candidate[] = []
+  const bare: Candidate[] = []
+  let refused: Refused | null = null
+  for (const { some, limit, effort } of waysOf(question, walks)) {
+    const known = sure && unkept(sure) === 0 ? startOf(sure) : -Infinity
+    const way = candidatesWith(some, limit, effort, known)
+    if (!way.ok) {
+      refused ??= way.error
+      continue
+    }
+    bare.push(way.value[0]!)
+    const later = byBeginning(way.value).filter((each) => !sure || isPreferred(each, sure))
+    tried.push(...later)
+    sure = later.map(roomy).find(isSure) ?? sure
+  }
+  if (bare.length === 0) return { ok: false, error: refused! }
+  const last = bare.reduce((one, other) => (startOf(other) > startOf(one) ? other : one))
+  const lastChance = weighed(roomy(last), luck, aheadMin).risk.chance
+  const best = sure ?? surestOf(tried.map(roomy), luck, aheadMin)
+  return { ok: true, value: { ...weighed(best, luck, aheadMin), last: { startBy: startOf(last), chance: lastChance } } }
+}
+
+/** Ways of doing the work, the ampler first: with all people or some, all there is of what they have or less. */
+function waysOf(question: TimetableQuestion, walks: number) {
   const limits = limitsOf(timetableJob(question).job)
   const efforts = walks > QUICK_WALKS ? [QUICK_WALKS, walks] : [walks]
-  const ways = question.people.flatMap((_, at) => {
-    const some = { ...question, people: question.people.slice(0, at + 1) }
-    return efforts.flatMap((effort) => limits.map((limit) => candidatesWith(some, limit, effort)))
-  })
-  const found = ways.flatMap((way) => (way.ok ? [way.value] : []))
-  const refused = ways.at(-1)!
-  if (!refused.ok && found.length === 0) return refused
-  const luck = luckOf(SEED, LIVES)
-  const last = found.map(([bare]) => bare!).reduce((one, other) => (startOf(other) > startOf(one) ? other : one))
-  const lastChance = weighed(roomy(last), luck, aheadMin).risk.chance
-  const tried = byBeginning(found).map(roomy)
-  const sure = tried.find(({ planned, schedule }) =>
-    isReadyAsOften(planned.job, schedule, STARTING_STRAYING, LIVES, luck, { graceMin: aheadMin, wanted: wantedChance }),
-  )
-  const best = sure ?? surestOf(tried, luck, aheadMin)
-  return {
-    ok: true,
-    value: { ...weighed(best, luck, aheadMin), last: { startBy: startOf(last), chance: lastChance } },
-  }
+  const people = question.people.map((_, at) => ({ ...question, people: question.people.slice(0, at + 1) }))
+  return [...people]
+    .reverse()
+    .flatMap((some) => efforts.flatMap((effort) => [...limits].reverse().map((limit) => ({ some, limit, effort }))))
 }
+
+const unkept = ({ schedule }: Candidate): number => schedule.unkeptPins.length
+
+/** Whether a plan is better than one that is sure, if it is sure too: it keeps more pins, or begins later. */
+const isPreferred = (one: Candidate, other: Candidate): boolean =>
+  unkept(one) < unkept(other) || (unkept(one) === unkept(other) && startOf(one) > startOf(other))
 
 /** Where none is sure, the surest; of equals the one that begins latest. */
 const surestOf = (tried: readonly Candidate[], luck: Luck, graceMin: number): Candidate =>

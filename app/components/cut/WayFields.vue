@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Scissors } from '@lucide/vue'
 import { computed } from 'vue'
-import { MOST_LAYERS, MOST_PLIES, WAY_WORDS, type Cutting, type CuttingWay } from '#core/cut'
+import { MOST_LAYERS, MOST_PLIES, MOST_SIZES, WAY_WORDS, type Cutting, type CuttingWay } from '#core/cut'
 import { wayChoices, type CutWork, type WayChoice } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
@@ -64,6 +64,19 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
             {{ layers === 1 ? 'flat' : `folded in ${layers}` }}
           </option>
         </select></label
+      >
+      <label
+        v-if="work.cutting.way !== 'sectors'"
+        class="flex items-center gap-1 whitespace-nowrap"
+        title="Elements of many sizes are cut from so many templates at most"
+        ><select
+          class="h-8 rounded-md bg-paper-deep px-1 text-ink"
+          :value="work.cutting.sizes"
+          :data-testid="`sizes-${work.id}`"
+          @change="emit('change', { sizes: Number(valueOf($event)) })"
+        >
+          <option v-for="sizes in MOST_SIZES" :key="sizes" :value="sizes">{{ sizes }}</option></select
+        >{{ work.cutting.sizes === 1 ? 'size' : 'sizes at most' }}</label
       >
       <label class="flex h-8 items-center gap-1.5 whitespace-nowrap"
         ><input

@@ -96,7 +96,7 @@ describe('sheets that are cut together', () => {
     expect(mounted.findAll('path[data-piece]')).toHaveLength(
       machineGroup().layout.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0),
     )
-    expect(mounted.text()).toContain('11 pieces')
+    expect(mounted.text()).toContain('8 pieces')
   })
 
   it('lie on the screen where they are cut', () => {
@@ -193,7 +193,7 @@ describe('the cutting machine', () => {
     says({ status: 'running', cut: [1, 2], share: 0.2 })
     await press(mounted, /Start/)
     expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { order: 'run' } })
-    expect(mounted.text()).toMatch(/Cutting sheet 1: 2 of 11 pieces, about 3 min/)
+    expect(mounted.text()).toMatch(/Cutting sheet 1: 2 of 8 pieces, about 3 min/)
     expect(mounted.find('progress').exists()).toBe(true)
   })
 
@@ -203,7 +203,7 @@ describe('the cutting machine', () => {
     await press(mounted, /Send sheet 1/)
     says({ status: 'fault', fault: 'blade', cut: [1, 2, 3], begun: [4] })
     await press(mounted, /Start/)
-    expect(mounted.text()).toMatch(/Cut: 1 to 3\. Spoiled: 4\. Not begun: 5 to 11\./)
+    expect(mounted.text()).toMatch(/Cut: 1 to 3\. Spoiled: 4\. Not begun: 5 to 8\./)
     says({ status: 'loaded' })
     await press(mounted, /Cut the rest of it/)
     const sent = (asked.at(-1)!.body as { lines: { piece: number }[] }).lines.map(({ piece }) => piece)
@@ -227,7 +227,7 @@ describe('the cutting machine', () => {
     await press(mounted, /Send sheet 1/)
     says({ status: 'fault', fault: 'slip', cut: [1], begun: [2] })
     await press(mounted, /Start/)
-    expect(mounted.text()).toMatch(/The mat slipped\. Cut: 1\..*2 to 11 must come from a fresh sheet/)
+    expect(mounted.text()).toMatch(/The mat slipped\. Cut: 1\..*2 to 8 must come from a fresh sheet/)
     expect(mounted.findAll('button').some((each) => each.text().includes('Cut the rest of it'))).toBe(false)
     expect(mounted.text()).toContain('10 on a fresh sheet')
   })

@@ -1,0 +1,46 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cutSizes } from './cutSizes'
+
+const anySizes = fc.array(fc.double({ min: 0.25, max: 1, noNaN: true }), { minLength: 1, maxLength: 9 })
+const changed = (sizes: readonly number[], as: readonly number[]): number =>
+  sizes.reduce((sum, each, at) => sum + Math.abs(Math.round(each * 10) / 10 - as[at]!), 0)
+
+/** The least change of all sets of so many of the sizes there are that hold the biggest, tried one by one. */
+function leastChange(sizes: readonly number[], most: number): number {
+  const own = [...new Set(sizes.map((each) => Math.round(each * 10) / 10))].sort((one, other) => other - one)
+  let least = Infinity
+  for (let set = 0; set < 2 ** own.length; set += 1) {
+    const chosen = own.filter((_, at) => set & (1 << at))
+    if (chosen[0] !== own[0] || chosen.length > most) continue
+    const nearest = (size: number): number => Math.min(...chosen.map((each) => Math.abs(each - size)))
+    least = Math.min(
+      least,
+      sizes.reduce((sum, each) => sum + nearest(Math.round(each * 10) / 10), 0),
+    )
+  }
+  return least
+}
+
+describe('a set of templates', () => {
+  it('by hand: seven blooms in three sizes', () =>
+    expect(cutSizes([1, 0.9, 0.9, 0.7, 0.6, 0.6, 0.5], 3)).toEqual([1, 0.9, 0.9, 0.6, 0.6, 0.6, 0.6]))
+  it('leaves sizes as they are where there are few', () => {
+    expect(cutSizes([1, 0.8, 0.55, 0.8], 3)).toEqual([1, 0.8, 0.6, 0.8])
+    expect(cutSizes([0.04], 1)).toEqual([0.1])
+    expect(cutSizes([], 3)).toEqual([])
+  })
+  it('has no more sizes than are wanted, keeps the biggest and the order, and changes the rest the least', () =>
+    fc.assert(
+      fc.property(anySizes, fc.integer({ min: 1, max: 5 }), (sizes, most) => {
+        const as = cutSizes(sizes, most)
+        expect(new Set(as).size).toBeLessThanOrEqual(most)
+        const biggest = sizes.indexOf(Math.max(...sizes))
+        expect(as[biggest]).toBeCloseTo(Math.round(sizes[biggest]! * 10) / 10, 9)
+        sizes.forEach((one, at) =>
+          sizes.forEach((other, to) => expect(one < other && as[at]! > as[to]! + 1e-9).toBe(false)),
+        )
+        expect(changed(sizes, as)).toBeLessThanOrEqual(leastChange(sizes, most) + 1e-9)
+      }),
+    ))
+})

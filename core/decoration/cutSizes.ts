@@ -1,0 +1,57 @@
+/** A set of templates: elements of many sizes are cut in a few, each in the one that is nearest to it. */
+
+/** Sizes are told in tenths of the biggest. */
+const SIZE_STEPS = 10
+const inSteps = (size: number): number => Math.max(1, Math.round(size * SIZE_STEPS)) / SIZE_STEPS
+
+/** How far sizes are from one of them that all are cut in, added up, and that one. */
+type Together = { readonly cost: number; readonly as: number }
+
+/** The size for some that lie next to each other; the biggest of all keeps its own. */
+function together(sizes: readonly number[], isTop: boolean): Together {
+  const costOf = (as: number): number => sizes.reduce((sum, each) => sum + Math.abs(each - as), 0)
+  const choices = (isTop ? sizes.slice(0, 1) : [...new Set(sizes)]).map((as) => ({ as, cost: costOf(as) }))
+  return choices.reduce((one, other) => (other.cost < one.cost - 1e-9 ? other : one))
+}
+
+/**
+ * In which size each of some elements is cut: at most so many sizes, chosen so that what elements change by is least in
+ * all; the biggest stays as it is. An exact search over all ways of parting them in order.
+ *
+ * @param sizes of the elements, as shares of the biggest; the result is in the same order, in tenths
+ */
+export function cutSizes(sizes: readonly number[], most: number): readonly number[] {
+  const stepped = sizes.map(inSteps)
+  const sorted = [...stepped].sort((one, other) => other - one)
+  const distinct = [...new Set(sorted)]
+  if (distinct.length <= most) return stepped
+  // How many sizes were used for all down to each distinct one, the cheapest parting, and where its last part begins.
+  const upTo = distinct.map((size) => sorted.lastIndexOf(size) + 1)
+  const from = (at: number): number => (at === 0 ? 0 : upTo[at - 1]!)
+  type Parting = { readonly cost: number; readonly begins: number; readonly as: number }
+  const best: Parting[][] = []
+  for (let parts = 0; parts < most; parts += 1) {
+    best.push(
+      distinct.map((_, last): Parting => {
+        const begins = parts === 0 ? [0] : Array.from({ length: last + 1 }, (__, at) => at).slice(parts)
+        return begins
+          .map((at): Parting => {
+            const { cost, as } = together(sorted.slice(from(at), upTo[last]), at === 0)
+            return { begins: at, as, cost: cost + (at === 0 ? 0 : best[parts - 1]![at - 1]!.cost) }
+          })
+          .reduce((one, other) => (other.cost < one.cost - 1e-9 ? other : one), {
+            begins: 0,
+            as: distinct[0]!,
+            cost: Infinity,
+          })
+      }),
+    )
+  }
+  const cutAs = new Map<number, number>()
+  for (let parts = most - 1, last = distinct.length - 1; parts >= 0; parts -= 1) {
+    const { begins, as } = best[parts]![last]!
+    for (let at = begins; at <= last; at += 1) cutAs.set(distinct[at]!, as)
+    last = begins - 1
+  }
+  return stepped.map((size) => cutAs.get(size)!)
+}
