@@ -229,7 +229,7 @@ describe('the cutting machine', () => {
     await press(mounted, /Start/)
     expect(mounted.text()).toMatch(/The mat slipped\. Cut: 1\..*2 to 8 must come from a fresh sheet/)
     expect(mounted.findAll('button').some((each) => each.text().includes('Cut the rest of it'))).toBe(false)
-    expect(mounted.text()).toContain('10 on a fresh sheet')
+    expect(mounted.text()).toContain('7 on a fresh sheet')
   })
 
   it('that is not heard may go on; a job it refuses is said, and the sheet is not taken for sent', async () => {
