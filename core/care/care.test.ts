@@ -14,6 +14,7 @@ const fine: Facts = {
   forShow: [],
   largerThanSheet: [],
   notPlaced: [],
+  fewerFit: [],
   narrowLedge: null,
   overhang: null,
   boardTooSmall: false,
@@ -98,6 +99,7 @@ describe('judging a plan', () => {
     ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }],
     ['stray-accents', { strayAccents: ['pearls'] }],
     ['not-placed', { notPlaced: ['butterfly'] }],
+    ['fewer-fit', { fewerFit: [{ name: 'Folded globe', asked: 4, fit: 3 }] }],
     ['larger-than-sheet', { largerThanSheet: [{ name: 'torn ruffle', why: 'A strip is larger than the sheet.' }] }],
     ['never-warm', { chilled: { tiers: [1], warmMin: null, dewGdm2: 0.4, dewC: 21 }, coolCar: true }],
     [

@@ -17,6 +17,8 @@ export type Facts = {
   readonly forShow: readonly string[]
   readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
   readonly notPlaced: readonly string[]
+  /** Decorations of which fewer fit than were asked for. */
+  readonly fewerFit: readonly { readonly name: string; readonly asked: number; readonly fit: number }[]
   /** A bouquet bound to a ledge too narrow for its holders. */
   readonly narrowLedge: { readonly bouquet: string; readonly mm: number } | null
   readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>

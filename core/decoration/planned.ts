@@ -48,6 +48,8 @@ export type PlannedDecoration = Pick<
   readonly elements: readonly PlacedElement[]
   readonly seen: SeenSize
   readonly count: Working
+  /** How many were asked for and how many found a place, where they are counted and fewer fit. */
+  readonly fewer: { readonly asked: number; readonly fit: number } | null
   readonly spread: number
   /** When it is glued on, for a skin, which travels on the cake; none for what is placed. */
   readonly skin: Glued | null
@@ -121,6 +123,12 @@ function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decora
   return elements.map((element, at) => ({ ...element, size: sizes[at]! }))
 }
 
+/** How many of a counted composition find no place where they are asked for. */
+function fewerOf(composition: Decoration['composition'], { elements }: Layout): PlannedDecoration['fewer'] {
+  if (!('count' in composition) || elements.length >= composition.count) return null
+  return { asked: composition.count, fit: elements.length }
+}
+
 export type DecorationInputs = {
   readonly decoration: Decoration
   /** What it is called beside the others. */
@@ -143,7 +151,8 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const technique = techniqueOf(decoration.technique)
   const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
   const seen = seenOf(decoration, means)
-  const layout = laid ?? withByHand(layoutOf(decoration, { stack, seen, free, mostTopMm }), decoration.byHand, stack)
+  const own = laid ?? layoutOf(decoration, { stack, seen, free, mostTopMm })
+  const layout = laid ?? withByHand(own, decoration.byHand, stack)
   const elements = sized(technique, layout, decoration, means)
   const count = { ...layout.count, label: several(technique.element) }
   const classes = elements.length > 0 ? piecesOf(decoration, elements, count, seen, means, learned.breakage) : []
@@ -168,6 +177,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     elements,
     seen,
     count,
+    fewer: laid ? null : fewerOf(decoration.composition, own),
     spread: !laid && compositionOf(decoration.composition.kind).isCounted ? 0 : spreadOf(count),
     skin: technique.skin ? decoration.glued : null,
     reach: laid

@@ -33,6 +33,15 @@ export const ARRANGE_RULES: readonly Rule[] = [
         .join(' '),
   ),
   rule(
+    'fewer-fit',
+    'arrange',
+    'look',
+    ({ fewerFit }) => fewerFit.length > 0,
+    ({ fewerFit }) =>
+      `${fewerFit.map(({ name, asked, fit }) => `${name}: ${asked} asked, ${fit} ${fit === 1 ? 'fits' : 'fit'}`).join('; ')}. ` +
+      `Give them more room (a wider arc, nearer to the rim, a smaller gap), make them smaller, or ask for fewer.`,
+  ),
+  rule(
     'stray-accents',
     'arrange',
     'look',

@@ -43,6 +43,13 @@ describe('what is to be known of four groups of sails', () => {
       'no-sheets',
       (_, { papers }) => papers.forEach((each) => (each.inUse = each.paper !== 'riceFilm')),
     ],
+    [
+      'more in a crown than fit',
+      'fewer-fit',
+      ({ options }) => {
+        for (const { composition } of options[0]!.decorations) if (composition.kind === 'crown') composition.count = 40
+      },
+    ],
     ['a board smaller than the cake', 'board', ({ options }) => void (options[0]!.cake.board.acrossMm = 240)],
   ])('names %s, and only then', (_, code, change) => {
     expect(codesOf()).not.toContain(code)

@@ -164,6 +164,7 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       return out ? [{ name: name.toLowerCase(), why: out.why }] : []
     }),
     narrowLedge: narrowLedgeOf(option.bouquets, stack),
+    fewerFit: made.flatMap(({ name, fewer }) => (fewer ? [{ name, ...fewer }] : [])),
     notPlaced: decorations.filter(({ elements }) => elements.length === 0).map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
     boardTooSmall: boardTooSmall(cake.board.acrossMm, stack),
