@@ -114,11 +114,7 @@ export const formedWrap = defineTechnique({
     },
   ],
   liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
-  consumables: [
-    'glycerin conditioner, about 2 ml for each dm²',
-    'cling film and a little grease for the dummy',
-    'piping gel',
-  ],
+  consumables: ['glycerin conditioner', 'cling film and a little grease for the dummy', 'piping gel'],
   cautions: [
     {
       id: 'dummySize',

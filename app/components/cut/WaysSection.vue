@@ -22,7 +22,7 @@ const change = (id: string, cutting: Partial<Cutting>): void =>
       <li
         v-for="made in cut"
         :key="made.id"
-        class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[minmax(7rem,10rem)_minmax(0,1fr)]"
+        class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[7.5rem_minmax(0,1fr)]"
       >
         <b class="text-[0.94rem]">{{ made.name }}</b>
         <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />

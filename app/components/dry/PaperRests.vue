@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { DRYING_WORDS, panMin, paperSheet, type DryingWay } from '#core/dry'
 import { techniqueOf, waysToDry } from '#core/technique'
 import { dayClockText, found, printDuration } from '#core/quantity'
+import WorkshopField from '~/components/ui/WorkshopField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 
@@ -34,6 +35,10 @@ const dryIn = (id: string, way: DryingWay): void =>
   editDecorations([id], 'way of drying', (each) => {
     each.drying.way = way
   })
+/** Ways that are chosen and of which a studio has so many. */
+const counted = computed(() =>
+  (['fan', 'dryRoom'] as const).filter((way) => rests.value.some((each) => each.ways.length > 0 && each.way === way)),
+)
 /** Where it lies and in what it dries after a step. */
 const where = ({ hold, air }: (typeof plan.value.work.making)[number]['steps'][number]): string =>
   [hold?.name, air?.name].flatMap((name) => (name ? [`, ${name}`] : [])).join('')
@@ -88,6 +93,15 @@ const stiff = (minutes: number | null): string =>
           >
         </li>
       </ul>
+      <div v-if="counted.length > 0" class="mt-2 grid max-w-md grid-cols-2 gap-x-5">
+        <WorkshopField
+          v-for="way in counted"
+          :key="way"
+          group="moulds"
+          :name="way"
+          :edits="DRYING_WORDS[way].name.toLowerCase()"
+        />
+      </div>
       <p v-for="{ id, name, pan } in inPan" :key="id" class="mt-1 text-[0.94rem]">
         {{ name }}: about <FigureLink :working="pan" /> in the pan; out while it still bends.
       </p>

@@ -28,7 +28,7 @@ export const DRYING_RULES: readonly Rule[] = [
     'stop',
     ({ paperNeverDry }) => paperNeverDry.length > 0,
     ({ paperNeverDry, roomHumidity }) =>
-      `At ${percent(roomHumidity)} wafer is unlikely to get dry enough: ${paperNeverDry.join(', ')}. Choose a dry ` +
+      `At ${percent(roomHumidity)} paper is unlikely to get dry enough: ${paperNeverDry.join(', ')}. Choose a dry ` +
       `room for it, the oven where it may go there, or bring the room under 60 %.`,
   ),
   rule(
