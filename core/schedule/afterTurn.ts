@@ -42,11 +42,14 @@ export function afterTurn(plan: Collected, making: Making, step: MakingStep, tur
   return [{ task: dry, restMin: 0 }]
 }
 
+/** What lies wet on its tray goes into the oven within so long. Usual practice. */
+const WET_MOST_MIN = 120
+
 /** A load in the oven, which nobody leaves alone. @returns its task */
 function addOven(plan: Collected, making: Making, turn: Turn, of: TaskOf, ovenMin: Working): string {
   const name = `${making.name}: in the oven${turnWords(turn, of)}`
   const oven = addByItself(plan, `${turn.task}-oven`, 'oven', name, ovenMin, of)
-  plan.then(turn.task, oven)
+  plan.then(turn.task, oven, 0, { mostMin: WET_MOST_MIN })
   plan.holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
   return oven
 }

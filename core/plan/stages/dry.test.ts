@@ -57,6 +57,24 @@ describe('how soaked film dries', () => {
     ])
   })
 
+  it('goes into the oven within two hours of being laid on its tray', () => {
+    const plan = planned(allIn('oven'))
+    if (!plan.timetable.ok) throw new Error('no timetable')
+    const { slots } = plan.timetable.value
+    const ovens = slots.filter(({ kind }) => kind === 'oven')
+    expect(ovens.length).toBeGreaterThan(3)
+    for (const { of, from } of ovens) {
+      const laid = slots.find(
+        (slot) =>
+          slot.hands &&
+          slot.of?.decoration === of!.decoration &&
+          slot.of.step === of!.step &&
+          slot.of.turn === of!.turn,
+      )!
+      expect(from - laid.to).toBeLessThanOrEqual(120)
+    }
+  })
+
   it.each(['fan', 'rack', 'dryRoom'] as const)('holds a place of its own while it sets: %s', (way) => {
     const plan = planned(allIn(way))
     if (!plan.timetable.ok) throw new Error('no timetable')
