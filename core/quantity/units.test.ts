@@ -54,6 +54,16 @@ describe('typing a length', () => {
   })
 })
 
+describe('a thickness', () => {
+  it('is told in millimetres in either system, and read back', () => {
+    for (const system of ['metric', 'imperial'] as const) {
+      expect(printQuantity(0.28, 'length', system)).toBe('0.28 mm')
+      expect(valueOf(parseQuantity('0.28 mm', 'length', system))).toBeCloseTo(0.28, 9)
+    }
+    expect(printQuantity(0, 'length', 'imperial')).toBe('0 in')
+  })
+})
+
 describe('other kinds', () => {
   it.each([
     ['70 F', 'temperature', 21.11],

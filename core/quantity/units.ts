@@ -81,8 +81,8 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
         ? system === 'metric'
           ? `${printNumber(mm / 1000, 1)} m`
           : `${printNumber(mm / MM_PER_INCH / 12, 0)} ft`
-        : system === 'metric'
-          ? `${printNumber(mm, Math.abs(mm) < 10 ? 1 : 0)} mm`
+        : system === 'metric' || isThin(mm)
+          ? `${printNumber(mm, isThin(mm) ? 2 : Math.abs(mm) < 10 ? 1 : 0)} mm`
           : `${printInches(mm / MM_PER_INCH)} in`,
     example: { metric: '205 mm or 8 in', imperial: '8 in or 20.5 cm' },
   },
@@ -133,6 +133,9 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
   money: { units: [countUnit], assumed: one(countUnit), print: (amount) => amount.toFixed(2), example: one('12.50') },
   ratio: { units: [countUnit], assumed: one(countUnit), print: (ratio) => printNumber(ratio, 2), example: one('1.6') },
 }
+
+/** Less than a millimetre is how thick something is, which is told in millimetres everywhere. */
+const isThin = (mm: number): boolean => mm !== 0 && Math.abs(mm) < 1
 
 /** Inches to the nearest eighth as a baker reads a ruler: 8, 8 1/4, 3/8. */
 function printInches(inches: number): string {

@@ -20,6 +20,16 @@ describe('a working', () => {
     expect(workingSentence(strips, 'metric')).toBe(
       'strips in a row 6 = round up( perimeter 817 mm × fullness 1.8 ÷ strip 293 mm )',
     ))
+  it('tells in seconds what takes a hand less than two minutes, so that the sum can be checked', () => {
+    const shown = (minutes: number) => workingSentence(starting('each', minutes, 'duration', 'guess'), 'metric')
+    expect([0.25, 1.5, 0.05, 1, 2.5].map((minutes) => shown(minutes).split(',')[0])).toEqual([
+      'each 15 s',
+      'each 90 s',
+      'each 3 s',
+      'each 1 min',
+      'each 3 min',
+    ])
+  })
   it('reads in the units asked for', () => expect(workingSentence(strips, 'imperial')).toContain('perimeter 32 1/8 in'))
   it('says where a plain figure comes from', () => {
     expect(workingSentence(perimeter, 'metric')).toBe('perimeter 817 mm, typed in Tiers')

@@ -102,6 +102,8 @@ export function sumOf(label: string, kind: WorkingKind, rule: string, parts: rea
   )
 }
 
+const SECONDS_BELOW_MIN = 2
+
 /** The value of a working for reading, with its unit. */
 export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind'>, system: UnitSystem): string {
   switch (kind) {
@@ -111,6 +113,11 @@ export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind
       return system === 'metric'
         ? `${printNumber(value, value < 1 ? 2 : 1)} dm²`
         : `${printNumber(value * 15.5, 0)} sq in`
+    // What a hand does in less than two minutes is told in seconds: none of it would be left of a minute.
+    case 'duration':
+      return value > 0 && value < SECONDS_BELOW_MIN && value % 1 !== 0
+        ? `${printNumber(value * 60, value < 0.2 ? 1 : 0)} s`
+        : printQuantity(value, kind, system)
     case 'drops':
       return `${printNumber(value, 1)} drops`
     default:
