@@ -8,7 +8,7 @@ const MINUTE_MS = 60_000
 
 /** The simulated clock of a job: it never goes back. */
 class BenchClock {
-  private at = Date.UTC(2026, 11, 2, 14, 30)
+  private at = Date.UTC(2026, 11, 2, 15, 45)
   constructor(private readonly page: Page) {}
   async forward(minutes: number): Promise<void> {
     await this.to(this.at + minutes * MINUTE_MS)

@@ -99,6 +99,38 @@ describe('the hour to start for nine times in ten', () => {
     const { plan } = planOf(change)
     return plan.timetable.ok ? plan.timetable.value.startBy : -Infinity
   }
+  const usual = startOf(() => undefined)
+  const DAY = MINUTES_PER_DAY
+  // Time to spare is found in steps, so that near neighbours may change places by a part of a day.
+  it('is no later with less of anything: mats, hours, dryness', () => {
+    const less = [
+      ({ workshop }: Drafts) => {
+        workshop.mats.count = 1
+      },
+      ({ workshop }: Drafts) => {
+        workshop.hours.spells = workshop.hours.spells.slice(0, 1)
+      },
+      ({ commission }: Drafts) => {
+        commission.brief.workroom.humidity = 0.66
+      },
+    ]
+    for (const change of less) expect(startOf(change)).toBeLessThanOrEqual(usual + DAY / 2)
+  })
+  it('is no earlier with more of anything: mats, hands, dryness', () => {
+    const more = [
+      ({ workshop }: Drafts) => {
+        workshop.mats.count = 5
+      },
+      ({ workshop }: Drafts) => {
+        workshop.people = 3
+      },
+      ({ commission }: Drafts) => {
+        commission.brief.workroom.humidity = 0.4
+      },
+    ]
+    for (const change of more) expect(startOf(change)).toBeGreaterThanOrEqual(usual - DAY / 2)
+  })
+
   const decorations = ['openBloom', 'formedSail', 'formedWrap', 'soakedSail', 'tornRuffle'] as const
   /** The demo's cake with one decoration, or the demo itself. */
   const cakeWith =

@@ -27,7 +27,10 @@ export function carriedOn(job: Job, schedule: Schedule, since: Since, walks: num
   const rest: Job = {
     ...job,
     tasks: job.tasks.filter(({ id }) => !isDone(id)),
-    waits: job.waits.filter(({ before, after }) => !isDone(before) && !isDone(after)),
+    // Time to spare is what is given up first.
+    waits: job.waits
+      .filter(({ before, after }) => !isDone(before) && !isDone(after))
+      .map((wait) => ({ ...wait, spareMin: 0 })),
     holds: job.holds
       .filter(({ until }) => !isDone(until))
       .map((hold) => (isDone(hold.from) ? { ...hold, from: hold.until } : hold)),
