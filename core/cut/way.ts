@@ -25,10 +25,10 @@ export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string; rea
 export const MOST_PLIES = 4
 export const MOST_LAYERS = 4
 
-/** How a decoration is cut. */
 /** Elements are made in tenths of the biggest: there are no more sizes than that. */
 export const MOST_SIZES = 10
 
+/** How a decoration is cut. */
 export const cuttingSchema = z.strictObject({
   way: z.enum(CUTTING_WAYS).meta({ label: 'Cut by' }),
   plies: z.number().int().min(1).max(MOST_PLIES).meta({ label: 'Sheets at once', kind: 'count' }),

@@ -1,8 +1,9 @@
 /** A set of templates: elements of many sizes are cut in a few, each in the one that is nearest to it. */
 
+import { MOST_SIZES } from '../cut'
+
 /** Sizes are told in tenths of the biggest. */
-const SIZE_STEPS = 10
-const inSteps = (size: number): number => Math.max(1, Math.round(size * SIZE_STEPS)) / SIZE_STEPS
+const inSteps = (size: number): number => Math.max(1, Math.round(size * MOST_SIZES)) / MOST_SIZES
 
 /** How far sizes are from one of them that all are cut in, added up, and that one. */
 type Together = { readonly cost: number; readonly as: number }
@@ -25,10 +26,10 @@ export function cutSizes(sizes: readonly number[], most: number): readonly numbe
   const sorted = [...stepped].sort((one, other) => other - one)
   const distinct = [...new Set(sorted)]
   if (distinct.length <= most) return stepped
-  // How many sizes were used for all down to each distinct one, the cheapest parting, and where its last part begins.
   const upTo = distinct.map((size) => sorted.lastIndexOf(size) + 1)
   const from = (at: number): number => (at === 0 ? 0 : upTo[at - 1]!)
   type Parting = { readonly cost: number; readonly begins: number; readonly as: number }
+  // For so many parts, and all down to each distinct size: the cheapest parting, where its last part begins, and its size.
   const best: Parting[][] = []
   for (let parts = 0; parts < most; parts += 1) {
     best.push(

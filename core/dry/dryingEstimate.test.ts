@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { chanceOfSetting, estimateDrying, type DryingWay } from '.'
-import { workingSentence } from '../quantity'
+import { starting, workingSentence } from '../quantity'
 
-const film = { thicknessMm: 0.2, densityKgM3: 1350, porosity: 1 }
+const thickness = starting('film thickness', 0.2, 'length', 'usual')
 const ask = (humidity: number, way: DryingWay = 'mat', car = 0.5) =>
   estimateDrying({
-    sheet: film,
+    kind: 'film',
+    thickness,
     way,
     soakWaterC: 38,
     ovenC: 80,

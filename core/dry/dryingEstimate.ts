@@ -1,6 +1,7 @@
 import { derive, found, NINETY_PERCENT, normalShareBelow, starting, typed, type Working } from '../quantity'
 import { standingFree, USUAL_ROOM, type Climate } from './air'
 import { PACKET_MOISTURE, softAgainMin, type DryingCurve, type Sheet } from './dryingCurve'
+import { paperSheet } from './paperSheet'
 import { READINESS, type Readiness } from './readiness'
 import { soakMin, uptakeGG } from './soak'
 import { DRYING_WORDS, filmCurve, inDryRoom, type DryingWay } from './ways'
@@ -29,7 +30,9 @@ export type DryingEstimate = {
 }
 
 export type DryingQuestion = {
-  readonly sheet: Sheet
+  readonly kind: 'wafer' | 'film'
+  /** How thick its sheets are, mm. */
+  readonly thickness: Working
   readonly way: DryingWay
   readonly soakWaterC: number
   readonly ovenC: number
@@ -69,7 +72,8 @@ export const chanceOfSetting = (humidity: number, limit = SETTING_LIMIT, deviati
  * Until enough dryings are logged the plan takes the longer of the model's ninety-percent point and usual practice.
  */
 export function estimateDrying({
-  sheet,
+  kind,
+  thickness,
   way,
   soakWaterC,
   ovenC,
@@ -78,6 +82,7 @@ export function estimateDrying({
   transport,
   learned = { factor: null, limit: null },
 }: DryingQuestion): DryingEstimate {
+  const sheet = paperSheet(kind, thickness.value)
   const startMoisture = PACKET_MOISTURE + uptakeGG(1)
   const { factor, limit } = learned
   // A hygrometer that reads high, or a room of its own kind: the curve is walked as if the air were so much drier.
@@ -96,7 +101,6 @@ export function estimateDrying({
     way === 'oven'
       ? { warmth: typed('oven air', ovenC, 'temperature', 'Dry') }
       : { humidity, warmth: typed('workroom', workroom.airC, 'temperature', 'Brief') }
-  const thickness = typed('film thickness', sheet.thicknessMm, 'length', 'Cut')
   const water = derive(
     'water taken up',
     'share',

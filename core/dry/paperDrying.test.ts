@@ -16,7 +16,8 @@ import {
   standingFree,
   type AirMotion,
 } from '.'
-import { boxHumidity, waterFromFirmG } from './dryBox'
+import { found } from '../quantity'
+import { boxHumidity, waterFromFirm } from './dryBox'
 import { uptakeGG } from './soak'
 import { glycerinWater, moistureAt } from './sorption'
 
@@ -170,10 +171,12 @@ describe('what happens at 75 %', () => {
   })
   it('a box dries what its desiccant can take, from firm', () => {
     // By hand: 20 dm² × 2.7 g/dm² × ( 0.180 − 0.161 ) = 1.03 g.
-    expect(waterFromFirmG(film, 20, 22)).toBeCloseTo(1.03, 1)
-    expect(boxHumidity(2, 10)).toBeCloseTo(0.4, 9)
-    expect(boxHumidity(1, 1000)).toBe(0.1)
-    expect([boxHumidity(1, 0), boxHumidity(50, 1)]).toEqual([1, 1])
+    expect(waterFromFirm(film, 20, 22).value).toBeCloseTo(1.03, 1)
+    const humidity = (waterG: number, desiccantG: number): number =>
+      boxHumidity(found('water', waterG, 'mass', 'told'), desiccantG).value
+    expect(humidity(2, 10)).toBeCloseTo(0.4, 9)
+    expect(humidity(1, 1000)).toBe(0.1)
+    expect([humidity(1, 0), humidity(50, 1)]).toEqual([1, 1])
     const set = (desiccantG: number) =>
       dryingRemedies(film, { airC: 22, humidity: 0.64 }, 80, { areaDm2: 20, desiccantG }).find(
         ({ id }) => id === 'dryBox',

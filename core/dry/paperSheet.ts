@@ -12,8 +12,12 @@ export const paperSheet = (kind: 'wafer' | 'film', thicknessMm: number, plies = 
   thicknessMm: thicknessMm * plies,
 })
 
+/** A kilogram on a square metre is so many grams on a square decimetre. */
 const G_PER_DM2 = 10
+
+/** Dry starch in a sheet, g/dm². */
+export const dryGDm2 = (sheet: Sheet): number => dryMassKgM2(sheet) * G_PER_DM2
 
 /** Water in a sheet, g/g, after so much water was brushed or misted on it, g/dm² in all. */
 export const moistureAfter = (sheet: Sheet, waterGPerDm2: number): number =>
-  PACKET_MOISTURE + waterGPerDm2 / (dryMassKgM2(sheet) * G_PER_DM2)
+  PACKET_MOISTURE + waterGPerDm2 / dryGDm2(sheet)

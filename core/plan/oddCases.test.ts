@@ -58,6 +58,28 @@ describe('an honest answer', () => {
     expect(dry.timetable.ok).toBe(true)
     expect(codes(dry)).not.toContain('paper-never-dry')
   })
+  it('when one begins at the last possible hour and the first step takes long: time to spare is given up, and it is safe', () => {
+    const { plan } = planOf(
+      ({ commission }) => {
+        const begun = valueOf(parseMoment('2026-12-02T15:45'))
+        const cut = { task: 'sails-cut', name: 'cut', spells: [], begunAt: begun, doneAt: begun + 42, skipped: null }
+        Object.assign(commission.bench, { tasks: [cut] })
+      },
+      valueOf(parseMoment('2026-12-02T16:27')),
+    )
+    const { standing } = valueOf(plan.timetable)
+    expect(standing!.spareMin).toBeGreaterThanOrEqual(0)
+  })
+  it('when work was put at an hour by hand: it stays there, though another hour would be surer', () => {
+    const pinnedAt = valueOf(parseMoment('2026-12-02T16:00'))
+    const { plan } = planOf(({ commission }) => {
+      chosenOption(commission).pins = { 'sails-cut': pinnedAt }
+    })
+    const { slots, unkeptPins, risk } = valueOf(plan.timetable)
+    expect(unkeptPins).toEqual([])
+    expect(slots.find(({ task }) => task === 'sails-cut')!.from).toBe(pinnedAt)
+    expect(risk.isSure).toBe(false)
+  })
   it('where there is no film: nothing is said of it', () => {
     const { plan } = planOf((drafts) => {
       without('soakedSail')(drafts)

@@ -18,11 +18,17 @@ const DAMP = 0.75
 const DRY = 0.45
 const FEWER = 0.15
 const wanted = ({ commission }: Changed): readonly Decoration[] => chosenOption(commission).decorations
-/** Decorations that may dry in another way than they do. */
+const IN_ROOM: readonly Decoration['drying']['way'][] = ['room', 'mat']
+/** Decorations that dry in the room as it is and may dry in another way. */
 const couldDry = (now: Changed, way: Decoration['drying']['way']): readonly Decoration[] =>
   wanted(now).filter(
+    ({ technique, drying }) => IN_ROOM.includes(drying.way) && waysToDry(techniqueOf(technique)).includes(way),
+  )
+/** Decorations that lie on mats until they are firm, wherever they dry. */
+const onMats = (now: Changed): readonly Decoration[] =>
+  wanted(now).filter(
     ({ technique, drying }) =>
-      drying.way !== way && drying.way !== 'oven' && waysToDry(techniqueOf(technique)).includes(way),
+      drying.way !== 'oven' && techniqueOf(technique).steps.some(({ hold }) => hold?.place === 'mat'),
   )
 const dryingOn = (now: Changed, way: Decoration['drying']['way']): readonly Decoration[] =>
   wanted(now).filter(({ drying }) => drying.way === way)
@@ -65,7 +71,7 @@ export const WHAT_IFS: readonly WhatIf[] = [
     id: 'mat',
     words: 'one more mat',
     remedy: true,
-    applies: (now) => dryingOn(now, 'mat').length > 0,
+    applies: (now) => onMats(now).length > 0,
     change: ({ workshop }) => {
       workshop.mats.count += 1
     },

@@ -84,19 +84,24 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
   const isSure = ({ planned, schedule }: Candidate): boolean =>
     isReadyAsOften(planned.job, schedule, STARTING_STRAYING, LIVES, luck, { graceMin: aheadMin, wanted: wantedChance })
   let sure: Candidate | null = null
-  const tried: Candidate[] = []
+  let tried: readonly Candidate[] = []
+  let fewest = Infinity
   const bare: Candidate[] = []
   let refused: Refused | null = null
   for (const { some, limit, effort } of waysOf(question, walks)) {
-    const known = sure && unkept(sure) === 0 ? startOf(sure) : -Infinity
+    const known = sure && fewest === 0 ? startOf(sure) : -Infinity
     const way = candidatesWith(some, limit, effort, known)
     if (!way.ok) {
       refused ??= way.error
       continue
     }
     bare.push(way.value[0]!)
-    const later = byBeginning(way.value).filter((each) => !sure || isPreferred(each, sure))
-    tried.push(...later)
+    // What somebody put at an hour stays there first of all, however sure another plan would be.
+    const unkept = Math.min(...way.value.map(unkeptPins))
+    if (unkept < fewest) [fewest, sure, tried] = [unkept, null, []]
+    const since = sure ? startOf(sure) : -Infinity
+    const later = byBeginning(way.value.filter((each) => unkeptPins(each) === fewest && startOf(each) > since))
+    tried = [...tried, ...later]
     sure = later.map(roomy).find(isSure) ?? sure
   }
   if (bare.length === 0) return { ok: false, error: refused! }
@@ -116,11 +121,7 @@ function waysOf(question: TimetableQuestion, walks: number) {
     .flatMap((some) => efforts.flatMap((effort) => [...limits].reverse().map((limit) => ({ some, limit, effort }))))
 }
 
-const unkept = ({ schedule }: Candidate): number => schedule.unkeptPins.length
-
-/** Whether a plan is better than one that is sure, if it is sure too: it keeps more pins, or begins later. */
-const isPreferred = (one: Candidate, other: Candidate): boolean =>
-  unkept(one) < unkept(other) || (unkept(one) === unkept(other) && startOf(one) > startOf(other))
+const unkeptPins = ({ schedule }: Candidate): number => schedule.unkeptPins.length
 
 /** Where none is sure, the surest; of equals the one that begins latest. */
 const surestOf = (tried: readonly Candidate[], luck: Luck, graceMin: number): Candidate =>

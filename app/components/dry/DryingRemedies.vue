@@ -23,14 +23,17 @@ const walked = (words: string, setMin: number): Working =>
       </thead>
       <tbody>
         <tr
-          v-for="{ id, words, setMin, gainedMin, mustBeBoxed } in remedies"
+          v-for="{ id, words, inBox, setMin, gainedMin, mustBeBoxed } in remedies"
           :key="id"
           class="border-t border-line"
           :data-testid="`remedy-${id}`"
         >
           <th scope="row" class="py-1 text-left font-semibold first-letter:uppercase">
             {{ words
-            }}<span v-if="mustBeBoxed && setMin !== null" class="block text-[0.84rem] font-normal text-look-ink"
+            }}<span v-if="inBox" class="block text-[0.84rem] font-normal text-ink-soft"
+              >they give off <FigureLink :working="inBox.water" />: the air there holds at
+              <FigureLink :working="inBox.humidity" /></span
+            ><span v-if="mustBeBoxed && setMin !== null" class="block text-[0.84rem] font-normal text-look-ink"
               >boxed at once, or it goes soft again here</span
             >
           </th>

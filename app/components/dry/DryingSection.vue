@@ -3,9 +3,8 @@ import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import { airAt, DRYING_WORDS, dryingCurve, onMat, paperSheet, READINESS } from '#core/dry'
 import { paperOf } from '#core/material'
-import type { SoakedDrying } from '#core/plan'
+import { waysFor, type SoakedDrying } from '#core/plan'
 import { dayClockText, printDuration } from '#core/quantity'
-import { techniqueOf, waysToDry } from '#core/technique'
 import { useForecast } from '~/components/brief/useForecast'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -24,7 +23,7 @@ const { commission, plan, editDecorations } = usePlanned()
 
 const estimate = computed(() => props.soaked.estimate)
 const members = computed(() => plan.value.decorations.filter(({ id }) => props.soaked.decorations.includes(id)))
-const ways = computed(() => waysToDry(techniqueOf(members.value[0]!.technique)))
+const ways = computed(() => waysFor(members.value[0]!))
 const way = computed(() => props.soaked.drying.way)
 const inOven = computed(() => way.value === 'oven')
 /** Ways whose places are counted beside mats and trays. */

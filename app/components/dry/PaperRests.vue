@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { DRYING_WORDS, panMin, paperSheet, type DryingWay } from '#core/dry'
-import { techniqueOf, waysToDry } from '#core/technique'
+import { waysFor } from '#core/plan'
+import { techniqueOf } from '#core/technique'
 import { dayClockText, found, printDuration } from '#core/quantity'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -10,10 +11,7 @@ import { usePlanned } from '~/composables/planned'
 /** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
 const { plan, commission, editDecorations } = usePlanned()
 const SHORT_MIN = 20
-const isDamped = (each: (typeof plan.value.decorations)[number]): boolean =>
-  each.steps.some(
-    ({ rest, onCake }) => !onCake && rest && 'until' in rest && rest.from === 'damp' && rest.usualMin >= SHORT_MIN,
-  )
+const isSoaked = (id: string): boolean => plan.value.dryings.some(({ decorations }) => decorations.includes(id))
 /** What rests here, in which ways it may dry, and what it comes to; no rests where it never gets so dry. */
 const rests = computed(() =>
   plan.value.decorations
@@ -24,8 +22,9 @@ const rests = computed(() =>
         id: each.id,
         name: each.name,
         way: each.drying.way,
-        ways: isDamped(each) ? waysToDry(techniqueOf(each.technique)) : [],
-        isNever: !made && !plan.value.dryings.some(({ decorations }) => decorations.includes(each.id)),
+        // How soaked film dries is chosen with its curve.
+        ways: isSoaked(each.id) ? [] : waysFor(each),
+        isNever: !made && !isSoaked(each.id),
         rests: made?.steps.filter(({ rest }) => rest.value >= SHORT_MIN) ?? [],
       }
     })
@@ -70,7 +69,7 @@ const stiff = (minutes: number | null): string =>
       <ul class="grid gap-1">
         <li v-for="each in rests" :key="each.id" class="border-t border-line py-1 text-[0.94rem]">
           <b>{{ each.name }}</b><span v-if="each.isNever" class="font-semibold text-stop">
-            is unlikely to get dry enough so</span
+            is unlikely to get dry enough this way</span
           ><span v-else class="text-ink-soft">
             rests
             <template v-for="(step, at) in each.rests" :key="step.id"

@@ -39,6 +39,9 @@ const afterMm = ref(195)
 const what = ref<DryingCaseId>('filmMat')
 const papers = computed(() => PAPERS.filter((paper) => paper.kind === DRYING_CASES[what.value].kind))
 const paper = ref<PaperId>('riceFilm')
+const usualMm = (of: PaperId): number => thicknessOf(of, paperOf(of).shapes, workshop.value.papers)
+/** How thick the film was, when that is not as the shelf has it. */
+const filmMm = ref<number | null>(null)
 const softAtMin = ref(0)
 const readyAtMin = ref(12 * 60)
 
@@ -69,7 +72,7 @@ function keep(): void {
   const drying: DryingTrial = {
     ...fields(),
     paper: dried,
-    thicknessMm: thicknessOf(dried, paperOf(dried).shapes, workshop.value.papers),
+    thicknessMm: paperOf(dried).kind === 'film' ? (filmMm.value ?? usualMm(dried)) : usualMm(dried),
     what: what.value,
     airC,
     humidity,
@@ -148,6 +151,14 @@ const isFull = computed(() =>
           <option v-for="each in papers" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select></label
       >
+      <QuantityField
+        v-if="DRYING_CASES[what].kind === 'film'"
+        class="col-span-2"
+        label="Film, thick"
+        :schema="dryingTrialSchema.shape.thicknessMm"
+        :model-value="filmMm ?? usualMm('riceFilm')"
+        @update:model-value="filmMm = $event"
+      />
       <QuantityField
         :schema="dryingTrialSchema.shape.softAtMin.unwrap()"
         label="Still soft after, if felt"

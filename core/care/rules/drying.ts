@@ -72,7 +72,7 @@ export const DRYING_RULES: readonly Rule[] = [
     'note',
     ({ inOven }) => inOven,
     () =>
-      'Trays at 80 °C burn: dry gloves, a clear place to put them down. Foil and parchment only: clips, foam and bubble ' +
+      'Trays from the oven burn: dry gloves, a clear place to put them down. Foil and parchment only: clips, foam and bubble ' +
       'wrap melt. Nothing wet with alcohol goes in: it can catch fire.',
   ),
   rule(

@@ -11,6 +11,7 @@ import {
 } from '../../dry'
 import { driedPaper, type Learned } from '../../learn'
 import { paperOf, type PaperId } from '../../material'
+import { starting, typed, type Working } from '../../quantity'
 
 /** A room in a damp spell. */
 const DAMP = 0.75
@@ -34,6 +35,12 @@ const isSoaked = ({ steps }: Pick<PlannedDecoration, 'steps'>): boolean =>
 const dryingKey = ({ paper, thicknessMm, drying }: Pick<PlannedDecoration, 'paper' | 'thicknessMm' | 'drying'>) =>
   [paper, thicknessMm, drying.way, drying.soakWaterC, drying.way === 'oven' ? drying.ovenC : ''].join(' ')
 
+/** How thick sheets are: as such paper usually is, until another thickness is typed at the shelf. */
+const thicknessOf = (paper: PaperId, mm: number): Working =>
+  mm === paperOf(paper).thicknessMm
+    ? starting('film thickness', mm, 'length', 'usual')
+    : typed('film thickness', mm, 'length', 'Cut')
+
 type DryInputs = {
   readonly decorations: readonly Pick<
     PlannedDecoration,
@@ -56,11 +63,21 @@ export function dryStage(inputs: DryInputs): readonly SoakedDrying[] {
     groups.set(dryingKey(each), [...(groups.get(dryingKey(each)) ?? []), each])
   return [...groups].map(([id, members]): SoakedDrying => {
     const { paper, thicknessMm, drying } = members[0]!
-    const sheet = paperSheet(paperOf(paper).kind, thicknessMm)
+    const { kind } = paperOf(paper)
+    const sheet = paperSheet(kind, thicknessMm)
     const { way, soakWaterC, ovenC } = drying
     const areaDm2 = members.reduce((sum, { classes }) => sum + extentOf(classes).area.value, 0)
     const known = { factor: learned[driedPaper(paper, 'firm')] ?? null, limit }
-    const question = { sheet, way, soakWaterC, ovenC, venue, transport, learned: known }
+    const question = {
+      kind,
+      thickness: thicknessOf(paper, thicknessMm),
+      way,
+      soakWaterC,
+      ovenC,
+      venue,
+      transport,
+      learned: known,
+    }
     return {
       id,
       paper,

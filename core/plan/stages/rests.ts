@@ -14,7 +14,7 @@ import { driedPaper, type DryState, type Learned, type UsedFactor } from '../../
 import { paperOf, type Paper, type PaperId } from '../../material'
 import { derive, found, NINETY_PERCENT, starting, type Working } from '../../quantity'
 import type { Drying } from '../../schedule'
-import { fixed, type Rest, type Step } from '../../technique'
+import { fixed, techniqueOf, waysToDry, type Rest, type Step } from '../../technique'
 
 /** Rests shorter than this are for glue and cooling; no drying is learned from them. Minutes. */
 const DRYING_FROM_MIN = 20
@@ -184,11 +184,18 @@ function practiceOf({ usualMin, usualIn = 'room' }: DampRest, way: DryingWay, sh
   )
 }
 
+/** Whether paper dries so long after a step at the bench that it matters in what. */
+const isDried = ({ rest, onCake }: Step): boolean =>
+  !onCake && rest !== undefined && 'until' in rest && rest.usualMin >= DRYING_FROM_MIN
+
+/** Ways in which a decoration may dry; none where nothing of it dries for long. */
+export const waysFor = ({ technique, steps }: Pick<PlannedDecoration, 'technique' | 'steps'>): readonly DryingWay[] =>
+  steps.some(isDried) ? waysToDry(techniqueOf(technique)) : []
+
 /** What stands over pieces or holds them while they dry after a step, besides what they lie on; none for most. */
 export function airAfter(step: Step, steps: readonly Step[], way: DryingWay): 'fan' | 'rack' | 'dryRoom' | null {
   if (way !== 'fan' && way !== 'rack' && way !== 'dryRoom') return null
-  const { rest, onCake } = step
-  if (onCake || !rest || !('until' in rest) || rest.usualMin < DRYING_FROM_MIN) return null
+  if (!isDried(step)) return null
   // Of rests that began together the longest has it: it goes on when the pieces are taken up.
   const goesOn = steps.some((later) => later.rest && 'since' in later.rest && later.rest.since === step.id)
   return goesOn ? null : way
