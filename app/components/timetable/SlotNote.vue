@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { Pin, PinOff } from '@lucide/vue'
 import { computed } from 'vue'
-import { clockText, dayClockText, printDuration } from '#core/quantity'
+import { clockText, dayClockText, dayOf, printDuration } from '#core/quantity'
 import { reasonWords, type Slot, type Timetable } from '#core/schedule'
 import { usePlanned } from '~/composables/planned'
+import { spellsOn } from './axis'
 
 /** What a piece of work is, why it is no later, and whether it stays where it was put. */
 const props = defineProps<{ work: Slot; timetable: Timetable }>()
-const { option, editOption } = usePlanned()
+const { option, workshop, editOption } = usePlanned()
 
 const why = computed(() =>
   props.work.state === 'toDo'
@@ -18,9 +19,11 @@ const why = computed(() =>
 )
 const isPinned = computed(() => props.work.task !== null && props.work.task in option.value.pins)
 /** It was put where nobody works, or where hands are at something else. */
-const noHands = computed(
-  () => props.timetable.reasons.find(({ task }) => task === props.work.task)?.reason.kind === 'hands',
-)
+const noHands = computed(() => {
+  const at = option.value.pins[props.work.task ?? ''] ?? props.work.from
+  const isWorked = spellsOn(dayOf(at), workshop.value.hours).some(({ from, to }) => from <= at && at < to)
+  return !isWorked || props.timetable.reasons.find(({ task }) => task === props.work.task)?.reason.kind === 'hands'
+})
 /** The plan comes a little after the edit that lets it go. */
 const isUnkept = computed(() => isPinned.value && props.timetable.unkeptPins.includes(props.work.task!))
 

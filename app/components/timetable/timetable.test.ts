@@ -1,3 +1,4 @@
+import { dayOf } from '#core/quantity'
 import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -90,12 +91,15 @@ describe('a piece of work', () => {
     expect(option.value.pins).toEqual({})
   })
   it('that cannot be where it was put says so', () => {
-    usePlannedDemo().editOption('too late', (draft) => {
-      draft.pins = { pack: slotOf('pack').from + 600 }
-    })
-    expect(mount(SlotNote, { props: { work: slotOf('pack'), timetable: timetable() } }).text()).toContain(
-      'the rest of the work does not allow that',
-    )
+    const put = (task: string, minute: number): string => {
+      usePlannedDemo().editOption('too late', (draft) => {
+        draft.pins = { [task]: dayOf(slotOf(task).from) + minute }
+      })
+      return mount(SlotNote, { props: { work: slotOf(task), timetable: timetable() } }).text()
+    }
+    // When the car is loaded already; and in the break, when nobody works.
+    expect(put('pack', 15 * 60)).toContain('the rest of the work does not allow that')
+    expect(put('pack', 13 * 60 + 30)).toContain('hands are not free then, so it comes before that')
   })
 })
 
