@@ -6,6 +6,7 @@ import { bothFrom5 } from '#core/format/upgrade6'
 import { workshopFrom5 } from '#core/format/upgrade6Workshop'
 import { from6 } from '#core/format/upgrade7'
 import { from7 } from '#core/format/upgrade8'
+import { from8 } from '#core/format/upgrade9'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -124,5 +125,8 @@ export class StudioDatabase extends Dexie {
     this.version(8)
       .stores({})
       .upgrade((transaction) => bringUp(transaction, from7))
+    this.version(9)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from8))
   }
 }

@@ -1,7 +1,7 @@
 import { ledgeAbove } from './ledge'
 import { leastReachMm, perimeterMm } from './shape'
 import type { PlacedTier, StandingTier } from './standing'
-import type { Cake, Tier } from './tier'
+import type { Tier } from './tier'
 
 /** Of a leaning side at least this share of the foot's size is left at the top, so that no tier comes to a point. */
 const LEAST_TOP = 0.3
@@ -13,7 +13,7 @@ export function leanDeg({ shape, heightMm, taperDeg }: Pick<Tier, 'shape' | 'hei
 }
 
 /** The tiers in place, bottom up. */
-export function stackTiers({ tiers }: Pick<Cake, 'tiers'>): readonly StandingTier[] {
+export function stackTiers({ tiers }: { readonly tiers: readonly Tier[] }): readonly StandingTier[] {
   let reachedMm = 0
   const standing = tiers.map((tier, index): PlacedTier => {
     const footMm = reachedMm + (tier.spacer?.heightMm ?? 0)

@@ -99,7 +99,7 @@ describe('judging a plan', () => {
     ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }],
     ['stray-accents', { strayAccents: ['pearls'] }],
     ['not-placed', { notPlaced: ['butterfly'] }],
-    ['fewer-fit', { fewerFit: [{ name: 'Folded globe', asked: 4, fit: 3 }] }],
+    ['fewer-fit', { fewerFit: [{ name: 'Folded globe', asked: 4, fit: 3, ways: ['move them to the rim'] }] }],
     ['larger-than-sheet', { largerThanSheet: [{ name: 'torn ruffle', why: 'A strip is larger than the sheet.' }] }],
     ['never-warm', { chilled: { tiers: [1], warmMin: null, dewGdm2: 0.4, dewC: 21 }, coolCar: true }],
     [

@@ -17,8 +17,13 @@ export type Facts = {
   readonly forShow: readonly string[]
   readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
   readonly notPlaced: readonly string[]
-  /** Decorations of which fewer fit than were asked for. */
-  readonly fewerFit: readonly { readonly name: string; readonly asked: number; readonly fit: number }[]
+  /** Decorations of which fewer fit than were asked for, or none, and what would give all of them a place. */
+  readonly fewerFit: readonly {
+    readonly name: string
+    readonly asked: number
+    readonly fit: number
+    readonly ways: readonly string[]
+  }[]
   /** A bouquet bound to a ledge too narrow for its holders. */
   readonly narrowLedge: { readonly bouquet: string; readonly mm: number } | null
   readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>

@@ -1,4 +1,4 @@
-import { roundTier } from '../cake'
+import { roundTier, stackTiers, type Tier } from '../cake'
 import {
   compositionOf,
   startingBouquet,
@@ -15,6 +15,8 @@ import { dayOf, MINUTES_PER_DAY, momentText, type Moment } from '../quantity'
 import { techniqueOf, waysToDry, type AnyTechnique, type CompositionKind, type TechniqueId } from '../technique'
 import { STARTING_COLOURING, type Colouring } from '../tint'
 import type { Commission, Decoration } from './commission'
+import { askedFor, laidOut } from './laidOut'
+import { waysToFit } from './waysToFit'
 
 /** Colours that a new commission offers until the client's own are named. */
 export const STARTING_PALETTE: Commission['palette'] = [
@@ -122,11 +124,21 @@ export function startingColouring(
 
 const SHADES_IN_A_RUN = 4
 
-/** A decoration to begin with: the technique as it is usually made, on the tier that suits it. */
+/** A decoration changed as little as lets as many find a place as it begins with; as it is where nothing does. */
+export function fitting(decoration: Decoration, tiers: readonly Tier[]): Decoration {
+  const ground = { stack: stackTiers({ tiers }), free: [], mostTopMm: null }
+  const asked = askedFor(decoration) ?? 1
+  const fit = laidOut(decoration, ground).elements.length
+  if (fit >= asked) return decoration
+  const [way] = waysToFit(decoration, ground, undefined, asked, fit)
+  return way ? ({ ...decoration, ...way.change } as Decoration) : decoration
+}
+
+/** A decoration to begin with: the technique as it is usually made, on the tier that suits it, with a place for all. */
 export function startingDecoration(
   id: string,
   technique: TechniqueId,
-  tiers: readonly { readonly heightMm: number }[],
+  tiers: readonly Tier[],
   kind?: CompositionKind,
 ): Decoration {
   const definition = techniqueOf(technique)
@@ -137,11 +149,12 @@ export function startingDecoration(
     tiers,
   )
   const paper = definition.papers[0]!
-  return {
+  const begun = {
     id,
     technique,
     paper,
     name: '',
+    sizes: [],
     stock: definition.fromDiscs
       ? []
       : paperOf(paper)
@@ -163,6 +176,7 @@ export function startingDecoration(
     parameters: { ...definition.startingParameters },
     composition,
   } as unknown as Decoration
+  return fitting(begun, tiers)
 }
 
 /** What a recipe begins with: who is focal, how many parts each. */
@@ -181,7 +195,7 @@ const STARTING_RECIPE: readonly {
 /** A bouquet to begin with, and the decorations gathered in it. @param id begins their ids */
 export function startingGathering(
   id: string,
-  tiers: readonly { readonly heightMm: number }[],
+  tiers: readonly Tier[],
   seed = STARTING_SEED,
 ): { readonly bouquet: Bouquet; readonly decorations: readonly Decoration[] } {
   return {
@@ -199,7 +213,7 @@ export function gatheredIn(
   technique: TechniqueId,
   role: BouquetRole,
   parts: number,
-  tiers: readonly { readonly heightMm: number }[],
+  tiers: readonly Tier[],
   parameters: object = {},
 ): Decoration {
   const base = startingDecoration(id, technique, tiers)

@@ -18,6 +18,7 @@ export const MOST_PHOTOS = 8
 const MOST_SHADES = 6
 const MOST_FINISHES = 4
 const MOST_SHAPES = 8
+const MOST_TOLD_SIZES = 6
 
 /** How elements dry, and the warmth of water and oven where they are soaked or dried in one. */
 const dryingSchema = z.strictObject({
@@ -32,6 +33,15 @@ export const decorationFields = {
   /** What it is called; its technique's name when nothing is typed. */
   name: z.string().max(40).meta({ label: 'Called' }),
   composition: compositionSchema,
+  /** Which sizes, as shares of the biggest, and how many of each; none told where place and irregularity decide. */
+  sizes: z
+    .array(
+      z.strictObject({
+        share: z.number().min(0.2).max(1).meta({ label: 'Of the biggest', kind: 'share' }),
+        many: z.number().int().min(1).max(80).meta({ label: 'How many', kind: 'count' }),
+      }),
+    )
+    .max(MOST_TOLD_SIZES),
   paper: z.enum(paperIds).meta({ label: 'Paper' }),
   /** Sheets and discs it may be cut from; any of its paper that the workshop uses when none is named. */
   stock: z.array(stockShapeSchema).max(MOST_SHAPES).meta({ label: 'Sheets' }),

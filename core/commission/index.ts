@@ -9,6 +9,9 @@ export {
   startingDecoration,
   startingGathering,
 } from './beginnings'
+export { arrangedAs } from './arrangedAs'
+export { askedFor, laidOut, type LyingOn } from './laidOut'
+export { waysToFit, wayToFitWords, type WayToFit } from './waysToFit'
 export {
   briefSchema,
   choosing,

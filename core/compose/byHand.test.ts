@@ -30,6 +30,7 @@ const layOut = (change: object = {}) =>
     seen: { widthMm: 30, heightMm: 30 },
     free: [],
     mostTopMm: null,
+    asked: null,
   })
 const layout = layOut()
 

@@ -11,12 +11,24 @@ import { alongAt, angleAt, edgeScale, leastReach, type EdgeScale, type StandingT
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
 import { standsAt, type PlacedElement } from '../technique'
 import { topRoom } from './crown'
-import { defineComposition, keepingFree, tierOf, turned, within, type Ground, type Spot } from './define'
+import {
+  askedOf,
+  defineComposition,
+  keepingFree,
+  largestAtHeart,
+  placedOf,
+  tierOf,
+  turned,
+  within,
+  type Ground,
+  type Spot,
+} from './define'
 import { fields } from './fields'
 
 const schema = z.strictObject({
   kind: z.literal('cluster'),
   tier: fields.tier,
+  count: fields.count,
   on: z
     .enum(['side', 'shoulder', 'top'])
     .meta({ label: 'On', options: { side: 'the side', shoulder: 'the shoulder', top: 'the top or ledge' } }),
@@ -112,6 +124,7 @@ export const cluster = defineComposition({
   starting: ({ tiers, seen, seed }): Cluster => ({
     kind: 'cluster',
     tier: 0,
+    count: null,
     on: tiers.length > 1 ? 'shoulder' : 'side',
     middleDeg: -25,
     upMm: Math.round(tiers[0]!.heightMm * 0.5),
@@ -139,7 +152,7 @@ export const cluster = defineComposition({
       { taper: typed('smallest', values.taper, 'share', 'Arrange') },
       (v) => (1 + v.taper) / 2,
     )
-    const count = derive(
+    const filling = derive(
       'elements',
       'count',
       'a spray filled',
@@ -161,31 +174,34 @@ export const cluster = defineComposition({
             )
           : 0,
     )
+    const count = placedOf(filling, askedOf(values, ground))
     return keepingFree(
       {
         count,
-        elements: Array.from({ length: count.value }, (_, index): PlacedElement => {
-          const seed = seedFor(values.seed, index)
-          const stream = seededStream(seed)
-          const offset = offsetOf(index, count.value, values, stream)
-          const size =
-            (values.taper + (1 - values.taper) * (0.5 + 0.5 * Math.cos(Math.PI * offset.away))) *
-            (1 - 0.08 * values.irregularity * between(stream, 0, 1))
-          return {
-            index,
-            tier: tier.index,
-            spanDeg: 0,
-            row: 0,
-            seed,
-            away: offset.away,
-            mirrored: offset.along < 0,
-            size,
-            ...laid(values, offset, tier, ground, scale, size),
-            rollDeg:
-              within((Math.atan2(offset.along, Math.abs(offset.up) + 14) / RADIANS) * 0.7, -60, 60) +
-              values.irregularity * between(stream, -14, 14),
-          }
-        }),
+        elements: largestAtHeart(
+          Array.from({ length: count.value }, (_, index): PlacedElement => {
+            const seed = seedFor(values.seed, index)
+            const stream = seededStream(seed)
+            const offset = offsetOf(index, count.value, values, stream)
+            const size =
+              (values.taper + (1 - values.taper) * (0.5 + 0.5 * Math.cos(Math.PI * offset.away))) *
+              (1 - 0.08 * values.irregularity * between(stream, 0, 1))
+            return {
+              index,
+              tier: tier.index,
+              spanDeg: 0,
+              row: 0,
+              seed,
+              away: offset.away,
+              mirrored: offset.along < 0,
+              size,
+              ...laid(values, offset, tier, ground, scale, size),
+              rollDeg:
+                within((Math.atan2(offset.along, Math.abs(offset.up) + 14) / RADIANS) * 0.7, -60, 60) +
+                values.irregularity * between(stream, -14, 14),
+            }
+          }),
+        ),
       },
       ground,
     )

@@ -21,7 +21,14 @@ import type { CompositionKind } from '../technique'
 const stack = stackTiers({ tiers: [roundTier('low', 260, 110), roundTier('high', 128, 118)] })
 const tiers = [{ heightMm: 110 }, { heightMm: 118 }]
 const seen = { widthMm: 40, heightMm: 40 }
-const ground = (change: Partial<Ground> = {}): Ground => ({ stack, seen, free: [], mostTopMm: null, ...change })
+const ground = (change: Partial<Ground> = {}): Ground => ({
+  stack,
+  seen,
+  free: [],
+  mostTopMm: null,
+  asked: null,
+  ...change,
+})
 const starting = (kind: CompositionKind, seed = 7): Composition =>
   compositionOf(kind).starting({ tiers, seen, fillsRows: false, seed })
 const layOut = (values: Composition, change: Partial<Ground> = {}) =>
@@ -32,6 +39,8 @@ const quietly: Quiet = { others: false, seams: false, back: false, places: [] }
 const band: Band = {
   kind: 'band',
   tier: 1,
+  count: null,
+  rows: null,
   fromMm: 10,
   toMm: 70,
   middleDeg: 0,
@@ -106,7 +115,7 @@ describe.each(COMPOSITIONS.map(({ kind, name }) => [name, kind] as const))('%s',
         const earlier = layOut({ ...band, tier: 0, spanDeg: 120 })
         const free = freePatches(
           { ...quietly, others: true, places: [{ middleDeg, spanDeg: 70 }] },
-          [{ elements: earlier.elements, seen, hasSeams: false }],
+          [{ elements: earlier.elements, seen, isSkin: false }],
           stack,
         )
         return layOut(starting(kind, seed), { free }).elements.every((element) =>
@@ -302,6 +311,14 @@ describe('a crown', () => {
       expect(outMm).toBeLessThanOrEqual(130 - 20)
     })
   })
+  it('lets more find a place the more they overlap, down to their feet', () => {
+    const fitting = (overlap: number, standsMm?: number): number =>
+      layOut({ ...crown, count: 40, overlap }, { seen: { widthMm: 30, heightMm: 30, ...(standsMm && { standsMm }) } })
+        .count.value
+    // At a reach of 0.6 the arc is 0.6 × ( 64 − 15 − 4 ) × 200° = 94.2 mm, of elements 30 × 0.8 × ( 1 − overlap ) apart.
+    expect([fitting(0), fitting(0.2), fitting(0.6)]).toEqual([4, 5, 10])
+    expect(fitting(0.6, 20)).toBe(Math.floor((0.6 * (64 - 10 - 4) * 200 * Math.PI) / 180 / 20) + 1)
+  })
   it('leaves out what finds no place, and everything when the top is too small', () => {
     expect(layOut({ ...crown, count: 40 }, { seen: { widthMm: 30, heightMm: 30 } }).count.value).toBeLessThan(12)
     expect(layOut(crown, { seen: { widthMm: 200, heightMm: 30 } }).count.value).toBe(0)
@@ -310,6 +327,68 @@ describe('a crown', () => {
     expect([spreadOf(found('few', 3, 'count', 'counted')), spreadOf(found('many', 40, 'count', 'counted'))]).toEqual([
       1, 4,
     ]))
+})
+
+describe('how many were asked for', () => {
+  const filled = (['band', 'sweep', 'cluster'] as const).map((kind) => [kind] as const)
+  it.each(filled)('a %s places as many as fill it, or those that were typed, as far as they fill it', (kind) => {
+    const values = starting(kind) as Composition & { count: number | null }
+    const most = layOut(values).count.value
+    expect(most).toBeGreaterThan(3)
+    for (const count of [1, 2, most]) expect(layOut({ ...values, count } as Composition).elements).toHaveLength(count)
+    const over = layOut({ ...values, count: most + 5 } as Composition)
+    expect(over.elements).toHaveLength(most)
+    expect(workingSentence(over.count, 'metric')).toContain(`of how many ${most + 5}`)
+  })
+  it('sizes that were told say how many, whatever was typed', () => {
+    for (const kind of ['band', 'sweep', 'cluster', 'crown', 'scatter'] as const)
+      expect(layOut({ ...starting(kind), count: 1 } as Composition, { asked: 2 }).elements).toHaveLength(2)
+  })
+  it.each(['sweep', 'cluster', 'crown'] as const)('the largest of a %s stands nearest to its heart', (kind) =>
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const { elements } = layOut(starting(kind, seed))
+        const outward = [...elements].sort((one, other) => one.away - other.away).map(({ size }) => size)
+        expect(outward).toEqual([...outward].sort((one, other) => other - one))
+      }),
+      { numRuns: 30 },
+    ),
+  )
+})
+
+describe('rows of a band', () => {
+  const high: Band = { ...band, fromMm: 0, toMm: 118 }
+  const scroll = { seen: { widthMm: 46, heightMm: 46 } }
+  const rowsIn = (values: Band) => new Set(layOut(values, scroll).elements.map(({ row }) => row)).size
+  it('fill its height: 118 mm of scrolls 46 mm high that overlap by a tenth are 2, worked by hand', () => {
+    expect(rowsIn(high)).toBe(2)
+    expect(rowsIn({ ...high, overlap: 0.5 })).toBe(4)
+    expect(rowsIn({ ...high, toMm: 80 })).toBe(1)
+    // 402 ÷ ( 46 × 0.9 ) = 9.7, so 10 in each of two rows.
+    expect(layOut(high, scroll).count.value).toBe(20)
+  })
+  it('are as many as were typed, and share what was asked for', () => {
+    expect(rowsIn({ ...high, rows: 3 })).toBe(3)
+    const { elements } = layOut({ ...high, rows: 3, count: 7 }, scroll)
+    expect([0, 1, 2].map((row) => elements.filter((element) => element.row === row).length)).toEqual([3, 2, 2])
+  })
+  it('lie within the band, none over its upper or lower edge', () =>
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 1, max: 5 }), (seed, rows) => {
+        const { elements } = layOut({ ...high, rows, seed }, scroll)
+        const [low, top] = [stack[1]!.footMm, stack[1]!.footMm + 118]
+        return elements.every(({ heightMm }) => heightMm >= low - 1e-9 && heightMm + 46 <= top + 1e-9)
+      }),
+    ))
+})
+
+describe('a skin that lies there', () => {
+  it('is ground for what keeps off other decorations', () => {
+    const earlier = { elements: layOut({ ...band, tier: 0 }).elements, seen }
+    const freeOf = (isSkin: boolean) => freePatches({ ...quietly, others: true }, [{ ...earlier, isSkin }], stack)
+    expect(freeOf(true)).toEqual([])
+    expect(freeOf(false)).toHaveLength(earlier.elements.length)
+  })
 })
 
 describe('a mirrored pair', () => {

@@ -6,7 +6,7 @@ import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
 import { standsAt, type PlacedElement, type SeenSize } from '../technique'
-import { defineComposition, keepingFree, tierOf, turned, within } from './define'
+import { defineComposition, keepingFree, largestAtHeart, tierOf, turned, within } from './define'
 import { fields } from './fields'
 
 const schema = z.strictObject({
@@ -20,6 +20,7 @@ const schema = z.strictObject({
     .max(360)
     .meta({ label: 'Reaches round', kind: 'angle', help: 'Less than 360° is open to one side' }),
   reach: z.number().min(0).max(1).meta({ label: 'Towards the rim', kind: 'share', help: '0 is as far in as it goes' }),
+  overlap: fields.overlap,
   taper: z.number().min(0.3).max(1).meta({ label: 'Smallest', kind: 'share', help: 'Of the biggest, at the ends' }),
   irregularity: fields.irregularity,
   seed: fields.seed,
@@ -28,8 +29,9 @@ const schema = z.strictObject({
 export type Crown = z.infer<typeof schema>
 
 const FROM_RIM_MM = 4
-const OVERLAPPING = 0.8
-const HALF_OVER = 0.4
+/** Neighbours of a crown overlap by so much at first; what spreads from a gathered foot lies over more of its neighbour. */
+const OVERLAPPING = 0.2
+const GATHERED_OVERLAPPING = 0.6
 
 /**
  * How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most`
@@ -44,15 +46,12 @@ export function topRoom(
   return { least: tier.index === stack.length - 1 ? 0 : leastReach(tier) - tier.ledge.leastMm + footMm / 2, most }
 }
 
-/** How many find place along an arc at a distance from the middle. */
-function fitting(values: Crown, seen: SeenSize, arcMm: number): number {
-  if (values.count === 1 || arcMm === 0) return 1
+/** How many find place along an arc at a distance from the middle: neighbours overlap, their feet do not. */
+function fitting(asked: number, values: Crown, seen: SeenSize, arcMm: number): number {
+  if (asked === 1 || arcMm === 0) return 1
   const meanSize = 0.5 + values.taper / 2
-  // What spreads from a gathered foot may lie half over its neighbour; anything else overlaps by a fifth.
-  const apartMm = seen.standsMm
-    ? Math.max(seen.standsMm, seen.widthMm * meanSize * HALF_OVER)
-    : seen.widthMm * meanSize * OVERLAPPING
-  return Math.max(1, Math.floor(arcMm / apartMm) + (values.spanDeg >= 360 ? 0 : 1))
+  const apartMm = Math.max(seen.standsMm ?? 0, seen.widthMm * meanSize * (1 - values.overlap))
+  return Math.max(1, Math.floor(arcMm / apartMm + 1e-9) + (values.spanDeg >= 360 ? 0 : 1))
 }
 
 export const crown = defineComposition({
@@ -62,13 +61,14 @@ export const crown = defineComposition({
   isCounted: true,
   schema,
 
-  starting: ({ tiers, seed }): Crown => ({
+  starting: ({ tiers, seen, seed }): Crown => ({
     kind: 'crown',
     tier: tiers.length - 1,
     count: 3,
     middleDeg: 0,
     spanDeg: 120,
     reach: 0.5,
+    overlap: seen.standsMm ? GATHERED_OVERLAPPING : OVERLAPPING,
     taper: 0.6,
     irregularity: 0.5,
     seed,
@@ -81,13 +81,15 @@ export const crown = defineComposition({
     const hasRoom = most >= least
     const out = least + Math.max(0, most - least) * values.reach
     const arc = (out * values.spanDeg * Math.PI) / 180
+    const asked = ground.asked ?? values.count
     const count = derive(
       'elements',
       'count',
       'a crown',
-      'of {wished}, those whose feet find place on {room}',
+      'of {wished}, those that find place on {room}, overlapping by {overlap}',
       {
-        wished: typed('how many', values.count, 'count', 'Arrange'),
+        wished: typed('how many', asked, 'count', 'Arrange'),
+        overlap: typed('lushness', values.overlap, 'share', 'Arrange'),
         room: found(
           'arc on the top',
           hasRoom ? arc : 0,
@@ -95,38 +97,40 @@ export const crown = defineComposition({
           hasRoom ? 'at that distance from the middle' : 'no foot so wide stands there',
         ),
       },
-      (v) => (hasRoom ? Math.min(v.wished, fitting(values, seen, arc)) : 0),
+      (v) => (hasRoom ? Math.min(v.wished, fitting(asked, values, seen, arc)) : 0),
     )
     return keepingFree(
       {
         count,
-        elements: Array.from({ length: count.value }, (_, index): PlacedElement => {
-          const seed = seedFor(values.seed, index)
-          const stream = seededStream(seed)
-          const share =
-            count.value === 1 ? 0.5 : values.spanDeg >= 360 ? (index + 0.5) / count.value : index / (count.value - 1)
-          const away = Math.abs(share - 0.5) * 2
-          return {
-            index,
-            tier: tier.index,
-            on: 'top',
-            row: 0,
-            spanDeg: 0,
-            seed,
-            heightMm: tier.topMm,
-            away,
-            mirrored: share > 0.5,
-            angleDeg:
-              values.middleDeg +
-              (share - 0.5) * values.spanDeg +
-              (values.irregularity * between(stream, -0.12, 0.12) * values.spanDeg) / count.value,
-            outMm: out,
-            size:
-              (values.taper + (1 - values.taper) * (1 - away)) *
-              (1 - 0.1 * values.irregularity * between(stream, 0, 1)),
-            rollDeg: 12 * values.irregularity * between(stream, -1, 1),
-          }
-        }),
+        elements: largestAtHeart(
+          Array.from({ length: count.value }, (_, index): PlacedElement => {
+            const seed = seedFor(values.seed, index)
+            const stream = seededStream(seed)
+            const share =
+              count.value === 1 ? 0.5 : values.spanDeg >= 360 ? (index + 0.5) / count.value : index / (count.value - 1)
+            const away = Math.abs(share - 0.5) * 2
+            return {
+              index,
+              tier: tier.index,
+              on: 'top',
+              row: 0,
+              spanDeg: 0,
+              seed,
+              heightMm: tier.topMm,
+              away,
+              mirrored: share > 0.5,
+              angleDeg:
+                values.middleDeg +
+                (share - 0.5) * values.spanDeg +
+                (values.irregularity * between(stream, -0.12, 0.12) * values.spanDeg) / count.value,
+              outMm: out,
+              size:
+                (values.taper + (1 - values.taper) * (1 - away)) *
+                (1 - 0.1 * values.irregularity * between(stream, 0, 1)),
+              rollDeg: 12 * values.irregularity * between(stream, -1, 1),
+            }
+          }),
+        ),
       },
       ground,
     )

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { alongAt, edgeScale, type EdgeScale, type StandingTier } from '../cake'
-import { derive, found, type Working } from '../quantity'
+import { derive, found, typed, type Working } from '../quantity'
 import { seenAs, type CompositionKind, type Layout, type PlacedElement, type SeenSize } from '../technique'
 
 /**
@@ -15,14 +15,43 @@ export type Patch = {
 }
 
 /**
- * What a composition works on: the cake, the size of its elements, what must stay free, and how high anything may
- * reach above the board.
+ * What a composition works on: the cake, the size of its elements, what must stay free, how high anything may reach
+ * above the board, and how many are wanted where their sizes were told one by one.
  */
 export type Ground = {
   readonly stack: readonly StandingTier[]
   readonly seen: SeenSize
   readonly free: readonly Patch[]
   readonly mostTopMm: number | null
+  readonly asked: number | null
+}
+
+/** How many were asked for: by their sizes, or by the composition; null where as many are placed as fill it. */
+export const askedOf = (values: { readonly count: number | null }, { asked }: Pick<Ground, 'asked'>): number | null =>
+  asked ?? values.count
+
+/** How many are placed where some number fills the room: all of these, or those that were asked for and find place. */
+export const placedOf = (filling: Working, asked: number | null): Working =>
+  asked === null
+    ? filling
+    : derive(
+        'elements',
+        'count',
+        'as many as were asked for',
+        'of {asked}, at most {filling}',
+        {
+          asked: typed('how many', asked, 'count', 'Arrange'),
+          filling: { ...filling, label: 'as many as fill it' },
+        },
+        (v) => Math.min(v.asked, v.filling),
+      )
+
+/** Elements with their sizes dealt out anew, so that none farther from the heart is larger than one nearer to it. */
+export function largestAtHeart(elements: readonly PlacedElement[]): readonly PlacedElement[] {
+  const sizes = elements.map(({ size }) => size).sort((one, other) => other - one)
+  const outward = [...elements.keys()].sort((one, other) => elements[one]!.away - elements[other]!.away || one - other)
+  const rank = new Map(outward.map((at, place) => [at, place]))
+  return elements.map((element, at) => ({ ...element, size: sizes[rank.get(at)!]! }))
 }
 
 /**

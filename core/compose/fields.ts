@@ -2,6 +2,13 @@
 import { z } from 'zod'
 
 export const fields = {
+  count: z
+    .number()
+    .int()
+    .min(1)
+    .max(120)
+    .nullable()
+    .meta({ label: 'How many', kind: 'count', help: 'None typed: as many as fill it' }),
   tier: z.number().int().min(0).max(7).meta({ label: 'Tier', kind: 'count' }),
   middleDeg: z.number().min(-180).max(180).meta({ label: 'Middle at', kind: 'angle', help: 'From the front' }),
   spanDeg: z.number().min(10).max(360).meta({ label: 'Reaches round', kind: 'angle', help: '360° is all the way' }),

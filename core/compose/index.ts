@@ -39,7 +39,17 @@ export {
   withByHand,
   type ByHand,
 } from './byHand'
-export { keepingFree, overlap, patchOf, spreadOf, type Ground, type Handle, type Patch, type Spot } from './define'
+export {
+  askedOf,
+  keepingFree,
+  overlap,
+  patchOf,
+  spreadOf,
+  type Ground,
+  type Handle,
+  type Patch,
+  type Spot,
+} from './define'
 export { freePatches, quietSchema, type Quiet, type Standing } from './quiet'
 export { distanceFromHeart, meanSize, placeAlong, pointAlong, sizeAlong, sweepPath } from './sweepPath'
 export { type Sweep } from './sweepPath'

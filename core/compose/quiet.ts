@@ -6,7 +6,7 @@ import { patchOf, type Patch } from './define'
 import { fields } from './fields'
 
 export const quietSchema = z.strictObject({
-  others: z.boolean().meta({ label: 'Keeps off what lies there already' }),
+  others: z.boolean().meta({ label: 'Keeps off what stands there already' }),
   seams: z.boolean().meta({ label: 'Keeps off seams' }),
   back: z.boolean().meta({ label: 'Leaves the back bare' }),
   places: z
@@ -53,11 +53,11 @@ const jointsOf = (panels: readonly PlacedElement[], seen: SeenSize, stack: reado
       return { tier, on, middle: [middle[0] + half[0], middle[1]], half: [SEAM_MM / 2, half[1]] }
     })
 
-/** Elements that stand already, as those that come later see them. */
+/** Elements that stand already, as those that come later see them: a skin is ground for them, its seams aside. */
 export type Standing = {
   readonly elements: readonly PlacedElement[]
   readonly seen: SeenSize
-  readonly hasSeams: boolean
+  readonly isSkin: boolean
 }
 
 /** All that must stay free for a decoration. */
@@ -69,14 +69,14 @@ export function freePatches(
   const scales = stack.map(edgeScale)
   return [
     ...(quiet.others
-      ? earlier.flatMap(({ elements, seen }) => elements.map((element) => patchOf(element, seen, stack, scales)))
+      ? earlier
+          .filter(({ isSkin }) => !isSkin)
+          .flatMap(({ elements, seen }) => elements.map((element) => patchOf(element, seen, stack, scales)))
       : []),
     ...(quiet.seams
       ? [
           ...stripsAt(stack, 180, () => SEAM_MM / 2),
-          ...earlier
-            .filter(({ hasSeams }) => hasSeams)
-            .flatMap(({ elements, seen }) => jointsOf(elements, seen, stack)),
+          ...earlier.filter(({ isSkin }) => isSkin).flatMap(({ elements, seen }) => jointsOf(elements, seen, stack)),
         ]
       : []),
     ...(quiet.back ? overAngle(stack, 180, BACK_DEG) : []),

@@ -39,9 +39,10 @@ type Spot = { readonly along: number; readonly height: number }
  */
 function spotsFor(
   values: Scatter,
-  { stack, seen, free }: Ground,
+  { stack, seen, free, asked }: Ground,
 ): { readonly start: number; readonly length: number; readonly spots: readonly Spot[] } {
   const tier = tierOf(stack, values.tier)
+  const wanted = asked ?? values.count
   const scale = edgeScale(tier)
   const start = alongAt(scale, values.middleDeg - values.spanDeg / 2)
   const length = alongAt(scale, values.middleDeg + values.spanDeg / 2) - start
@@ -67,7 +68,7 @@ function spotsFor(
   const attempt = (turn: number): readonly Spot[] => {
     const stream = seededStream(seedFor(values.seed, 5 + turn))
     const spots: Spot[] = []
-    for (let each = 0; each < values.count; each += 1) {
+    for (let each = 0; each < wanted; each += 1) {
       const tries = Array.from({ length: CANDIDATES }, (): Spot => ({
         along: between(stream, 0, length),
         height: tier.footMm + between(stream, 0, rise),
@@ -80,7 +81,7 @@ function spotsFor(
     return spots
   }
   let standing: readonly Spot[] = []
-  for (let turn = 0; rise >= 0 && turn < ATTEMPTS && standing.length < values.count; turn += 1) {
+  for (let turn = 0; rise >= 0 && turn < ATTEMPTS && standing.length < wanted; turn += 1) {
     const spots = attempt(turn)
     if (spots.length > standing.length) standing = spots
   }
@@ -114,7 +115,7 @@ export const scatter = defineComposition({
       'a scatter',
       'of {wished}, those that find {gap} to the next within {room}',
       {
-        wished: typed('how many', values.count, 'count', 'Arrange'),
+        wished: typed('how many', ground.asked ?? values.count, 'count', 'Arrange'),
         gap: typed('least gap', values.gapMm, 'length', 'Arrange'),
         room: found('room along the tier', length, 'length', 'within its arc'),
       },

@@ -8,6 +8,7 @@ const stackOf = (...tiers: readonly (readonly [number, number])[]) =>
   stackTiers({ tiers: tiers.map(([acrossMm, heightMm]) => roundTier(`${acrossMm}`, acrossMm, heightMm)) })
 const plain: Sweep = {
   kind: 'sweep',
+  count: null,
   fromAngleDeg: 0,
   fromHeightMm: 50,
   toAngleDeg: 90,

@@ -8,7 +8,7 @@
 import { type StandingTier } from '../cake'
 import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { seenWidthAt, type PlacedElement } from '../technique'
-import { defineComposition, keepingFree, within } from './define'
+import { askedOf, defineComposition, keepingFree, largestAtHeart, placedOf, within } from './define'
 import { sweepPath, pointAlong, distanceFromHeart, meanSize, placeAlong, type PathPoint } from './sweepPath'
 import { schema, type Sweep } from './sweepPath'
 
@@ -72,6 +72,7 @@ export const sweep = defineComposition({
     const topMm = tiers.reduce((sum, { heightMm }) => sum + heightMm, 0)
     return {
       kind: 'sweep',
+      count: null,
       fromAngleDeg: -50,
       fromHeightMm: Math.round(topMm * 0.1),
       toAngleDeg: 50,
@@ -99,30 +100,32 @@ export const sweep = defineComposition({
       },
       () => seenWidthAt(seen, meanSize(values)),
     )
-    const { count } = countSweep(stack, line, meanWidth)
+    const count = placedOf(countSweep(stack, line, meanWidth).count, askedOf(values, ground))
     return keepingFree(
       {
         count,
-        elements: placeAlong(stack, line, count.value).map(
-          ({ index, tier, angleDeg, heightMm, along, size, seed }): PlacedElement => {
-            const stream = seededStream(seed)
-            const standing = stack[tier]!
-            return {
-              index,
-              tier,
-              on: 'side',
-              row: 0,
-              spanDeg: 0,
-              outMm: 0,
-              seed,
-              angleDeg,
-              size,
-              heightMm: within(heightMm, standing.footMm, standing.topMm - 1),
-              away: distanceFromHeart(values.heart, along),
-              rollDeg: (index % 2 === 0 ? 10 : -10) + 22 * values.irregularity * between(stream, -1, 1),
-              mirrored: index % 2 === 1,
-            }
-          },
+        elements: largestAtHeart(
+          placeAlong(stack, line, count.value).map(
+            ({ index, tier, angleDeg, heightMm, along, size, seed }): PlacedElement => {
+              const stream = seededStream(seed)
+              const standing = stack[tier]!
+              return {
+                index,
+                tier,
+                on: 'side',
+                row: 0,
+                spanDeg: 0,
+                outMm: 0,
+                seed,
+                angleDeg,
+                size,
+                heightMm: within(heightMm, standing.footMm, standing.topMm - 1),
+                away: distanceFromHeart(values.heart, along),
+                rollDeg: (index % 2 === 0 ? 10 : -10) + 22 * values.irregularity * between(stream, -1, 1),
+                mirrored: index % 2 === 1,
+              }
+            },
+          ),
         ),
       },
       ground,

@@ -3,6 +3,7 @@ import { tierAt, wallPoint, type StandingTier } from '../cake'
 import { add, scale, type Point3 } from '../geometry'
 import { between, seededStream, seedFor } from '../quantity'
 import { z } from 'zod'
+import { fields } from './fields'
 
 /**
  * A point on the cake's side: where it lies and which way the side faces there. `along` runs from 0 at the sweep's
@@ -108,6 +109,7 @@ export function placeAlong(stack: readonly StandingTier[], sweep: Sweep, count: 
 
 export const schema = z.strictObject({
   kind: z.literal('sweep'),
+  count: fields.count,
   fromAngleDeg: z
     .number()
     .min(-720)

@@ -98,6 +98,8 @@ export const cuttingToolsSchema = z.strictObject({
   knifeGapMm: z.number().min(0).max(10).meta({ label: 'Between pieces, by hand', kind: 'length' }),
   machineGapMm: z.number().min(0).max(10).meta({ label: 'Between pieces, by machine', kind: 'length' }),
   slipMm: z.number().min(0).max(5).meta({ label: 'Slip of each sheet in a stack', kind: 'length' }),
+  /** Diameters of the punches there are; none where any may be had. */
+  punchesMm: z.array(z.number().min(5).max(200).meta({ label: 'Punch', kind: 'length' })).max(12),
   throatMm: z.number().min(10).max(200).meta({ label: 'How far the punch reaches in', kind: 'length' }),
   machineMmPerMin: z.number().min(50).max(60_000).meta({ label: 'Machine cuts, mm a minute', kind: 'count' }),
 })
@@ -109,6 +111,7 @@ export const STARTING_TOOLS: CuttingTools = {
   knifeGapMm: 1.5,
   machineGapMm: 0.5,
   slipMm: 0.5,
+  punchesMm: [],
   throatMm: 60,
   machineMmPerMin: 1200,
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cutSizes } from './cutSizes'
+import type { PlacedElement } from '../technique'
+import { cutSizes, punchSizes, toldSizes } from './cutSizes'
 
 const anySizes = fc.array(fc.double({ min: 0.25, max: 1, noNaN: true }), { minLength: 1, maxLength: 9 })
 const changed = (sizes: readonly number[], as: readonly number[]): number =>
@@ -42,5 +43,41 @@ describe('a set of templates', () => {
         )
         expect(changed(sizes, as)).toBeLessThanOrEqual(leastChange(sizes, most) + 1e-9)
       }),
+    ))
+})
+
+describe('sizes that were told', () => {
+  const row = (...sizes: readonly number[]) => sizes.map((size, index) => ({ size, index }) as PlacedElement)
+  const told = [
+    { share: 0.5, many: 2 },
+    { share: 1, many: 1 },
+  ]
+  it('go to elements by how large they would be, and what was put by hand keeps its own', () => {
+    expect(toldSizes(row(0.6, 0.9, 0.7), told, () => false)).toEqual([0.5, 1, 0.5])
+    expect(toldSizes(row(0.6, 0.9, 0.7), told, ({ index }) => index === 1)).toEqual([0.5, 0.9, 1])
+    expect(toldSizes(row(0.6, 0.9, 0.7, 0.3), told, () => false)).toEqual([0.5, 1, 0.5, 0.5])
+  })
+})
+
+describe('a punch', () => {
+  it('of those that are owned makes the size that is nearest: 36 and 28 mm with punches of 25 and 50', () =>
+    expect(punchSizes([1, 28 / 36], 36, [25, 50]).map((size) => size * 36)).toEqual(
+      [25, 25].map(() => expect.closeTo(25, 9)),
+    ))
+  it('always makes a size that is owned', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.3, max: 1, noNaN: true }), { minLength: 1 }),
+        fc.uniqueArray(fc.integer({ min: 10, max: 80 }), { minLength: 1, maxLength: 4 }),
+        (sizes, punches) =>
+          punchSizes(sizes, 40, punches).every((size, at) => {
+            const made = size * 40
+            const away = Math.abs(made - sizes[at]! * 40)
+            return (
+              punches.some((punch) => Math.abs(punch - made) < 1e-9) &&
+              punches.every((punch) => Math.abs(punch - sizes[at]! * 40) >= away - 1e-9)
+            )
+          }),
+      ),
     ))
 })

@@ -1,6 +1,7 @@
-/** A set of templates: elements of many sizes are cut in a few, each in the one that is nearest to it. */
+/** In which sizes elements are made: those that were told, or a few that are nearest to what is seen, as templates have it. */
 
 import { MOST_SIZES } from '../cut'
+import type { PlacedElement } from '../technique'
 
 /** Sizes are told in tenths of the biggest. */
 const inSteps = (size: number): number => Math.max(1, Math.round(size * MOST_SIZES)) / MOST_SIZES
@@ -56,3 +57,41 @@ export function cutSizes(sizes: readonly number[], most: number): readonly numbe
   }
   return stepped.map((size) => cutAs.get(size)!)
 }
+
+/** How many are made in a size, as a share of the biggest. */
+type Told = { readonly share: number; readonly many: number }
+
+/**
+ * The sizes that were told, dealt out to elements by how large they would be: the largest to the largest. What was put
+ * by hand keeps its own; elements beyond those that were told take the smallest.
+ * @returns shares of the biggest, in the order of the elements
+ */
+export function toldSizes(
+  elements: readonly PlacedElement[],
+  told: readonly Told[],
+  isPut: (element: PlacedElement) => boolean,
+): readonly number[] {
+  const dealt = [...told]
+    .sort((one, other) => other.share - one.share)
+    .flatMap(({ share, many }) => Array.from({ length: many }, () => share))
+  const free = [...elements.keys()].filter((at) => !isPut(elements[at]!))
+  const largestFirst = free.sort((one, other) => elements[other]!.size - elements[one]!.size || one - other)
+  const sizes = elements.map(({ size }) => size)
+  largestFirst.forEach((at, rank) => (sizes[at] = dealt[Math.min(rank, dealt.length - 1)]!))
+  return sizes
+}
+
+/**
+ * Each size as the punch that is nearest to it makes it.
+ * @param acrossMm how wide the circle of an element of size 1 is
+ * @param punchesMm diameters of the punches there are, at least one
+ */
+export const punchSizes = (
+  sizes: readonly number[],
+  acrossMm: number,
+  punchesMm: readonly number[],
+): readonly number[] =>
+  sizes.map((size) => {
+    const away = (punch: number): number => Math.abs(punch - size * acrossMm)
+    return punchesMm.reduce((near, punch) => (away(punch) < away(near) ? punch : near)) / acrossMm
+  })

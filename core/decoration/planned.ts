@@ -1,7 +1,7 @@
 /** What follows from a decoration: its elements on the cake, the pieces they take, finishes, mixtures, hours. */
 import type { StandingTier } from '../cake'
-import type { Decoration } from '../commission'
-import { bandRoom, compositionOf, keepingFree, spreadOf, withByHand, type Ground, type Patch } from '../compose'
+import { askedFor, laidOut, waysToFit, type Decoration, type LyingOn, type WayToFit } from '../commission'
+import { compositionOf, spreadOf, withByHand, type Patch } from '../compose'
 import type { Breakage, Learned } from '../learn'
 import { type StockShape } from '../material'
 import type { MixtureUse } from '../mixture'
@@ -23,7 +23,7 @@ import {
   type TechniqueId,
   type Wiring,
 } from '../technique'
-import { cutSizes } from './cutSizes'
+import { cutSizes, punchSizes, toldSizes } from './cutSizes'
 import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
@@ -48,8 +48,8 @@ export type PlannedDecoration = Pick<
   readonly elements: readonly PlacedElement[]
   readonly seen: SeenSize
   readonly count: Working
-  /** How many were asked for and how many found a place, where they are counted and fewer fit. */
-  readonly fewer: { readonly asked: number; readonly fit: number } | null
+  /** How many were asked for and how many found a place, where fewer did, and what would let all of them. */
+  readonly fewer: { readonly asked: number; readonly fit: number; readonly ways: readonly WayToFit[] } | null
   readonly spread: number
   /** When it is glued on, for a skin, which travels on the cake; none for what is placed. */
   readonly skin: Glued | null
@@ -105,29 +105,34 @@ export const seenOf = (
   means?: Means,
 ): SeenSize => techniqueOf(technique).seen(parameters, means)
 
-function layoutOf(decoration: Decoration, ground: Ground): Layout {
-  const technique = techniqueOf(decoration.technique)
-  const { composition } = decoration
-  if (technique.layOut && composition.kind === 'band')
-    return keepingFree(technique.layOut(decoration.parameters, bandRoom(ground.stack, composition)), ground)
-  return compositionOf(composition.kind).layOut(composition, ground)
+/** Elements in the sizes they are made in: those that were told, by the punches there are, or a few of all that are seen. */
+function sized(
+  technique: AnyTechnique,
+  { elements }: Layout,
+  decoration: Decoration,
+  means: Means,
+  punchesMm: Punches,
+) {
+  const { sizes: told, byHand, cutting, parameters } = decoration
+  const isPut = ({ index }: PlacedElement): boolean => byHand.put.some((put) => put.index === index)
+  const own = elements.map(({ size }) => size)
+  const wished = told.length > 0 ? toldSizes(elements, told, isPut) : own
+  if (technique.fit) return technique.fit(parameters, resized(elements, wished), means)
+  const punched =
+    technique.punchMm && punchesMm.length > 0 ? punchSizes(wished, technique.punchMm(parameters), punchesMm) : null
+  return resized(elements, punched ?? (told.length > 0 ? wished : cutSizes(wished, cutting.sizes)))
 }
 
-/** Elements in the sizes they are made in. */
-function sized(technique: AnyTechnique, { elements }: Layout, decoration: Decoration, means: Means) {
-  if (technique.fit) return technique.fit(decoration.parameters, elements, means)
-  const sizes = cutSizes(
-    elements.map(({ size }) => size),
-    decoration.cutting.sizes,
-  )
-  return elements.map((element, at) => ({ ...element, size: sizes[at]! }))
+const resized = (elements: readonly PlacedElement[], sizes: readonly number[]): readonly PlacedElement[] =>
+  elements.map((element, at) => ({ ...element, size: sizes[at]! }))
+
+/** How many find no place where they are asked for, or where none does, and what would give them one. */
+function fewerOf(decoration: Decoration, { elements }: Layout, on: LyingOn, means: Means): PlannedDecoration['fewer'] {
+  const [asked, fit] = [askedFor(decoration) ?? 1, elements.length]
+  return fit >= asked ? null : { asked, fit, ways: waysToFit(decoration, on, means, asked, fit) }
 }
 
-/** How many of a counted composition find no place where they are asked for. */
-function fewerOf(composition: Decoration['composition'], { elements }: Layout): PlannedDecoration['fewer'] {
-  if (!('count' in composition) || elements.length >= composition.count) return null
-  return { asked: composition.count, fit: elements.length }
-}
+type Punches = readonly number[]
 
 export type DecorationInputs = {
   readonly decoration: Decoration
@@ -141,6 +146,8 @@ export type DecorationInputs = {
   readonly laid: Layout | null
   readonly shapes: readonly StockShape[]
   readonly thicknessMm: number
+  /** The punches there are, mm across, where it is punched. */
+  readonly punchesMm: Punches
   readonly stepMinutes: TypedMinutes
   readonly learned: LearnedOfTechnique
 }
@@ -148,12 +155,13 @@ export type DecorationInputs = {
 /** Everything that follows from a decoration on a cake. */
 export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const { decoration, name, stack, free, mostTopMm, laid, shapes, thicknessMm, stepMinutes, learned } = inputs
+  const on: LyingOn = { stack, free, mostTopMm }
   const technique = techniqueOf(decoration.technique)
   const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
   const seen = seenOf(decoration, means)
-  const own = laid ?? layoutOf(decoration, { stack, seen, free, mostTopMm })
+  const own = laid ?? laidOut(decoration, on, means)
   const layout = laid ?? withByHand(own, decoration.byHand, stack)
-  const elements = sized(technique, layout, decoration, means)
+  const elements = sized(technique, layout, decoration, means, inputs.punchesMm)
   const count = { ...layout.count, label: several(technique.element) }
   const classes = elements.length > 0 ? piecesOf(decoration, elements, count, seen, means, learned.breakage) : []
   const pieces = sumOf(
@@ -165,6 +173,8 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
   const setting = settingStep(technique)
+  const { isCounted: byKind } = compositionOf(decoration.composition.kind)
+  const isCounted = !laid && (technique.isCounted ?? byKind ?? askedFor(decoration) !== null)
   const short = elements.flatMap(({ fitted }) => (fitted && fitted.shortMm > 0.5 ? [fitted.shortMm] : []))
   const { id, paper, colour, cutting, colouring, drying } = decoration
   return {
@@ -177,8 +187,8 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     elements,
     seen,
     count,
-    fewer: laid ? null : fewerOf(decoration.composition, own),
-    spread: !laid && compositionOf(decoration.composition.kind).isCounted ? 0 : spreadOf(count),
+    fewer: laid ? null : fewerOf(decoration, own, on, means),
+    spread: isCounted ? 0 : spreadOf(count),
     skin: technique.skin ? decoration.glued : null,
     reach: laid
       ? reachOfPosed(elements, seen, technique.gathers?.kind === 'bloom')

@@ -68,6 +68,7 @@ function climbing({ tiers }: Cake, parameters: object = {}, composition: object 
     parameters: { ...base.parameters, seenMm: 118, ...parameters },
     composition: {
       kind: 'sweep',
+      count: null,
       fromAngleDeg: -50,
       fromHeightMm: 22,
       toAngleDeg: 62,

@@ -6,9 +6,10 @@ import { commissionFrom1, from2, from3, from4, workshopFrom1 } from './upgrade'
 import { bothFrom5 } from './upgrade6'
 import { from6 } from './upgrade7'
 import { from7 } from './upgrade8'
+import { from8 } from './upgrade9'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 8
+const VERSION = 9
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -72,18 +73,22 @@ function broughtUp(content: Loose, version: unknown): Loose | null {
     version: VERSION,
     ...bothFrom5(bringUp(one), bringUp(other)),
   })
+  const both = (bringUp: (value: unknown) => unknown): Loose => ({
+    ...content,
+    version: VERSION,
+    commission: bringUp(commission),
+    workshop: bringUp(workshop),
+  })
+  const since7 = (value: unknown): unknown => from8(from7(value))
   const since3 = (value: unknown): unknown => from4(from3(value))
   const since2 = (value: unknown): unknown => since3(from2(value))
   switch (version) {
+    case 8:
+      return both(from8)
     case 7:
-      return { ...content, version: VERSION, commission: from7(commission), workshop: from7(workshop) }
+      return both(since7)
     case 6:
-      return {
-        ...content,
-        version: VERSION,
-        commission: from7(from6(commission)),
-        workshop: from7(from6(workshop)),
-      }
+      return both((value) => since7(from6(value)))
     case 5:
       return since((value) => value, commission, workshop)
     case 4:

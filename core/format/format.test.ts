@@ -51,7 +51,7 @@ describe('a commission file', () => {
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
     ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
     ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 9 })), 'newer', 'version 9'],
+    ['a later version', changed((content) => Object.assign(content, { version: 10 })), 'newer', 'version 9'],
     [
       'a missing brief',
       changed((content) => {
@@ -209,6 +209,38 @@ describe('a commission file', () => {
     const read = valueOf(readCommissionFile(JSON.stringify({ ...content, workshop: older, version: 7 })))
     expect(chosenOption(read.commission).decorations.map(({ drying }) => drying.way)).toEqual(['fan', 'room', 'mat'])
     expect(read.workshop).toEqual(workshop)
+  })
+  it('of version 8 is brought up: as many as filled it still do, in one row, and crowns overlap as they did', () => {
+    const content = JSON.parse(text) as { commission: Commission; workshop: Workshop }
+    const { tiers } = chosenOption(content.commission).cake
+    const wanted = [
+      startingDecoration('globes', 'foldedGlobe', tiers, 'crown'),
+      startingDecoration('sails', 'soakedSail', tiers, 'crown'),
+      startingDecoration('lace', 'stripScroll', tiers, 'band'),
+      startingDecoration('moths', 'butterfly', tiers, 'sweep'),
+    ]
+    const older = wanted.map(({ sizes: _, composition, ...rest }) => {
+      const { overlap, count, rows: __, ...own } = composition as unknown as Record<string, unknown>
+      const isCrown = composition.kind === 'crown'
+      return { ...rest, composition: { ...own, ...(isCrown ? { count } : { overlap }) } }
+    })
+    const { punchesMm: ___, ...tools } = content.workshop.tools
+    const text8 = JSON.stringify({
+      ...content,
+      version: 8,
+      workshop: { ...content.workshop, tools },
+      commission: { ...content.commission, options: [{ ...chosenOption(content.commission), decorations: older }] },
+    })
+    const read = valueOf(readCommissionFile(text8))
+    const { decorations } = chosenOption(read.commission)
+    expect(decorations.map(({ composition }) => composition)).toMatchObject([
+      { kind: 'crown', overlap: 0.2 },
+      { kind: 'crown', overlap: 0.6 },
+      { kind: 'band', count: null, rows: 1 },
+      { kind: 'sweep', count: null },
+    ])
+    expect(decorations.map(({ sizes }) => sizes)).toEqual([[], [], [], []])
+    expect(read.workshop).toEqual(content.workshop)
   })
   it('whose decoration is dried in a way that its technique does not allow is refused, and the field named', () => {
     const problem = readCommissionFile(

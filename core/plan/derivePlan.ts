@@ -30,7 +30,8 @@ function placed(stages: RememberedStages, { commission, workshop }: PlanInputs) 
   const airs = { workroom: brief.workroom, venue: brief.venue }
   const cakeFacts = stages.cake({ cake, stack, air: warmingAir(brief), ...airs, fridgeC: workshop.fridgeC })
   const { travelling, mostTopMm } = travellingOf(brief, option)
-  const toPlace = { option, stack, shelf: workshop.papers, stepMinutes, learned }
+  const { papers: shelf, tools } = workshop
+  const toPlace = { option, stack, shelf, punchesMm: tools.punchesMm, stepMinutes, learned }
   const standing = placeStage({ ...toPlace, mostTopMm }, stages)
 
   const asWished = () => placeStage({ ...toPlace, mostTopMm: null }, stages).decorations

@@ -78,6 +78,7 @@ export const boxPanels = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { hemMm: 4, top: true, corners: 'top', perCorner: 3, accentMm: 26, print: 'stripes' },
+  isCounted: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: () => ({ widthMm: 100, heightMm: 100 }),

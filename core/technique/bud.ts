@@ -68,6 +68,7 @@ export const bud = defineTechnique({
     notch: 0,
     wave: 0.1,
   },
+  sizedBy: ['acrossMm'],
   startingColour: '#e07a55',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm * LONG_SHARE }),

@@ -73,6 +73,7 @@ export const butterfly = defineTechnique({
   parameters,
   startingParameters: { seenMm: 38, liftDeg: 40 },
   stands: true,
+  sizedBy: ['seenMm'],
   startingColour: '#343a63',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.75 }),

@@ -38,6 +38,7 @@ export const castMesh = defineTechnique({
   parameters,
   startingParameters: { seenMm: 58, highMm: 46, panMm: 220 },
   heat: 'pan',
+  sizedBy: ['seenMm', 'highMm'],
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, highMm }) => ({ widthMm: seenMm, heightMm: highMm }),

@@ -91,6 +91,7 @@ export const cuppedBloom = defineTechnique({
     notch: 0.04,
     wave: 0.35,
   },
+  sizedBy: ['acrossMm'],
   startingColour: '#b8463a',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),

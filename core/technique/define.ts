@@ -187,6 +187,12 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly finishes: readonly FinishId[]
   readonly parameters: Parameters
   readonly startingParameters: z.infer<Parameters>
+  /** The parameters that say how large its biggest element is, the one that tells its size first. */
+  readonly sizedBy?: readonly (keyof z.infer<Parameters> & string)[]
+  /** As many as its rule says, no more and no fewer, for what fills a band by one. */
+  readonly isCounted?: true
+  /** How wide the circle of an element of size 1 is cut, mm, for what is punched. */
+  readonly punchMm?: (parameters: z.infer<Parameters>) => number
   readonly startingColour: string
   /** The colour at the tail of the run of shades it begins with; of one colour when it is not said. */
   readonly startingTail?: string

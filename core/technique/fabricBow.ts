@@ -45,6 +45,7 @@ export const fabricBow = defineTechnique({
   contains: ['gelatine'],
   parameters,
   startingParameters: { seenMm: 100, ribbonMm: 32, tailMm: 70 },
+  sizedBy: ['seenMm', 'ribbonMm', 'tailMm'],
   startingColour: '#a8432e',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, ribbonMm, tailMm }) => ({ widthMm: seenMm, heightMm: tailMm + ribbonMm }),

@@ -39,6 +39,7 @@ export const fillerSprig = defineTechnique({
   finishes: ['dusting', 'speckle'],
   parameters,
   startingParameters: { lengthMm: 60, tips: 9, tipMm: 12, stem: '#7d8058' },
+  sizedBy: ['lengthMm'],
   startingColour: '#f4ead6',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ lengthMm }) => ({ widthMm: lengthMm * 0.6, heightMm: lengthMm }),

@@ -45,6 +45,7 @@ export const flatPanel = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { panelLengthMm: 287, panelHeightMm: 60, overlapMm: 12, hemMm: 3, print: 'sprigs' },
+  isCounted: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ panelLengthMm, panelHeightMm, overlapMm }) => ({

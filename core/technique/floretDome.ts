@@ -57,6 +57,7 @@ export const floretDome = defineTechnique({
   finishes: ['dusting', 'speckle'],
   parameters,
   startingParameters: { acrossMm: 70, floretMm: 17, petals: 4 },
+  sizedBy: ['acrossMm'],
   startingColour: '#8fa3c4',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),

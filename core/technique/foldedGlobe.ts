@@ -46,6 +46,8 @@ export const foldedGlobe = defineTechnique({
   parameters,
   startingParameters: { seenMm: 40, circles: 12, part: 'ball', staggered: false },
   stands: true,
+  sizedBy: ['seenMm'],
+  punchMm: ({ seenMm }) => seenMm,
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm }),

@@ -73,6 +73,7 @@ export const formedSail = defineTechnique({
   parameters,
   startingParameters: { seenMm: 72, widthMm: 78, insertionMm: 12, cut: 'triangle', former: 'bubble wrap' },
   stands: true,
+  sizedBy: ['seenMm', 'widthMm'],
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),

@@ -50,6 +50,7 @@ export const formedWrap = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle', 'stencilShine'],
   parameters,
   startingParameters: { sheetLengthMm: 287, heightMm: 70, overlapMm: 15, dummyOverMm: 10 },
+  isCounted: true,
   startingColour: '#cfd6dc',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ sheetLengthMm, overlapMm, heightMm }) => ({ widthMm: sheetLengthMm - overlapMm, heightMm }),

@@ -54,6 +54,7 @@ export const freeLeafStem = defineTechnique({
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
   startingParameters: { leafMm: 80, leaves: 3, leaf: 'lanceolate', leafWide: 1, foldDeg: 24 },
+  sizedBy: ['leafMm'],
   startingColour: '#7f8f63',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ leafMm }) => ({ widthMm: leafMm * 0.6, heightMm: leafMm * (1 + STEM_SHARE) }),

@@ -43,6 +43,7 @@ export const gatheredFan = defineTechnique({
   contains: ['alcohol'],
   parameters,
   startingParameters: { seenMm: 60, spreadDeg: 80, insertionMm: 15 },
+  sizedBy: ['seenMm'],
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, spreadDeg }) => ({ widthMm: acrossMm(seenMm, spreadDeg), heightMm: seenMm }),

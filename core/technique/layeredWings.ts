@@ -66,6 +66,7 @@ export const layeredWings = defineTechnique({
   parameters,
   startingParameters: { seenMm: 84, layers: 5, riseMm: 4 },
   stands: true,
+  sizedBy: ['seenMm'],
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm * WIDE_SHARE, heightMm: seenMm }),

@@ -102,6 +102,7 @@ export const mouldedBloom = defineTechnique({
     notch: 0.05,
     wave: 0.2,
   },
+  sizedBy: ['acrossMm'],
   startingColour: '#f3e3cf',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),

@@ -92,6 +92,7 @@ export const openBloom = defineTechnique({
     notch: 0,
     wave: 0.25,
   },
+  sizedBy: ['acrossMm'],
   startingColour: '#eb8f6a',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ acrossMm }) => ({ widthMm: acrossMm, heightMm: acrossMm }),

@@ -63,6 +63,7 @@ export const panSail = defineTechnique({
   startingParameters: { seenMm: 68, widthMm: 66, insertionMm: 12 },
   heat: 'pan',
   stands: true,
+  sizedBy: ['seenMm', 'widthMm'],
   startingColour: '#a8432e',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm, widthMm }) => ({ widthMm, heightMm: seenMm }),

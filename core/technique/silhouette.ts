@@ -128,6 +128,7 @@ export const silhouette = defineTechnique({
     rings: [QUILL.map(([x, y]): [number, number] => [x, y]), QUILL_SLOT.map(([x, y]): [number, number] => [x, y])],
   },
   stands: true,
+  sizedBy: ['seenMm'],
   startingColour: '#343a63',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm, rings }) => ({ widthMm: seenMm * widthShare(rings), heightMm: seenMm }),

@@ -57,6 +57,7 @@ export const steamedSpire = defineTechnique({
   startingParameters: { seenMm: 120, widthMm: 30, insertionMm: 20 },
   heat: 'steam',
   stands: true,
+  sizedBy: ['seenMm', 'widthMm'],
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ seenMm, widthMm }) => ({ widthMm: widthMm * 0.6, heightMm: seenMm }),

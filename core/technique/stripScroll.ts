@@ -40,6 +40,7 @@ export const stripScroll = defineTechnique({
   finishes: ['edgeGilding', 'dusting'],
   parameters,
   startingParameters: { seenMm: 46, strips: 10, stripWidthMm: 6 },
+  sizedBy: ['seenMm'],
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm }),

@@ -71,7 +71,7 @@ const edit = (label: string, change: (bouquet: Bouquet) => void, merge = ''): vo
     },
     merge && `${props.id} ${merge}`,
   )
-const set = (key: string, value: number | string | boolean): void =>
+const set = (key: string, value: number | string | boolean | null): void =>
   edit(
     `bouquet ${key}`,
     (each) => {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { startingComposition } from '#core/commission'
+import { arrangedAs, wayToFitWords, type WayToFit } from '#core/commission'
 import { Shuffle, Trash2 } from '@lucide/vue'
-import { computed } from 'vue'
-import { compositionOf } from '#core/compose'
+import { computed, ref } from 'vue'
+import { compositionOf, type Composition } from '#core/compose'
 import { shapeName } from '#core/material'
 import { sumOf } from '#core/quantity'
 import {
@@ -17,6 +17,7 @@ import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import { usePreferences } from '~/stores/preferences'
 import AccentSection from './AccentSection.vue'
 import AssemblySection from './AssemblySection.vue'
 import { useChosenDecoration } from './chosen'
@@ -27,6 +28,7 @@ import FlatPiece from './FlatPiece.vue'
 import MakingSection from './MakingSection.vue'
 import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
+import SizesSection from './SizesSection.vue'
 import SideEditor from './SideEditor.vue'
 import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
@@ -40,6 +42,7 @@ const { plan, option, cake, editOption, cautionsOn } = usePlanned()
 const { choose } = useChosenDecoration(() => option.value)
 const { decoration, made, edit } = useDecoration(() => props.id)
 const cautions = cautionsOn('arrange')
+const preferences = usePreferences()
 /** Sizes drawn here; every one is listed in Cut. */
 const MOST_DRAWN = 8
 const NEXT_SEED = 37
@@ -73,9 +76,23 @@ const discsMm = computed(() =>
 )
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const composition = computed(() => compositionOf(decoration.value.composition.kind))
+/** What the size of its biggest is told by, mm. */
+const seenMm = computed(() => {
+  const [key] = technique.value.sizedBy ?? []
+  return key ? (decoration.value.parameters as unknown as Record<string, number>)[key]! : null
+})
 /** A band that is filled by rows has no neighbours along it to overlap or stray. */
-const FILLED = ['overlap', 'irregularity']
-const leftOut = computed(() => (technique.value.layOut ? FILLED : []))
+const FILLED = ['count', 'rows', 'overlap', 'irregularity']
+const leftOut = computed(() => [
+  ...(technique.value.layOut ? FILLED : []),
+  // Sizes that were told say how many.
+  ...(decoration.value.sizes.length > 0 ? ['count'] : []),
+])
+/** How many there are where nobody said. */
+const filled = computed(() => ({
+  count: String(made.value?.count.value ?? ''),
+  rows: String(new Set(made.value?.elements.map(({ row }) => row)).size),
+}))
 const onTop = computed(() => ('on' in decoration.value.composition ? decoration.value.composition.on : null))
 /** Heights mean nothing on a top, the way to the rim nothing on a side. */
 const idle = computed(() =>
@@ -102,7 +119,7 @@ const longestPetal = computed(() =>
   Math.max(10, ...(made.value?.classes ?? []).filter(({ isPetal }) => isPetal).map(({ height }) => height.value)),
 )
 
-const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean): void =>
+const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean | null): void =>
   edit(
     key,
     (each) => {
@@ -121,17 +138,34 @@ const remove = (): void =>
 const tierName = (index: number): string =>
   index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
-/** Arranges it in another way. What was pinned stays; what was taken out belonged to the way it was. */
-const arrangeAs = (kind: CompositionKind): void =>
-  edit(`as a ${compositionOf(kind).name.toLowerCase()}`, (each) => {
-    each.composition = startingComposition(
-      kind,
-      each.technique,
-      each.parameters as Readonly<Record<string, unknown>>,
-      cake.value.tiers,
-      each.composition.seed,
-    )
+/** How it was arranged in each way, by decoration and way, so that a way taken back is as it was. */
+const known = ref(new Map<string, Composition>())
+/** What came along when it was arranged in another way, and what did not. */
+const changed = ref('')
+
+/** Arranges it in another way with what was set. What was pinned stays; what was taken out belonged to the way it was. */
+function arrangeAs(kind: CompositionKind): void {
+  const before = decoration.value.composition
+  if (kind === before.kind) return
+  known.value.set(`${props.id} ${before.kind}`, { ...before })
+  const called = compositionOf(kind).name.toLowerCase()
+  const next = arrangedAs(decoration.value, kind, cake.value.tiers, known.value.get(`${props.id} ${kind}`) ?? null)
+  edit(`as a ${called}`, (each) => {
+    each.composition = next.composition
     each.byHand.out = []
+  })
+  const words = (names: readonly string[]): string => names.map((name) => name.toLowerCase()).join(', ')
+  changed.value = [
+    `Now a ${called}.`,
+    ...(next.kept.length > 0 ? [`Kept: ${words(next.kept)}.`] : []),
+    ...(next.lost.length > 0 ? [`Not in a ${called}: ${words(next.lost)}.`] : []),
+  ].join(' ')
+}
+
+const sentenceCase = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+const fitAll = (way: WayToFit): void =>
+  edit(wayToFitWords(way, preferences.units), (each) => {
+    Object.assign(each, structuredClone(way.change))
   })
 </script>
 
@@ -204,6 +238,25 @@ const arrangeAs = (kind: CompositionKind): void =>
         Into “{{ each.name }}”
       </button>
     </div>
+    <p v-if="changed" class="mb-3 text-[0.88rem] text-ink-soft" role="status" data-testid="arranged-changed">
+      {{ changed }}
+    </p>
+    <div v-if="made.fewer" class="mb-3 flex flex-wrap items-center gap-1.5" data-testid="fewer">
+      <span class="mr-1 text-[0.95rem] font-semibold"
+        ><template v-if="made.fewer.fit > 0">{{ made.fewer.asked }} asked, {{ made.fewer.fit }} fit:</template
+        ><template v-else>None finds a place:</template></span
+      >
+      <button
+        v-for="way in made.fewer.ways"
+        :key="way.id"
+        type="button"
+        class="button min-h-9 px-3 text-[0.88rem]"
+        :data-testid="`fewer-${way.id}`"
+        @click="fitAll(way)"
+      >
+        {{ sentenceCase(wayToFitWords(way, preferences.units)) }}
+      </button>
+    </div>
     <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
       <div class="grid content-start gap-3">
         <SideEditor v-if="!bouquet" :decoration="decoration" :made="made" :first-element="firstElement" />
@@ -273,8 +326,20 @@ const arrangeAs = (kind: CompositionKind): void =>
           :schema="composition.schema"
           :values="decoration.composition"
           :leave-out="[...leftOut, ...idle]"
+          :none="filled"
           test-prefix="place"
           @set="(key, value) => set('composition', key, value)"
+        />
+        <SizesSection
+          v-if="!bouquet && !technique.layOut && 'count' in decoration.composition"
+          :decoration="decoration"
+          :seen-mm="seenMm"
+          @set="
+            (sizes) =>
+              edit('sizes', (each) => {
+                each.sizes = [...sizes]
+              })
+          "
         />
         <ValueFields
           :schema="technique.parameters"

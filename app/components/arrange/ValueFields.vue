@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { z } from 'zod'
 import { computed, useId } from 'vue'
+import QuantityField from '~/components/ui/QuantityField.vue'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import { formFields } from './formFields'
 
@@ -9,9 +10,11 @@ const props = defineProps<{
   schema: z.ZodObject
   values: Readonly<Record<string, unknown>>
   leaveOut?: readonly string[]
+  /** What goes where nothing is typed, by field. */
+  none?: Readonly<Record<string, string>>
   testPrefix: string
 }>()
-const emit = defineEmits<{ set: [key: string, value: number | string | boolean] }>()
+const emit = defineEmits<{ set: [key: string, value: number | string | boolean | null] }>()
 
 const id = useId()
 const fields = computed(() => formFields(props.schema).filter(({ key }) => !props.leaveOut?.includes(key)))
@@ -25,6 +28,18 @@ const fields = computed(() => formFields(props.schema).filter(({ key }) => !prop
       :model-value="values[field.key] as number"
       :data-testid="`${testPrefix}-${field.key}`"
       @update:model-value="emit('set', field.key, $event)"
+    />
+    <QuantityField
+      v-else-if="field.kind === 'optional'"
+      :schema="field.schema"
+      :model-value="values[field.key] as number | null"
+      :none="none?.[field.key] ?? ''"
+      hide-help
+      inline
+      :title="field.help"
+      :data-testid="`${testPrefix}-${field.key}`"
+      @update:model-value="emit('set', field.key, $event)"
+      @clear="emit('set', field.key, null)"
     />
     <label v-else-if="field.kind === 'choice'" :for="`${id}-${field.key}`" class="block text-[0.8rem] text-ink-soft"
       >{{ field.label

@@ -3,12 +3,19 @@ import type { z } from 'zod'
 /** A field of a form, as its schema declares it. */
 export type FormField = { readonly key: string; readonly label: string } & (
   | { readonly kind: 'number'; readonly schema: z.ZodNumber }
+  /** A number that need not be typed. */
+  | { readonly kind: 'optional'; readonly schema: z.ZodNumber; readonly help: string }
   | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[] }
   | { readonly kind: 'tick' }
   | { readonly kind: 'colour' }
 )
 
-type Meta = { readonly label?: string; readonly kind?: string; readonly options?: Readonly<Record<string, string>> }
+type Meta = {
+  readonly label?: string
+  readonly kind?: string
+  readonly help?: string
+  readonly options?: Readonly<Record<string, string>>
+}
 
 /** Never shown as fields: what a composition is, where it stands, and its seed, have places of their own. */
 const APART = ['kind', 'seed', 'tier']
@@ -18,8 +25,12 @@ export function formFields(schema: z.ZodObject): readonly FormField[] {
   return Object.entries(schema.shape).flatMap(([key, field]): readonly FormField[] => {
     if (APART.includes(key)) return []
     const { type } = (field as z.ZodType)._zod.def
-    const { label = key, kind, options = {} } = ((field as z.ZodType).meta() ?? {}) as Meta
+    const { label = key, kind, help = '', options = {} } = ((field as z.ZodType).meta() ?? {}) as Meta
     if (type === 'number') return [{ key, label, kind: 'number', schema: field as unknown as z.ZodNumber }]
+    if (type === 'nullable') {
+      const inner = (field as unknown as z.ZodNullable<z.ZodNumber>).unwrap()
+      return [{ key, label, kind: 'optional', schema: inner.meta({ label, kind, help }), help }]
+    }
     if (type === 'boolean') return [{ key, label, kind: 'tick' }]
     if (type === 'enum')
       return [

@@ -1,3 +1,4 @@
+import { roundTier } from '#core/cake'
 import { startingDecoration } from '#core/commission'
 import { meshesOf } from '#core/decoration'
 import { type Mesh, type Plant, techniqueOf } from '#core/technique'
@@ -11,7 +12,7 @@ const SEED = 41
 
 /** A plant by itself, as its technique makes it. */
 export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
-  const base = startingDecoration(id, technique, [{ heightMm: 100 }])
+  const base = startingDecoration(id, technique, [roundTier('none', 200, 100)])
   const run = { heart: colour, tail: colour, steps: 1 }
   const decoration = { ...base, colour: run, parameters: { ...base.parameters, ...parameters } } as typeof base
   const pose = LOOKS[techniqueOf(technique).gathers?.kind ?? 'bloom']

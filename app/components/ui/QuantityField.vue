@@ -7,17 +7,23 @@ import { arrowStep, fieldRules, readTyped } from './fieldRules'
 
 const props = defineProps<{
   schema: z.ZodNumber
-  modelValue: number
+  modelValue: number | null
   label?: string
   hideHelp?: boolean
+  /** The label is said, not shown: what stands beside it shows what it is. */
+  hideLabel?: boolean
   inline?: boolean
+  /** What goes where nothing is typed, shown in its place; without it, something must be. */
+  none?: string
 }>()
-const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
+const emit = defineEmits<{ 'update:modelValue': [value: number]; 'clear': [] }>()
 
 const preferences = usePreferences()
 const id = useId()
 const rules = computed(() => fieldRules(props.schema))
-const shown = computed(() => printQuantity(props.modelValue, rules.value.kind, preferences.units))
+const shown = computed(() =>
+  props.modelValue === null ? '' : printQuantity(props.modelValue, rules.value.kind, preferences.units),
+)
 const text = ref(shown.value)
 const problem = ref('')
 
@@ -32,6 +38,10 @@ function commit(): void {
     problem.value = ''
     return
   }
+  if (text.value.trim() === '' && props.none !== undefined) {
+    emit('clear')
+    return
+  }
   const typed = readTyped(text.value, rules.value, preferences.units)
   problem.value = typed.ok ? '' : typed.sentence
   if (!typed.ok) return
@@ -42,7 +52,8 @@ function commit(): void {
 function nudge(direction: 1 | -1, many: boolean): void {
   const step = arrowStep(rules.value.kind, preferences.units) * (many ? 10 : 1)
   const { min, max } = rules.value
-  emit('update:modelValue', Math.min(max, Math.max(min, props.modelValue + direction * step)))
+  const from = props.modelValue ?? min - direction * step
+  emit('update:modelValue', Math.min(max, Math.max(min, from + direction * step)))
 }
 
 function giveUp(): void {
@@ -53,15 +64,19 @@ function giveUp(): void {
 
 <template>
   <div class="min-w-0" :class="inline ? 'grid grid-cols-[1fr_5.2rem] items-baseline gap-x-2' : ''">
-    <label :for="id" class="block text-ink-soft" :class="inline ? 'text-[0.88rem]' : 'text-[0.8rem]'">{{
-      label ?? rules.label
-    }}</label>
+    <label
+      :for="id"
+      class="block text-ink-soft"
+      :class="hideLabel ? 'sr-only' : inline ? 'text-[0.88rem]' : 'text-[0.8rem]'"
+      >{{ label ?? rules.label }}</label
+    >
     <input
       :id="id"
       v-model="text"
       class="field-input"
       :class="inline ? 'text-right' : ''"
       autocomplete="off"
+      :placeholder="none"
       inputmode="text"
       :aria-invalid="problem !== ''"
       :aria-describedby="problem ? `${id}-problem` : undefined"

@@ -38,8 +38,13 @@ export const ARRANGE_RULES: readonly Rule[] = [
     'look',
     ({ fewerFit }) => fewerFit.length > 0,
     ({ fewerFit }) =>
-      `${fewerFit.map(({ name, asked, fit }) => `${name}: ${asked} asked, ${fit} ${fit === 1 ? 'fits' : 'fit'}`).join('; ')}. ` +
-      `Give them more room (a wider arc, nearer to the rim, a smaller gap), make them smaller, or ask for fewer.`,
+      fewerFit
+        .map(
+          ({ name, asked, fit, ways }) =>
+            `${name}: ${fit === 0 ? 'none finds a place' : `${asked} asked, ${fit} ${fit === 1 ? 'fits' : 'fit'}`}: ` +
+            `${ways.length > 0 ? ways.join(', or ') : 'free some of the cake for them'}.`,
+        )
+        .join(' '),
   ),
   rule(
     'stray-accents',

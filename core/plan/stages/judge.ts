@@ -1,7 +1,7 @@
 /** What is to be known of a plan: its facts, judged by the rules of care. */
 import { extentMm, leanDeg, stackHeightMm, type BoxFit, type StandingTier, type Tier } from '../../cake'
 import { HOLDER_ROOM_MM, judge, type Caution, type Facts } from '../../care'
-import { chosenOption, type Decoration } from '../../commission'
+import { chosenOption, wayToFitWords, type Decoration } from '../../commission'
 import type { Bouquet } from '../../compose'
 import type { PlannedDecoration } from '../../decoration'
 import type { DryingEstimate } from '../../dry'
@@ -164,8 +164,12 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       return out ? [{ name: name.toLowerCase(), why: out.why }] : []
     }),
     narrowLedge: narrowLedgeOf(option.bouquets, stack),
-    fewerFit: made.flatMap(({ name, fewer }) => (fewer ? [{ name, ...fewer }] : [])),
-    notPlaced: decorations.filter(({ elements }) => elements.length === 0).map(({ name }) => name.toLowerCase()),
+    fewerFit: decorations.flatMap(({ name, fewer }) =>
+      fewer ? [{ name, ...fewer, ways: fewer.ways.map((way) => wayToFitWords(way, units)) }] : [],
+    ),
+    notPlaced: decorations
+      .filter(({ elements, fewer }) => elements.length === 0 && !fewer)
+      .map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
     boardTooSmall: boardTooSmall(cake.board.acrossMm, stack),
     lobesApart: tierNumbers((_, index) => !cakeFacts.tiers[index]!.lobesMeet),

@@ -23,6 +23,7 @@ function placed(decorations: readonly Decoration[]) {
     stack: stackTiers({ tiers: option.cake.tiers }),
     mostTopMm: null,
     shelf: workshop.papers,
+    punchesMm: [],
     stepMinutes,
     learned: learnedFrom({ ...workshop, shrinkTrials: [], dryingTrials: [], runs: [] }, {}),
   }

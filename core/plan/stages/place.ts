@@ -25,6 +25,7 @@ export type PlaceInputs = {
   /** How high anything may reach above the board; none when it does not travel on the cake. */
   readonly mostTopMm: number | null
   readonly shelf: Workshop['papers']
+  readonly punchesMm: Workshop['tools']['punchesMm']
   readonly stepMinutes: TypedMinutes
   readonly learned: Learned
 }
@@ -58,7 +59,7 @@ export function namesOf(wanted: readonly Pick<Decoration, 'name' | 'technique'>[
 function decorationsOf(
   wanted: readonly Decoration[],
   laid: ReadonlyMap<string, Layout>,
-  { stack, mostTopMm, shelf, stepMinutes, learned }: PlaceInputs,
+  { stack, mostTopMm, shelf, punchesMm, stepMinutes, learned }: PlaceInputs,
   memory: PlaceMemory,
 ): readonly PlannedDecoration[] {
   const standing: Standing[] = []
@@ -75,10 +76,11 @@ function decorationsOf(
       laid: laid.get(decoration.id) ?? null,
       shapes,
       thicknessMm: thicknessOf(decoration.paper, shapes, shelf),
+      punchesMm: decoration.cutting.way === 'punch' ? punchesMm : [],
       stepMinutes: Object.fromEntries(own),
       learned: learnedOf(learned, decoration.technique),
     })
-    standing.push({ elements: made.elements, seen: made.seen, hasSeams: made.skin !== null })
+    standing.push({ elements: made.elements, seen: made.seen, isSkin: made.skin !== null })
     return made
   })
 }

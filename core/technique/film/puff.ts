@@ -42,6 +42,7 @@ export const puff = defineTechnique({
   parameters,
   startingParameters: { seenMm: 30, deep: 0.5 },
   heat: 'oil',
+  sizedBy: ['seenMm'],
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.85 }),

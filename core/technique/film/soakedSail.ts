@@ -102,6 +102,7 @@ export const soakedSail = defineTechnique({
     insertionMm: STARTING_FOOT_MM,
     skewered: false,
   },
+  sizedBy: ['seenMm'],
   startingColour: '#d9572b',
   startingTail: '#f3dfc2',
   spareShare: STANDARD_SPARES.soaked,

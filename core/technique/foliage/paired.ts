@@ -37,6 +37,7 @@ export const pairedLeaves = ({ plies, face, upLeaf, patched }: Leaf) => ({
   gathers: { kind: 'spray', girth: 0.3 } as const,
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'] as const,
   parameters,
+  sizedBy: ['lengthMm', 'leafMm'] as const,
   seen: ({ lengthMm, leafMm }: Branch) => ({ widthMm: leafMm * 1.7, heightMm: lengthMm }),
 
   pieces: ({ lengthMm, leafMm, leaf, leafWide }: Branch, size: number) => {
