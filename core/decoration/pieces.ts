@@ -84,6 +84,10 @@ function grouped(elements: readonly PlacedElement[], keyOf: (element: PlacedElem
   return all.sort(([one], [other]) => bySize(one, other) || one.away - other.away)
 }
 
+/** Of what is cut from one sector, the element that asks the most of it. */
+const tallest = (group: Group): PlacedElement =>
+  group.reduce((most, each) => ((each.fitted?.heightMm ?? 0) > (most.fitted?.heightMm ?? 0) ? each : most))
+
 /** What spares serve: pieces of a name, whatever their size; each portion of a disc by itself. */
 const kindKey = ({ alike, kind }: { readonly alike: Group; readonly kind: PieceKind }): string =>
   kind.sector ? `${kind.name} ${cutKey(alike[0])}` : kind.name
@@ -126,7 +130,7 @@ export function piecesOf(
   const technique = techniqueOf(decoration.technique)
   const sizes = grouped(elements, cutKey)
   const sized = sizes.flatMap((alike) =>
-    technique.pieces(decoration.parameters, alike[0].size, alike[0], means).map((kind) => ({
+    technique.pieces(decoration.parameters, alike[0].size, tallest(alike), means).map((kind) => ({
       alike,
       kind,
       needed: piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false)),

@@ -117,7 +117,7 @@ describe('decorations', () => {
         Object.assign(paperOf(commission, 'foldedGlobe').parameters, { seenMm: 120 })
         chosenOption(commission).cake.tiers[2]!.shape = { kind: 'round', acrossMm: 100 }
       }).cautions.map(({ code }) => code),
-    ).toContain('not-placed')
+    ).toContain('fewer-fit')
   })
   it('keep their counts when shuffled', () => {
     const shuffled = planOf((commission) => {
