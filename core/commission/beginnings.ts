@@ -172,6 +172,7 @@ export function startingDecoration(
     cutting: definition.fromDiscs ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 } : STARTING_CUTTING,
     colouring: startingColouring(definition, paper),
     drying: { way: waysToDry(definition)[0]!, soakWaterC: 38, ovenC: 80 },
+    glue: null,
     glued: definition.skin ?? 'afterStacking',
     parameters: { ...definition.startingParameters },
     composition,

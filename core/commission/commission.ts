@@ -7,7 +7,7 @@ import { climateSchema, DRYING_WAYS } from '../dry'
 import { benchSchema, photoSchema } from '../ledger'
 import { parseMoment } from '../quantity'
 import { COMPLETIONS } from '../schedule'
-import { paperIds, stockShapeSchema } from '../material'
+import { glueIds, paperIds, stockShapeSchema } from '../material'
 import { finishIds, GLUED, techniqueOf, TECHNIQUES, waysToDry, type Technique } from '../technique'
 import { colouringSchema } from '../tint'
 
@@ -71,6 +71,8 @@ export const decorationFields = {
   cutting: cuttingSchema,
   colouring: colouringSchema,
   drying: dryingSchema,
+  /** What fixes it, where that holds on the covering; the usual one there when none is chosen. */
+  glue: z.enum(glueIds).nullable(),
   /** When it is glued on, for skins; others are placed. */
   glued: z.enum(GLUED).meta({ label: 'Glued on' }),
 }

@@ -3,8 +3,7 @@ import type { StandingTier } from '../cake'
 import { askedFor, laidOut, waysToFit, type Decoration, type LyingOn, type WayToFit } from '../commission'
 import { compositionOf, spreadOf, withByHand, type Patch } from '../compose'
 import type { Breakage, Learned } from '../learn'
-import { type StockShape } from '../material'
-import type { MixtureUse } from '../mixture'
+import type { Ingredient, StockShape } from '../material'
 import { several, sumOf, type Working } from '../quantity'
 import {
   finishOf,
@@ -13,7 +12,6 @@ import {
   type Failure,
   type FinishId,
   type Glued,
-  type Ingredient,
   type Layout,
   type Means,
   type PlacedElement,
@@ -28,7 +26,8 @@ import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
 import { extentOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
-import { benchSteps, liquidsOf, removalsOf, settingStep, sizesOf, unfitOf, type Removal } from './takes'
+import { gluingsOf, setMinOf, type Gluing } from './gluing'
+import { benchSteps, removalsOf, settingStep, sizesOf, unfitOf, usedBy, type Removal, type Used } from './takes'
 
 /** A finish on all elements of a decoration, and what it takes. */
 type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
@@ -64,14 +63,17 @@ export type PlannedDecoration = Pick<
   readonly figures: readonly Working[]
   /** What elements of each size are wired with, and how many of that size. */
   readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
-  /** Mixtures it takes, besides colour. */
-  readonly liquids: readonly MixtureUse[]
+  /** With what it is fixed on each covering. */
+  readonly gluings: readonly Gluing[]
+  /** What is used up for it, besides paper, colour, mixtures and glue. */
+  readonly used: readonly Used[]
+  /** What is needed for it and kept. */
+  readonly tools: readonly string[]
   /** Steps at the bench in their order, then the one that sets it on the cake. */
   readonly steps: readonly Step[]
   readonly setting: Step
   /** Hands for setting it on the cake. */
   readonly place: Working
-  readonly consumables: readonly string[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
   readonly removals: readonly Removal[]
@@ -142,6 +144,8 @@ export type DecorationInputs = {
   readonly free: readonly Patch[]
   /** How high it may reach above the board; none when it does not travel on the cake. */
   readonly mostTopMm: number | null
+  /** What a client wants left out. */
+  readonly unwanted: readonly Ingredient[]
   /** Where a bouquet holds its elements, if one does. */
   readonly laid: Layout | null
   readonly shapes: readonly StockShape[]
@@ -172,7 +176,8 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   )
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
-  const setting = settingStep(technique)
+  const gluings = gluingsOf(technique, decoration, elements, classes, stack, inputs.unwanted)
+  const setting = settingStep(technique, setMinOf(gluings))
   const { isCounted: byKind } = compositionOf(decoration.composition.kind)
   const isCounted = !laid && (technique.isCounted ?? byKind ?? askedFor(decoration) !== null)
   const short = elements.flatMap(({ fitted }) => (fitted && fitted.shortMm > 0.5 ? [fitted.shortMm] : []))
@@ -206,7 +211,15 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
         }))
       : [],
     figures: elements.length > 0 ? (technique.figures?.(decoration.parameters, count) ?? []) : [],
-    liquids: liquidsOf(technique, classes, pieces),
+    gluings,
+    used: usedBy(
+      technique,
+      decoration.finishes.map(({ finish }) => finish),
+      count,
+      pieces,
+      extent,
+    ),
+    tools: technique.tools ?? [],
     wiring: technique.wiring
       ? sizesOf(elements).map(({ size, count: many }) => ({
           wiring: technique.wiring!(decoration.parameters, size),
@@ -218,7 +231,6 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     place: handsAt(setting, technique.id, pieces, count, stepMinutes, learned.hands, null),
     failures: technique.failures,
     contains: technique.contains ?? [],
-    consumables: [...technique.consumables, ...finishing.flatMap(({ definition }) => definition.consumables)],
     cautions: [
       ...technique.cautions,
       ...finishing.map(({ definition }): TechniqueCaution => ({

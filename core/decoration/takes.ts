@@ -1,37 +1,68 @@
-/** What a decoration takes and leaves besides paper: mixtures, steps of its finishes, holding parts to take out. */
+/** What a decoration takes and leaves besides paper: what is used up, steps of its finishes, holding parts to take out. */
 import type { Decoration } from '../commission'
-import { paperOf } from '../material'
-import type { MixtureUse } from '../mixture'
+import { benchSupplyOf, paperOf, type BenchSupplyId } from '../material'
 import { derive, several, starting, type Working } from '../quantity'
 import {
   finishOf,
   fixed,
   untilHandled,
   type AnyTechnique,
+  type FinishedExtent,
   type FinishId,
   type PlacedElement,
   type Step,
 } from '../technique'
 import { PLACING } from './labour'
-import { extentOf, type PieceClass } from './pieces'
 
 const FINISH_FIXED_MIN = 3
 /** Setting an element on the cake takes so long unless its technique says otherwise. */
 const PLACE_MIN = 2
 
-/** What a technique takes of each mixture, for all its pieces, spares too. */
-export function liquidsOf(
-  { name, liquids = [] }: AnyTechnique,
-  classes: readonly PieceClass[],
+/** Something used up at the bench: how much, and at which step. */
+export type Used = { readonly supply: BenchSupplyId; readonly at: string; readonly amount: Working }
+
+/** What a technique and finishes use up besides paper, colour and mixtures. */
+export function usedBy(
+  { supplies = [] }: AnyTechnique,
+  finishes: readonly FinishId[],
+  count: Working,
   pieces: Working,
-): readonly MixtureUse[] {
-  if (classes.length === 0) return []
-  return liquids.map(({ mixture, per, ml }): MixtureUse => {
-    const each = starting(per === 'dm2' ? 'for a dm²' : 'for a piece', ml, 'volume', 'guess')
-    const label = `for ${name.toLowerCase()}`
-    const [rule, of] = per === 'dm2' ? ['a face wetted', extentOf(classes).area] : ['a dot for each', pieces]
-    return { mixture, ml: derive(label, 'volume', rule, '{of} × {each}', { of, each }, (v) => v.of * v.each) }
+  extent: FinishedExtent | null,
+): readonly Used[] {
+  const own = supplies.map(({ supply, at, per, amount }): Used => {
+    const { name, kind } = benchSupplyOf(supply)
+    const each = starting(
+      per === 'job' ? 'for the job' : per === 'piece' ? 'for a piece' : 'for one',
+      amount,
+      kind,
+      'guess',
+    )
+    if (per === 'job') return { supply, at, amount: { ...each, label: name } }
+    const of = per === 'piece' ? pieces : count
+    return {
+      supply,
+      at,
+      amount: derive(name, kind, 'used at the bench', '{of} × {each}', { of, each }, (v) => v.of * v.each),
+    }
   })
+  return [
+    ...own,
+    ...finishes.flatMap((id): readonly Used[] => {
+      const { wipes } = finishOf(id)
+      if (!wipes || !extent) return []
+      const { kind, name } = benchSupplyOf(wipes.supply)
+      const each = starting('for a dm²', wipes.perDm2, kind, 'guess')
+      const amount = derive(
+        name,
+        kind,
+        'used at the bench',
+        '{area} × {each}',
+        { area: extent.area, each },
+        (v) => v.area * v.each,
+      )
+      return [{ supply: wipes.supply, at: id, amount }]
+    }),
+  ]
 }
 
 /** How many elements of each size, the biggest first. */
@@ -119,12 +150,17 @@ export function benchSteps(
   ]
 }
 
-/** The step that sets elements on the cake: its technique's own, or as most are set. */
-export const settingStep = ({ steps, element, placeMin = PLACE_MIN }: AnyTechnique): Step =>
-  steps.find(({ onCake }) => onCake) ?? {
+/**
+ * The step that sets elements on the cake: its technique's own, or as most are set.
+ * @param setMin till what fixes them holds; a skin rests so long, what is placed rests together with all else
+ */
+export function settingStep({ steps, element, skin, placeMin = PLACE_MIN }: AnyTechnique, setMin: number): Step {
+  const own = steps.find(({ onCake }) => onCake) ?? {
     id: PLACING,
     name: `Place the ${several(element)}`,
     say: 'Foot first, where the placing guide has it; hold it till it sits.',
     minutes: { perElement: placeMin },
-    onCake: true,
+    onCake: true as const,
   }
+  return skin && setMin > 0 ? { ...own, rest: fixed(setMin) } : own
+}

@@ -1,6 +1,6 @@
 /** The papers that go along: placing guide, packing plan, checklist, removal list, care card, cautions, hand-over. */
 import { chosenOption } from '../commission'
-import { coveringOf } from '../material'
+import { coveringOf, glueOf } from '../material'
 import { printQuantity } from '../quantity'
 import { elevation, standingOf } from './elevation'
 import { table, under, type About, type Paper } from './paper'
@@ -62,7 +62,9 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
         lines: cake.tiers.map(
           ({ covering }, at) =>
             `${tierName(at, cake.tiers.length)}: ${coveringOf(covering).name.toLowerCase()}, ` +
-            `${coveringOf(covering).glue}; ready when ${coveringOf(covering).readyWhen}.`,
+            `holds ${coveringOf(covering)
+              .glues.map((id) => glueOf(id).name)
+              .join(', ')}; ready when ${coveringOf(covering).readyWhen}.`,
         ),
       },
     ],

@@ -4,7 +4,7 @@
  */
 import type { PlannedDecoration } from '../decoration'
 import { chosenOption, type Commission } from '../commission'
-import { coveringOf } from '../material'
+import { glueOf, type Glue } from '../material'
 import { type Plan } from '../plan'
 import { seenAs, type PlacedElement } from '../technique'
 
@@ -71,7 +71,10 @@ function stageOf(made: PlannedDecoration, element: PlacedElement, isFocal: boole
 /** Every element, numbered in the order it goes on. */
 export function placingsOf(plan: Plan, commission: Commission): readonly Placing[] {
   const { cake, bouquets, decorations: wanted } = chosenOption(commission)
-  const glue = (tier: number): string => coveringOf(cake.tiers[tier]!.covering).glue
+  const glueFor = ({ gluings }: PlannedDecoration, tier: number): Glue | null => {
+    const own = gluings.find(({ covering }) => covering === cake.tiers[tier]!.covering)
+    return own ? glueOf(own.glue) : null
+  }
   const all = plan.decorations.flatMap((made) => {
     const decoration = wanted.find(({ id }) => id === made.id)
     const isFocal = decoration?.gathered ? decoration.gathered.role === 'focal' : false
@@ -90,8 +93,8 @@ export function placingsOf(plan: Plan, commission: Commission): readonly Placing
       outMm: element.outMm,
       seenWidthMm: seenAs(element, made.seen).widthMm,
       seenHeightMm: seenAs(element, made.seen).heightMm,
-      fix: made.wiring.length > 0 ? 'its wire into a food-safe holder' : glue(element.tier),
-      hold: holdOf(made, coveringOf(cake.tiers[element.tier]!.covering).glueSetMin),
+      fix: glueFor(made, element.tier)?.name ?? 'its wire into a food-safe holder',
+      hold: holdOf(made, glueFor(made, element.tier)?.setMin ?? 0),
     }))
   })
   const order = ({ stage }: Unnumbered): number => PLACING_STAGES.indexOf(stage)

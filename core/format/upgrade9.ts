@@ -1,6 +1,6 @@
 /**
  * What version 9 asks besides version 8: how many elements and rows where as many were placed as fill it, which sizes,
- * how far neighbours of a crown overlap, the punches there are.
+ * how far neighbours of a crown overlap, the punches there are, with what a decoration is fixed.
  */
 import { TECHNIQUES } from '../technique'
 import { STARTING_TOOLS } from '../cut'
@@ -29,7 +29,7 @@ export const from8 = (value: unknown): unknown =>
       // Bands had one row, however high.
       ...(own.kind === 'band' && 'fromMm' in own && { rows: 1 }),
       ...(own.kind === 'crown' && 'reach' in own && { overlap: OVERLAPPING }),
-      ...(isDecoration(own) && { sizes: [] }),
+      ...(isDecoration(own) && { sizes: [], glue: null }),
       ...('throatMm' in own && 'slipMm' in own && { punchesMm: STARTING_TOOLS.punchesMm }),
     }),
     (own) => (isDecoration(own) ? overlapIn(own) : {}),

@@ -1,9 +1,11 @@
+import type { GlueId } from './glue'
+
 /** What a tier is covered with, and what that means for paper standing on it. */
 export type Covering = {
   readonly id: string
   readonly name: string
-  /** What fixes set film on it. */
-  readonly glue: string
+  /** What fixes set paper on it, the usual first. */
+  readonly glues: readonly GlueId[]
   /** Whether a foot of set film keeps its stiffness on it for hours, softens slowly, or softens in minutes. */
   readonly wetness: 'dry' | 'moist' | 'wet'
   /** Water activity at its face, from the driest to the moistest recipe. */
@@ -24,8 +26,6 @@ export type Covering = {
   readonly readyMin: number
   /** What to wait for, in words. */
   readonly readyWhen: string
-  /** Minutes until what is glued on it holds, and picks may come out. Usual practice. */
-  readonly glueSetMin: number
   /** A tier is covered with it no earlier than so many minutes before the event. Usual practice. */
   readonly keepsMin: number
   /** How light lies on it: the share of a highlight, and whether a comb leaves lines. */
@@ -41,7 +41,7 @@ export const COVERINGS = [
   {
     id: 'fondant',
     name: 'Fondant',
-    glue: 'piping gel or edible glue in a pressed line',
+    glues: ['pipingGel', 'edibleGlue', 'water', 'whiteChocolate'],
     wetness: 'dry',
     activity: [0.65, 0.8],
     passesGdm2h: [0.1, 0.6],
@@ -51,7 +51,6 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 120,
     readyWhen: 'its skin is dry to the touch',
-    glueSetMin: 20,
     keepsMin: 3 * DAY_MIN,
     gloss: 0.24,
     combed: false,
@@ -60,7 +59,7 @@ export const COVERINGS = [
   {
     id: 'ganache',
     name: 'Ganache',
-    glue: 'melted chocolate',
+    glues: ['meltedChocolate', 'pipingGel', 'whiteChocolate'],
     wetness: 'moist',
     activity: [0.78, 0.9],
     passesGdm2h: [0.08, 0.5],
@@ -70,7 +69,6 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 480,
     readyWhen: 'it has set firm, best overnight',
-    glueSetMin: 15,
     keepsMin: 3 * DAY_MIN,
     gloss: 0.4,
     combed: false,
@@ -79,7 +77,7 @@ export const COVERINGS = [
   {
     id: 'setButtercream',
     name: 'Set buttercream',
-    glue: 'a dab of fresh buttercream or piping gel',
+    glues: ['buttercream', 'pipingGel', 'whiteChocolate'],
     wetness: 'moist',
     activity: [0.72, 0.86],
     passesGdm2h: [0.05, 0.4],
@@ -89,7 +87,6 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 60,
     readyWhen: 'it has crusted or is firm from the cold and dry again',
-    glueSetMin: 20,
     keepsMin: 2 * DAY_MIN,
     gloss: 0.16,
     combed: true,
@@ -98,7 +95,7 @@ export const COVERINGS = [
   {
     id: 'freshButtercream',
     name: 'Fresh buttercream',
-    glue: 'pressed in, with a dab of itself',
+    glues: ['itself', 'buttercream'],
     wetness: 'wet',
     activity: [0.8, 0.93],
     passesGdm2h: [0.3, 2],
@@ -108,7 +105,6 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 0,
     readyWhen: 'at once, as late as you can',
-    glueSetMin: 5,
     keepsMin: DAY_MIN,
     gloss: 0.14,
     combed: true,
@@ -117,7 +113,7 @@ export const COVERINGS = [
   {
     id: 'whippedCream',
     name: 'Whipped cream',
-    glue: 'itself, fixed last of all',
+    glues: ['itself'],
     wetness: 'wet',
     activity: [0.96, 0.985],
     passesGdm2h: [2, 12],
@@ -127,7 +123,6 @@ export const COVERINGS = [
     crumbCoatMm: 0,
     readyMin: 0,
     readyWhen: 'only at the last minute',
-    glueSetMin: 5,
     keepsMin: DAY_MIN / 2,
     gloss: 0.08,
     combed: true,
@@ -136,7 +131,7 @@ export const COVERINGS = [
   {
     id: 'modellingChocolate',
     name: 'Modelling chocolate',
-    glue: 'melted chocolate or piping gel',
+    glues: ['meltedChocolate', 'pipingGel', 'edibleGlue', 'whiteChocolate'],
     wetness: 'dry',
     activity: [0.5, 0.7],
     passesGdm2h: [0.01, 0.1],
@@ -146,7 +141,6 @@ export const COVERINGS = [
     crumbCoatMm: 2,
     readyMin: 60,
     readyWhen: 'it has firmed up',
-    glueSetMin: 15,
     keepsMin: 3 * DAY_MIN,
     gloss: 0.3,
     combed: false,
@@ -155,7 +149,7 @@ export const COVERINGS = [
   {
     id: 'dummy',
     name: 'Bare dummy',
-    glue: 'whatever holds; mark it as not eaten',
+    glues: ['pipingGel', 'edibleGlue', 'meltedChocolate', 'whiteChocolate', 'water'],
     wetness: 'dry',
     activity: [0, 0],
     passesGdm2h: [0, 0],
@@ -165,7 +159,6 @@ export const COVERINGS = [
     crumbCoatMm: 0,
     readyMin: 0,
     readyWhen: 'at once',
-    glueSetMin: 15,
     keepsMin: 14 * DAY_MIN,
     gloss: 0.05,
     combed: false,

@@ -5,7 +5,7 @@ describe('coverings', () => {
   it.each(COVERINGS.map((covering) => [covering.name, covering] as const))(
     '%s says what fixes paper, when it is ready, and how it looks',
     (_, covering) => {
-      expect(covering.glue).toMatch(/\w{3}/)
+      expect(covering.glues.length).toBeGreaterThan(0)
       expect(covering.readyWhen).toMatch(/\w{3}/)
       expect(covering.colour).toMatch(/^#[0-9a-f]{6}$/)
       expect(covering.readyMin).toBeGreaterThanOrEqual(0)

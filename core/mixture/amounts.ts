@@ -10,7 +10,7 @@ export type MadeMixture = {
   readonly id: MixtureId
   readonly name: string
   readonly ml: Working
-  readonly parts: readonly { readonly name: string; readonly amount: Working }[]
+  readonly parts: readonly { readonly name: string; readonly amount: Working; readonly isBought: boolean }[]
   readonly make: string
   readonly keeps: string
   readonly container: string
@@ -61,6 +61,7 @@ export function mixturesFor(uses: readonly MixtureUse[], unwanted: readonly Ingr
       container: mixture.container,
       parts: parts.map((part) => ({
         name: part.name,
+        isBought: !part.isAtHand,
         amount: part.gramsPerMl
           ? derive(
               part.name,

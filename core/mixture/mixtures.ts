@@ -5,6 +5,8 @@ type Part = {
   readonly name: string
   readonly share: number
   readonly gramsPerMl?: number
+  /** From the tap or the bench, never bought. */
+  readonly isAtHand?: true
   /** Keeps paper supple. */
   readonly isGlycerin?: true
 }
@@ -40,8 +42,8 @@ export const MIXTURES = [
     id: 'edibleGlue',
     name: 'Edible glue from offcuts',
     parts: [
-      { name: 'boiled, cooled water', share: 1 },
-      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.08 },
+      { name: 'boiled, cooled water', share: 1, isAtHand: true },
+      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.08, isAtHand: true },
     ],
     make: 'Tear small, pour the water over, stir after ten minutes till smooth; thin with drops. Tacky, not wet.',
     keeps: 'three days, covered and cold',
@@ -54,7 +56,7 @@ export const MIXTURES = [
     name: 'Damping mix',
     parts: [
       { name: 'strong clear alcohol', share: 0.75 },
-      { name: 'boiled, cooled water', share: 0.25 },
+      { name: 'boiled, cooled water', share: 0.25, isAtHand: true },
     ],
     make: 'Mix in a fine mister or a dish with a brush. No flame, no hot pan near.',
     keeps: 'the job, closed',
@@ -64,7 +66,7 @@ export const MIXTURES = [
       {
         without: 'alcohol',
         name: 'Damping with water alone',
-        parts: [{ name: 'boiled, cooled water', share: 1 }],
+        parts: [{ name: 'boiled, cooled water', share: 1, isAtHand: true }],
         costs: 'half as much at a time, dries three times as slowly, and paper softens sooner',
         driesTimes: 3,
       },
@@ -74,7 +76,7 @@ export const MIXTURES = [
     id: 'conditioner',
     name: 'Glycerin conditioner',
     parts: [
-      { name: 'boiled, cooled water', share: 0.87 },
+      { name: 'boiled, cooled water', share: 0.87, isAtHand: true },
       { name: 'glycerin', share: 0.13, isGlycerin: true },
     ],
     make: 'Stir, add colour if it is to be coloured. Brush on thinly; it stays supple and never sets hard.',
@@ -89,7 +91,7 @@ export const MIXTURES = [
     parts: [
       { name: 'gelatine powder', share: 0.25 },
       { name: 'glycerin', share: 0.25, isGlycerin: true },
-      { name: 'cold water', share: 0.5 },
+      { name: 'cold water', share: 0.5, isAtHand: true },
     ],
     make: 'Bloom the gelatine in the water, warm in short bursts till clear, stir in the glycerin, let bubbles rise. Hot: do not boil.',
     keeps: 'two days, cold; warm again once',
@@ -100,7 +102,7 @@ export const MIXTURES = [
         without: 'gelatine',
         name: 'Strong glycerin conditioner',
         parts: [
-          { name: 'boiled, cooled water', share: 0.75 },
+          { name: 'boiled, cooled water', share: 0.75, isAtHand: true },
           { name: 'glycerin', share: 0.25, isGlycerin: true },
         ],
         costs: 'loops hold less: make them shorter, pad them while they dry, and allow a day',
@@ -112,8 +114,8 @@ export const MIXTURES = [
     id: 'slurry',
     name: 'Paper slurry',
     parts: [
-      { name: 'boiled, cooled water', share: 1 },
-      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.14 },
+      { name: 'boiled, cooled water', share: 1, isAtHand: true },
+      { name: 'torn wafer offcuts', share: 0, gramsPerMl: 0.14, isAtHand: true },
     ],
     make: 'Blend till smooth, add powder colour, let the froth settle. It runs like cream.',
     keeps: 'the day',

@@ -1,6 +1,7 @@
 /** The plan: a chain of stages, each worked out from those before it. Nothing turns back. */
 import { chosenOption } from '../commission'
 import { mixturesFor, unwantedOf } from '../mixture'
+import { liquidsStage } from './stages/liquids'
 import type { Plan, PlanInputs } from './plan'
 import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
@@ -12,7 +13,7 @@ import { laidTooEarlyOf } from './stages/onTheCake'
 import { placeStage } from './stages/place'
 import { rememberStages, type RememberedStages } from './stages/remembered'
 import { eventAtOf, warmingAir } from './stages/road'
-import { picksIn, QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
+import { picksIn, placedSetMin, QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
 import { supplyStage } from './stages/supply'
 import { leafStatesOf, tallyOf } from './stages/tally'
 import { toColour } from './stages/tint'
@@ -31,7 +32,8 @@ function placed(stages: RememberedStages, { commission, workshop }: PlanInputs) 
   const cakeFacts = stages.cake({ cake, stack, air: warmingAir(brief), ...airs, fridgeC: workshop.fridgeC })
   const { travelling, mostTopMm } = travellingOf(brief, option)
   const { papers: shelf, tools } = workshop
-  const toPlace = { option, stack, shelf, punchesMm: tools.punchesMm, stepMinutes, learned }
+  const unwanted = unwantedOf(brief.limits)
+  const toPlace = { option, stack, shelf, punchesMm: tools.punchesMm, stepMinutes, learned, unwanted }
   const standing = placeStage({ ...toPlace, mostTopMm }, stages)
 
   const asWished = () => placeStage({ ...toPlace, mostTopMm: null }, stages).decorations
@@ -55,19 +57,20 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   })
   const sheets = sheetNeeds(groups)
 
-  const coloured = toColour(option.decorations, decorations)
+  const made = decorations.filter(({ elements }) => elements.length > 0)
+  const liquids = liquidsStage({ decorations: made, groups })
+  const coloured = toColour(option.decorations, made, liquids)
   const { dyes: shelf, dyeTrials: trials } = workshop
   const dishes = stages.tint({ coloured, groups, shelf, trials, tray: option.tray, limits: brief.limits })
 
   const { workroom, venue, transport } = brief
   const slowing = stages.slowing(workroom)
   const climates = { workroom, venue, transport: { airC: transport.airC, humidity: transport.humidity } }
-  const made = decorations.filter(({ elements }) => elements.length > 0)
   const known = { learned: learned.drying, limit: learned.limit, desiccantG: workshop.desiccantG }
   const dryings = stages.dry({ decorations: made, ...climates, ...known })
   const coverings = option.cake.tiers.map(({ covering }) => covering)
   const onTheCake = stages.onTheCake({ coverings, air: venue, eventAt: eventAtOf(brief) })
-  return { groups, sheets, dishes, made, slowing, dryings, onTheCake }
+  return { groups, sheets, liquids, dishes, made, slowing, dryings, onTheCake }
 }
 
 type CutColouredDried = ReturnType<typeof cutColouredDried>
@@ -87,8 +90,8 @@ function scheduled(
   const rests = { dryings, slowing, unwanted: unwantedOf(brief.limits), recuts: bench.recuts }
   const making = stages.work({ decorations: made, groups, baths: dishes.baths, ...rests, ...hands, ...places })
 
-  const picks = picksIn(made)
-  const wanted = { ...toSchedule(brief, option, workshop), warmMin: cakeFacts.warmMin, picks, others, walks }
+  const counted = { picks: picksIn(made), setMin: placedSetMin(made) }
+  const wanted = { ...toSchedule(brief, option, workshop), ...counted, warmMin: cakeFacts.warmMin, others, walks }
   const work = stages.schedule({ ...wanted, making, hands: learned.hands })
   const now = bench.tasks.length > 0 ? (bench.handedOver?.at ?? inputs.now) : 0
   const timetable = stages.timetable({ scheduled: work, walks, tasks: bench.tasks, now })
@@ -101,7 +104,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const onCake = placed(stages, inputs)
   const { option, learned, stack, cakeFacts, fits, decorations, bouquets, accents } = onCake
   const prepared = cutColouredDried(stages, inputs, onCake)
-  const { groups, sheets, dishes, made, slowing, dryings, onTheCake } = prepared
+  const { groups, sheets, liquids, dishes, made, slowing, dryings, onTheCake } = prepared
   const { work, tooBig, neverDry, timetable } = scheduled(stages, inputs, onCake, prepared)
 
   const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
@@ -110,8 +113,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const { cake, ownPieces } = option
   const inedible = inedibleOf({ cake, facts: cakeFacts, decorations, holders, accents })
   const careCard = careCardOf({ ...onCake, ...prepared, cake, decorations: made, inedible, venue: brief.venue })
-  const liquids = decorations.flatMap((each) => each.liquids)
-  const mixtures = mixturesFor(liquids, unwantedOf(brief.limits))
+  const mixtures = mixturesFor(Object.values(prepared.liquids).flat(), unwantedOf(brief.limits))
 
   const conditioned = stages.conditioned({
     decorations,
@@ -126,7 +128,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const tally = tallyOf({ ...facts, work, ownPieces, startBy, cautions, units })
   const leafStates = leafStatesOf(cautions, option.decorations.length > 0)
   return {
-    ...{ learned, stack, decorations, bouquets, accents, cake: cakeFacts, ...fits, groups, sheets, dishes },
+    ...{ learned, stack, decorations, bouquets, accents, cake: cakeFacts, ...fits, groups, sheets, liquids, dishes },
     ...{ slowing, conditioned, dryings, onTheCake, work, tooBig, timetable, ...supplied, wires, mixtures },
     ...{ careCard, inedible, cautions, tally, leafStates },
   }

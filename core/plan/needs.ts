@@ -1,6 +1,7 @@
 /** Everything that is bought for a job, from the plan of it. */
 import { derive, found, type Working } from '../quantity'
 import { chosenOption, type Commission } from '../commission'
+import { benchNeeds, keyOf, whole } from './benchNeeds'
 import { colourNeeds, merged, paperItem, paperName, type Need, type Prices } from '../supply'
 import type { Plan } from './plan'
 
@@ -25,23 +26,6 @@ const PACKS = {
   card: 10,
   desiccant: 20,
 } as const
-
-/** Water comes from the tap, offcuts from the bench. */
-const NOT_BOUGHT = ['boiled, cooled water', 'torn wafer offcuts', 'water']
-
-const keyOf = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-
-/** A count that is used whole. */
-const whole = (working: Working): Working =>
-  Number.isInteger(working.value)
-    ? working
-    : derive(working.label, 'count', 'whole ones', '{amount}, rounded up', { amount: working }, (v) =>
-        Math.ceil(v.amount - 1e-9),
-      )
 
 /**
  * What a job takes, item by item, each once.
@@ -72,9 +56,9 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       plan.dishes.dishes,
       plan.decorations.filter(({ elements }) => elements.length > 0),
     ).map(({ name, amount }) => ({ name, amount })),
-    ...plan.mixtures.flatMap(({ parts }) => parts.map(({ name, amount }) => ({ name, amount }))),
+    ...plan.mixtures.flatMap(({ parts }) => parts.filter(({ isBought }) => isBought)),
   ]
-    .filter(({ name, amount }) => amount.value > 0 && !NOT_BOUGHT.includes(name))
+    .filter(({ amount }) => amount.value > 0)
     .map(({ name, amount }): Need => ({
       item: `liquid ${keyOf(name)}`,
       name,
@@ -204,6 +188,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     ...sheets,
     ...dyes,
     ...liquids,
+    ...benchNeeds(plan.decorations),
     ...wires,
     ...tape,
     ...holders,

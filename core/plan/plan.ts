@@ -14,6 +14,7 @@ import type { Fitting } from './stages/boxFit'
 import type { CakeFacts } from './stages/cake'
 import type { CutGroup, Nested } from './stages/cutting/group'
 import type { Conditioned } from './stages/conditioned'
+import type { Liquids } from './stages/liquids'
 import type { SoakedDrying } from './stages/dry'
 import type { Slowing } from './stages/rests'
 import type { Inedible } from './stages/inedible'
@@ -67,6 +68,8 @@ export type Plan = {
   /** Sheets and discs with what is cut from them, and how many of each size are opened. */
   readonly groups: readonly CutGroup[]
   readonly sheets: readonly SheetNeed[]
+  /** Mixtures that each decoration takes, step by step. */
+  readonly liquids: Liquids
   /** Colours in dishes and baths, and whether they suit. */
   readonly dishes: DishWork
   /** How this room dries damped paper; each way in which soaked film dries. */

@@ -19,8 +19,6 @@ export type TierToDress = {
     /** Covered no earlier than so long before the event. */
     readonly keepsMin: number
   } | null
-  /** Minutes until what is glued on its covering holds. */
-  readonly glueSetMin: number
 }
 
 export type TimetableQuestion = {

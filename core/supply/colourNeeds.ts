@@ -11,12 +11,12 @@ type Finished = {
 }
 
 /**
- * What dishes are thinned with, by carrier, and what finishes take, by finish and colour.
+ * What dishes are thinned with, by carrier, water aside, and what finishes take, by finish and colour.
  *
  * By hand: dishes of 4.8 ml and 5.8 ml in strong clear alcohol take 10.6 ml of it.
  */
 export function colourNeeds(dishes: readonly Dish[], decorations: readonly Finished[]): readonly ColourNeed[] {
-  const thinned = dishes.filter(({ colouring: { way } }) => way !== 'slurry')
+  const thinned = dishes.filter(({ colouring: { way, carrier } }) => way !== 'slurry' && carrier !== 'water')
   const carriers = [...new Set(thinned.map(({ colouring: { carrier } }) => carrier))].map(
     (carrier: Carrier): ColourNeed => {
       const own = thinned.filter(({ colouring }) => colouring.carrier === carrier)

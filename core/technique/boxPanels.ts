@@ -173,10 +173,10 @@ export const boxPanels = defineTechnique({
         'last. Fold the accents over the corners to hide the joints.',
       minutes: { perPiece: 0.5, perElement: 4, fixed: 5 },
       onCake: true,
-      rest: fixed(30),
     },
   ],
-  consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],
+  fixed: () => ({ by: 'back', share: 1 }),
+  gluedWith: ['pipingGel', 'edibleGlue'],
   cautions: [{ id: 'boxBlade', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
   failures: [
     {

@@ -143,10 +143,10 @@ export const bud = defineTechnique({
     },
   ],
   liquids: [
-    { mixture: 'damping', per: 'dm2', ml: 0.4 },
-    { mixture: 'edibleGlue', per: 'piece', ml: 0.04 },
+    { mixture: 'damping', at: 'roll', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', at: 'roll', per: 'piece', ml: 0.04 },
   ],
-  consumables: ['edible glue', 'strong clear alcohol and water to damp'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [{ id: 'budWire', at: 'roll', say: 'Wire is not food: never bare into cake, count every one in and out.' }],
   failures: [
     {

@@ -133,8 +133,7 @@ export const butterfly = defineTechnique({
       rest: fixed(15),
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
-  consumables: ['edible dust', 'a dot of edible glue or piping gel for each'],
+  fixed: () => ({ by: 'dot', joints: 1 }),
   cautions: [
     { id: 'dust', at: 'fold', say: 'Fine dust: work over paper, do not breathe it, wear a mask for much of it.' },
   ],

@@ -114,8 +114,8 @@ export const castMesh = defineTechnique({
       onCake: true,
     },
   ],
-  liquids: [{ mixture: 'slurry', per: 'dm2', ml: 8 }],
-  consumables: ['water, about six times the paper’s weight', 'powder colour', 'piping gel in dots'],
+  liquids: [{ mixture: 'slurry', at: 'blend', per: 'dm2', ml: 8 }],
+  fixed: () => ({ by: 'dot', joints: 3 }),
   cautions: [
     {
       id: 'meshPan',

@@ -167,8 +167,9 @@ export const cuppedBloom = defineTechnique({
       hold: { place: 'foamHole', per: 'element' },
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.06 }],
-  consumables: ['gel or powder colour in strong clear alcohol', 'edible glue', 'coloured sugar for the tips'],
+  liquids: [{ mixture: 'edibleGlue', at: 'assemble', per: 'piece', ml: 0.06 }],
+  supplies: [{ supply: 'colouredSugar', at: 'assemble', per: 'element', amount: 1.5 }],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'cuppedAlcohol', at: 'colour', say: 'Strong alcohol burns: no flame, no hot pan near.' },
     { id: 'cuppedWire', at: 'assemble', say: 'Wire is not food: never bare into cake, count every one in and out.' },

@@ -3,13 +3,13 @@ import type { FlatSide } from '../cake'
 import type { DryingWay } from '../dry'
 import type { Outline, Point3 } from '../geometry'
 import type { Learned } from '../learn'
-import type { PaperId, StockShape } from '../material'
+import type { GlueId, Ingredient, PaperId, StockShape } from '../material'
 import type { Working } from '../quantity'
 import type { FinishId } from './finish'
 import type { Assembly } from './assembly'
 import type { Colouring } from '../tint'
 import type { Portion } from './film/portion'
-import type { LiquidUse } from './liquid'
+import type { Fixing, LiquidUse, SupplyUse } from './liquid'
 import type { Glued, Step } from './step'
 import type { Mesh } from './mesh'
 import type { Wiring } from './wiring'
@@ -152,9 +152,6 @@ export type PieceKind = {
 /** A point of the tier's side, so far off its wall. */
 export type Wall = (angleDeg: number, heightMm: number, outMm: number) => Point3
 
-/** Ingredients that clients ask to leave out. */
-export type Ingredient = 'gelatine' | 'dairy' | 'alcohol'
-
 /** Heat that paper is worked with. */
 export type Heat = 'pan' | 'oil' | 'steam'
 
@@ -239,7 +236,13 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly steps: readonly Step[]
   /** Mixtures it is worked with, besides colour. */
   readonly liquids?: readonly LiquidUse[]
-  readonly consumables: readonly string[]
+  /** What else is used up. */
+  readonly supplies?: readonly SupplyUse[]
+  /** What is needed and kept: moulds, foam, a former. */
+  readonly tools?: readonly string[]
+  /** How elements are fixed on the cake, and what they are best fixed with where the covering allows it. */
+  readonly fixed: (parameters: z.infer<Parameters>) => Fixing
+  readonly gluedWith?: readonly GlueId[]
   readonly cautions: readonly TechniqueCaution[]
   readonly failures: readonly Failure[]
   /** What holds an element of a size. */

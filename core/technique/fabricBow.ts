@@ -4,7 +4,8 @@
  *
  * By hand: a bow seen 120 mm across with a ribbon 34 mm wide: each loop reaches 60 mm and back with a tenth for its
  * belly, 2 × 60 × 1.1 + 10 = 142 mm long;
- * two loops, two tails and a knot: 5 pieces; a film of 0.8 ml for each dm² on both faces.
+ * two loops, two tails and a knot: 5 pieces; the film goes over whole sheets, 5 ml for each dm² and face: for two A4,
+ * 2 × 6.237 × 2 × 5 = 125 ml.
  */
 import { z } from 'zod'
 import { polyline, rectangle, type Point } from '../geometry'
@@ -23,10 +24,6 @@ const parameters = z.strictObject({
 /** A loop goes out and back, with a tenth more for its belly, and is gathered over this much at the knot. */
 const BELLY = 1.1
 const GATHERED_MM = 10
-const MM2_PER_DM2 = 10000
-const FILM_ML_PER_DM2 = 0.8
-
-const loopLength = (seenMm: number): number => seenMm * BELLY + GATHERED_MM
 
 export const fabricBow = defineTechnique({
   id: 'fabricBow',
@@ -131,25 +128,6 @@ export const fabricBow = defineTechnique({
       },
     ]
   },
-  figures: ({ seenMm, ribbonMm, tailMm }, count) => {
-    const each = found(
-      'ribbon in a bow',
-      ((2 * loopLength(seenMm) + 2 * (tailMm + GATHERED_MM) + ribbonMm) * ribbonMm) / MM2_PER_DM2,
-      'area',
-      'loops, tails and knot',
-    )
-    return [
-      derive(
-        'film',
-        'volume',
-        'film on both faces',
-        '{count} × {each} × 2 × {perDm2}',
-        { count, each, perDm2: starting('film for a dm²', FILM_ML_PER_DM2, 'volume', 'guess') },
-        (v) => v.count * v.each * 2 * v.perDm2,
-      ),
-    ]
-  },
-
   steps: [
     {
       id: 'coat',
@@ -176,8 +154,11 @@ export const fabricBow = defineTechnique({
       rest: untilHandled(120),
     },
   ],
-  liquids: [{ mixture: 'gelatineFilm', per: 'dm2', ml: 5 }],
-  consumables: ['gelatine, glycerin and water, 1 : 1 : 2 by volume', 'edible dust', 'edible glue'],
+  liquids: [
+    { mixture: 'gelatineFilm', at: 'coat', per: 'sheetDm2', ml: 5, faces: 2 },
+    { mixture: 'edibleGlue', at: 'tie', per: 'piece', ml: 0.1 },
+  ],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     { id: 'gelatine', at: 'coat', say: 'Contains gelatine, from animals: ask who eats it, and read its label.' },
     { id: 'hotFilm', at: 'coat', say: 'The warm film burns and sticks: short bursts, never boiling.' },

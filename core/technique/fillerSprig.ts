@@ -104,8 +104,8 @@ export const fillerSprig = defineTechnique({
       minutes: { perPiece: 0.15, perElement: 2, fixed: 4 },
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],
-  consumables: ['edible glue', 'wire tape, half width'],
+  liquids: [{ mixture: 'edibleGlue', at: 'snip', per: 'piece', ml: 0.02 }],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'sprigWire', at: 'join', say: 'Wires are not food and their ends prick: into a holder, counted in and out.' },
   ],

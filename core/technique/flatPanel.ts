@@ -92,10 +92,10 @@ export const flatPanel = defineTechnique({
       say: 'A thin, even coat of gel over the whole back, edges above all. Lay from the middle out, each end over the last. Trim the foot.',
       minutes: { perElement: 5, fixed: 5 },
       onCake: true,
-      rest: fixed(30),
     },
   ],
-  consumables: ['piping gel or syrup, 0.1 to 0.4 g for each dm², thin and even'],
+  fixed: () => ({ by: 'back', share: 1 }),
+  gluedWith: ['pipingGel', 'edibleGlue'],
   cautions: [{ id: 'bladePanel', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
   failures: [
     {

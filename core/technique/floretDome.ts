@@ -139,10 +139,10 @@ export const floretDome = defineTechnique({
     },
   ],
   liquids: [
-    { mixture: 'damping', per: 'dm2', ml: 0.4 },
-    { mixture: 'edibleGlue', per: 'piece', ml: 0.05 },
+    { mixture: 'damping', at: 'wire', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', at: 'wire', per: 'piece', ml: 0.05 },
   ],
-  consumables: ['edible glue, a dot for each patch', 'half foam balls, wrapped in film', 'wire tape'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'floretPunch', at: 'cut', say: 'A punch’s edge is sharp: fingers beside, not below.' },
     {

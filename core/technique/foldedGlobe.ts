@@ -102,8 +102,8 @@ export const foldedGlobe = defineTechnique({
       rest: fixed(15),
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.1 }],
-  consumables: ['edible glue, a thin line on each half circle'],
+  liquids: [{ mixture: 'edibleGlue', at: 'fold', per: 'piece', ml: 0.1 }],
+  fixed: () => ({ by: 'dot', joints: 3 }),
   cautions: [{ id: 'punch', at: 'punch', say: 'A punch’s edge is sharp: fingers beside, not below.' }],
   failures: [
     {

@@ -140,11 +140,8 @@ export const formedSail = defineTechnique({
       onCake: true,
     },
   ],
-  consumables: [
-    'thin wash of colour in water or strong clear alcohol',
-    'bubble wrap, foil or tubes to dry over',
-    'piping gel for the feet',
-  ],
+  tools: ['bubble wrap, foil or tubes to dry over'],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     {
       id: 'wash',

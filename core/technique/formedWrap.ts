@@ -111,11 +111,16 @@ export const formedWrap = defineTechnique({
       say: 'While it still bends: gel on the overlap and here and there behind, wrap, press the joint.',
       minutes: { perElement: 5, fixed: 5 },
       onCake: true,
-      rest: fixed(30),
     },
   ],
-  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
-  consumables: ['glycerin conditioner', 'cling film and a little grease for the dummy', 'piping gel'],
+  liquids: [{ mixture: 'conditioner', at: 'condition', per: 'dm2', ml: 0.47 }],
+  supplies: [
+    { supply: 'clingFilm', at: 'press', per: 'job', amount: 1500 },
+    { supply: 'foodFat', at: 'press', per: 'job', amount: 5 },
+  ],
+  tools: ['a dummy to form it on'],
+  fixed: () => ({ by: 'back', share: 0.35 }),
+  gluedWith: ['pipingGel'],
   cautions: [
     {
       id: 'dummySize',

@@ -129,10 +129,11 @@ export const freeLeafStem = defineTechnique({
     },
   ],
   liquids: [
-    { mixture: 'damping', per: 'dm2', ml: 0.4 },
-    { mixture: 'edibleGlue', per: 'piece', ml: 0.06 },
+    { mixture: 'damping', at: 'cut', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', at: 'glue', per: 'piece', ml: 0.06 },
   ],
-  consumables: ['edible glue', 'wire tape, half width', 'foam to stand them in'],
+  tools: ['foam to stand them in'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'freeLeafBlade', at: 'cut', say: 'Fingers behind the blade.' },
     { id: 'freeLeafWire', at: 'glue', say: 'Wire is not food: into a food-safe holder, counted in and out.' },

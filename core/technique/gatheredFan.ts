@@ -112,8 +112,9 @@ export const gatheredFan = defineTechnique({
       rest: untilHandled(30),
     },
   ],
-  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.47 }],
-  consumables: ['glycerin, water and shimmer for the sponge', 'strong clear alcohol in a mister'],
+  liquids: [{ mixture: 'conditioner', at: 'sponge', per: 'sheetDm2', ml: 0.47 }],
+  supplies: [{ supply: 'alcohol', at: 'pleat', per: 'piece', amount: 0.3 }],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     { id: 'alcohol', at: 'pleat', say: 'Alcohol mist burns: no flame, no hot pan or oven near, and air the room.' },
   ],

@@ -35,7 +35,6 @@ export {
   type CompositionKind,
   type Failure,
   type Heat,
-  type Ingredient,
   type Layout,
   type Means,
   type PieceKind,
@@ -76,7 +75,8 @@ export {
 } from './petal'
 export type { Mesh, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
-export { MIXTURE_IDS, type MixtureId } from './liquid'
+export { MIXTURE_IDS, type Fixing, type LiquidUse, type MixtureId, type SupplyUse } from './liquid'
+export type { Ingredient } from '../material'
 export {
   boxPanels,
   bud,

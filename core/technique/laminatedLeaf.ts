@@ -63,8 +63,9 @@ export const laminatedLeaf = defineTechnique({
       minutes: { perPiece: 0.3, perElement: 4, fixed: 5 },
     },
   ],
-  liquids: [{ mixture: 'conditioner', per: 'dm2', ml: 0.24 }],
-  consumables: ['conditioner of glycerin and water with colour', 'wire tape', 'foam to stand them in'],
+  liquids: [{ mixture: 'conditioner', at: 'laminate', per: 'dm2', ml: 0.47, plies: 2 }],
+  tools: ['foam to stand them in'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'laminateBlade', at: 'laminate', say: 'Cut away from the hand, and beside the wire, not into it.' },
     { id: 'branchWire', at: 'join', say: 'Wire and tape are not food: into a food-safe holder, counted in and out.' },

@@ -143,8 +143,9 @@ export const layeredWings = defineTechnique({
       rest: untilHandled(30),
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.15 }],
-  consumables: ['food-safe pencil and template card', 'edible glue, dots', 'piping gel for the back'],
+  liquids: [{ mixture: 'edibleGlue', at: 'stack', per: 'piece', ml: 0.15 }],
+  supplies: [{ supply: 'templateCard', at: 'trace', per: 'job', amount: 1 }],
+  fixed: () => ({ by: 'back', share: 0.3 }),
   cautions: [
     {
       id: 'wingBlade',

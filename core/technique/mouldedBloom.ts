@@ -146,10 +146,11 @@ export const mouldedBloom = defineTechnique({
     },
   ],
   liquids: [
-    { mixture: 'conditioner', per: 'dm2', ml: 0.94 },
-    { mixture: 'edibleGlue', per: 'piece', ml: 0.08 },
+    { mixture: 'conditioner', at: 'mould', per: 'dm2', ml: 0.47, faces: 2, bowlMl: 60 },
+    { mixture: 'edibleGlue', at: 'assemble', per: 'piece', ml: 0.08 },
   ],
-  consumables: ['conditioner of glycerin and water', 'edible glue', 'half-spheres'],
+  tools: ['half-spheres'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     {
       id: 'mouldedSlip',

@@ -136,10 +136,11 @@ export const openBloom = defineTechnique({
     },
   ],
   liquids: [
-    { mixture: 'damping', per: 'dm2', ml: 0.4 },
-    { mixture: 'edibleGlue', per: 'piece', ml: 0.04 },
+    { mixture: 'damping', at: 'cup', per: 'dm2', ml: 0.4 },
+    { mixture: 'edibleGlue', at: 'assemble', per: 'piece', ml: 0.04 },
   ],
-  consumables: ['strong clear alcohol and boiled, cooled water', 'edible glue, a dot for each petal', 'bumpy foam'],
+  tools: ['bumpy foam'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     {
       id: 'openBloomAlcohol',

@@ -122,11 +122,8 @@ export const panSail = defineTechnique({
       onCake: true,
     },
   ],
-  consumables: [
-    'powder colour in water, in a wide bowl',
-    'a second, stronger colour in a mister',
-    'piping gel for the feet',
-  ],
+  tools: ['a dry non-stick pan', 'a wide bowl to dip in', 'a fine mister'],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     { id: 'pan', at: 'pan', say: 'The pan burns: tongs, and sleeves up. No alcohol near it.' },
     { id: 'powder', at: 'pan', say: 'Powder colour only: sugar, as in many gels, sticks and browns.' },

@@ -54,8 +54,9 @@ export const patchedLeaf = defineTechnique({
       minutes: { perPiece: 0.3, perElement: 3, fixed: 5 },
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.05 }],
-  consumables: ['edible glue, a dot for each patch', 'wire tape', 'foam to stand them in'],
+  liquids: [{ mixture: 'edibleGlue', at: 'patch', per: 'piece', ml: 0.05 }],
+  tools: ['foam to stand them in'],
+  fixed: () => ({ by: 'wire' }),
   cautions: [
     { id: 'patchBlade', at: 'cut', say: 'Several plies need a sharp blade: away from the hand.' },
     { id: 'patchWire', at: 'join', say: 'Wire and tape are not food: into a food-safe holder, counted in and out.' },

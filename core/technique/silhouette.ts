@@ -174,7 +174,8 @@ export const silhouette = defineTechnique({
       onCake: true,
     },
   ],
-  consumables: ['food-safe pencil and template card', 'piping gel'],
+  supplies: [{ supply: 'templateCard', at: 'trace', per: 'job', amount: 1 }],
+  fixed: ({ footMm }) => (footMm > 0 ? { by: 'foot', joints: 1 } : { by: 'back', share: 1 }),
   cautions: [{ id: 'outlineBlade', at: 'trace', say: 'A fine blade: fingers behind it, a mat below.' }],
   failures: [
     { seen: 'Narrow parts bend over', because: 'thin paper, or damp air', next: 'thicker paper, or laid on the side' },

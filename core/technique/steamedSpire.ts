@@ -100,7 +100,8 @@ export const steamedSpire = defineTechnique({
       hold: { place: 'foamHole', per: 'element' },
     },
   ],
-  consumables: ['edible dust', 'skewers and foam to dry them standing'],
+  tools: ['foam to dry them standing'],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     {
       id: 'steam',

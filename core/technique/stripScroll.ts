@@ -91,8 +91,8 @@ export const stripScroll = defineTechnique({
       rest: fixed(10),
     },
   ],
-  liquids: [{ mixture: 'edibleGlue', per: 'piece', ml: 0.02 }],
-  consumables: ['edible glue, a dab for each end', 'piping gel to set them'],
+  liquids: [{ mixture: 'edibleGlue', at: 'wind', per: 'piece', ml: 0.02 }],
+  fixed: () => ({ by: 'dot', joints: 2 }),
   cautions: [{ id: 'bladeStrip', at: 'cut', say: 'A sharp blade along a ruler: fingers behind it, a mat below.' }],
   failures: [
     { seen: 'Arcs open again', because: 'the ends were not held till dry', next: 'clip each for five minutes' },

@@ -79,7 +79,12 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
     expect(technique.steps.slice(0, -1).some(({ onCake }) => onCake)).toBe(false)
     if (technique.skin) expect(technique.steps.at(-1)!.onCake).toBe(true)
     expect(technique.failures.length).toBeGreaterThan(0)
-    expect(technique.consumables.length).toBeGreaterThan(0)
+    // What is wetted or used up says at which of its steps.
+    const ids = technique.steps.map(({ id }) => id)
+    for (const { at } of [...(technique.liquids ?? []), ...(technique.supplies ?? [])]) expect(ids).toContain(at)
+    // What stands on wires is not glued; everything else is.
+    const fixing = technique.fixed(technique.startingParameters as never)
+    expect(fixing.by === 'wire').toBe(technique.wiring !== undefined)
     technique.cautions.forEach(({ at }) => expect(technique.steps.map(({ id }) => id)).toContain(at))
     expect(technique.papers.length).toBeGreaterThan(0)
     expect(Object.keys(technique.unfit).some((paper) => technique.papers.includes(paper as never))).toBe(false)

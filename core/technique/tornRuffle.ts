@@ -126,10 +126,10 @@ export const tornRuffle = defineTechnique({
         'the fingers and press its foot on; each row over the last.',
       minutes: { perElement: 2.5, fixed: 5 },
       onCake: true,
-      rest: fixed(30),
     },
   ],
-  consumables: ['boiled, cooled water or a thin edible glue, brushed'],
+  fixed: () => ({ by: 'back', share: 0.2 }),
+  gluedWith: ['water', 'edibleGlue', 'buttercream'],
   cautions: [{ id: 'dampCover', at: 'set', say: 'A cover that shines is too wet: the strips dissolve at their foot.' }],
   failures: [
     { seen: 'Strips go see-through and tear', because: 'the cover was wet', next: 'dab it, wait till it tacks' },

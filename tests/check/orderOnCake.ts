@@ -3,7 +3,7 @@
  * techniques and coverings, sharing nothing with the search.
  */
 import { chosenOption, type Commission } from '../../core/commission'
-import { coveringOf } from '../../core/material'
+import { coveringOf, glueOf } from '../../core/material'
 import type { Plan } from '../../core/plan'
 import { dayOf, parseMoment, valueOf, weekdayOf } from '../../core/quantity'
 import type { Slot } from '../../core/schedule'
@@ -135,8 +135,8 @@ export function orderFaults(plan: Plan, commission: Commission, workshop: Worksh
     ['set', 'picksOut', 'photograph', 'pack', 'loadCar', 'drive', 'handOver'] as const
   ).map((kind) => of(kind))
   if (places.length > 0) {
-    const touched = made.filter(({ technique }) => !techniqueOf(technique).skin).flatMap(({ id }) => tiersOf(id))
-    const setMin = Math.max(0, ...touched.map((at) => coveringOf(cake.tiers[at]!.covering).glueSetMin))
+    const placed = made.filter(({ technique }) => !techniqueOf(technique).skin)
+    const setMin = Math.max(0, ...placed.flatMap(({ gluings }) => gluings.map(({ glue }) => glueOf(glue).setMin)))
     after('set before picks come out', first(picks!), last(places), setMin)
     after('set before it is photographed', first(photographs!), last(places), setMin)
     after(

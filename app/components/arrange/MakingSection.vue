@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import type { PlannedDecoration } from '#core/decoration'
+import { gluesFor, type PlannedDecoration } from '#core/decoration'
+import { coveringOf, benchSupplyOf, glueOf, type GlueId } from '#core/material'
+import { mixtureOf, unwantedOf } from '#core/mixture'
 import { computed } from 'vue'
 import { printDuration } from '#core/quantity'
-import { GLUED, type Glued } from '#core/technique'
+import { GLUED, techniqueOf, type Glued } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import FigureLink from '~/components/working/FigureLink.vue'
 
 /** How a decoration is made, with what it needs and what can hurt or fail at each step. */
 const props = defineProps<{ made: PlannedDecoration }>()
-const { plan, option, editOption } = usePlanned()
+const { plan, commission, option, editOption } = usePlanned()
 const GLUED_WORDS: Readonly<Record<Glued, string>> = {
   beforeStacking: 'on each tier, before the tiers are stacked',
   afterStacking: 'on the stacked cake',
@@ -19,6 +21,21 @@ const glue = (when: Glued): void =>
     const own = decorations.find(({ id }) => id === props.made.id)
     if (own) own.glued = when
   })
+const wanted = computed(() => option.value.decorations.find(({ id }) => id === props.made.id) ?? null)
+/** Glues that hold on every covering it stands on. */
+const glues = computed<readonly GlueId[]>(() => {
+  const unwanted = unwantedOf(commission.value.brief.limits)
+  const [first = [], ...others] = props.made.gluings.map(({ covering }) =>
+    gluesFor(techniqueOf(props.made.technique), covering, unwanted),
+  )
+  return first.filter((id) => others.every((own) => own.includes(id)))
+})
+const fixWith = (glue: GlueId | null): void =>
+  editOption('what it is fixed with', ({ decorations }) => {
+    const own = decorations.find(({ id }) => id === props.made.id)
+    if (own) own.glue = glue
+  })
+const mixtures = computed(() => (plan.value.liquids[props.made.id] ?? []).filter(({ at }) => at !== null))
 /** How long it rests here after a step. */
 function restWords({ id }: PlannedDecoration['steps'][number]): string {
   const making = plan.value.work.making.find(({ decoration }) => decoration === props.made.id)
@@ -62,8 +79,35 @@ function restWords({ id }: PlannedDecoration['steps'][number]): string {
         >{{ figure.label }} <FigureLink :working="figure"
       /></span>
     </p>
-    <p class="mt-2 text-[0.9rem] text-ink-soft">
-      Needs {{ made.consumables.join('; ') }}.<template v-for="part in made.removals" :key="part.name">
+    <div v-if="made.gluings.length > 0" class="mt-2 text-[0.92rem]" data-testid="fixing">
+      <label v-if="glues.length > 0" class="block"
+        >Fixed with<select
+          class="field-input"
+          data-testid="glue"
+          :value="wanted?.glue && glues.includes(wanted.glue) ? wanted.glue : ''"
+          @change="fixWith((($event.target as HTMLSelectElement).value || null) as GlueId | null)"
+        >
+          <option value="">the usual: {{ glueOf(glues[0]!).name }}</option>
+          <option v-for="id in glues" :key="id" :value="id">{{ glueOf(id).name }}</option>
+        </select></label
+      >
+      <p v-for="gluing in made.gluings" :key="gluing.covering" class="mt-1">
+        On {{ coveringOf(gluing.covering).name.toLowerCase() }}: {{ glueOf(gluing.glue).name
+        }}<template v-if="gluing.grams.value > 0">, <FigureLink :working="gluing.grams" /></template>,
+        {{ glueOf(gluing.glue).say }}; held {{ Math.round(glueOf(gluing.glue).holdMin * 60) }} s, holds after
+        {{ glueOf(gluing.glue).setMin }} min.
+      </p>
+    </div>
+    <p class="mt-2 text-[0.9rem]" data-testid="needs">
+      Needs
+      <template v-for="(each, at) in mixtures" :key="`${each.mixture} ${at}`"
+        ><FigureLink :working="each.ml" /> of {{ mixtureOf(each.mixture).name.toLowerCase() }} to {{ each.ml.label }};
+      </template>
+      <template v-for="(each, at) in made.used" :key="`${each.supply} ${at}`"
+        ><FigureLink :working="each.amount" /> of {{ benchSupplyOf(each.supply).name }};
+      </template>
+      <template v-if="made.tools.length > 0">{{ made.tools.join(', ') }};</template>
+      <template v-for="part in made.removals" :key="part.name">
         {{ part.count }} {{ part.name }}, counted in and out.</template
       >
     </p>

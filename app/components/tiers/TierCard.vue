@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, ChevronDown, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { spacerSchema, tierSchema, type StandingTier, type Tier } from '#core/cake'
-import { COVERINGS, coveringOf, type CoveringId } from '#core/material'
+import { COVERINGS, coveringOf, glueOf, type CoveringId } from '#core/material'
 import type { Plan } from '#core/plan'
 import { printDuration, printQuantity } from '#core/quantity'
 import QuantityField from '~/components/ui/QuantityField.vue'
@@ -138,7 +138,7 @@ const odd = computed(() =>
       >
       Paper: {{ covering.readyWhen
       }}<template v-if="covering.readyMin > 0"> (about {{ printDuration(covering.readyMin) }})</template>; fix with
-      {{ covering.glue }}.
+      {{ covering.glues.map((id) => glueOf(id).name).join(', or ') }}.
     </p>
     <div v-if="isOpen" class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-3">
       <QuantityField

@@ -1,5 +1,7 @@
 /** What a card says of a step at the bench. */
 import { stepKey, type PlannedDecoration } from '../../decoration'
+import { benchSupplyOf, glueOf } from '../../material'
+import { mixtureOf } from '../../mixture'
 import { dryingOf, type Plan } from '../../plan'
 import { printWorkingValue, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
@@ -114,6 +116,24 @@ function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
   ]
 }
 
+/** Mixtures, glue and other things that a step takes; all of its turns together. */
+function takenAt({ made, step }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
+  const mixtures = (plan.liquids[made.id] ?? []).filter(({ at }) => at === step.id)
+  const used = made.used.filter(({ at }) => at === step.id)
+  const gluings = step.id === made.setting.id ? made.gluings.filter(({ grams }) => grams.value > 0) : []
+  return [
+    ...mixtures.map(({ mixture, ml }) => ({
+      label: mixtureOf(mixture).name.toLowerCase(),
+      text: printWorkingValue(ml, units),
+    })),
+    ...used.map(({ supply, amount }) => ({
+      label: benchSupplyOf(supply).name,
+      text: printWorkingValue(amount, units),
+    })),
+    ...gluings.map(({ glue, grams }) => ({ label: glueOf(glue).name, text: printWorkingValue(grams, units) })),
+  ]
+}
+
 function pictureOf({ made, step, turn }: InWork): CardPicture {
   const { id, drying, steps } = made
   if (turn.load)
@@ -139,7 +159,7 @@ export function makeCard(at: InWork, wanted: Wanted): Told {
       ...pieceAmounts(at, wanted),
       ...(of.turns > 1 && !turn.load ? [{ label: 'this turn', text: `${of.turn} of ${of.turns}` }] : []),
       ...colourAmounts(at, wanted),
-      ...made.liquids.slice(0, 2).map(({ ml }) => ({ label: ml.label, text: printWorkingValue(ml, units) })),
+      ...takenAt(at, wanted),
     ],
     watch: watchOf(made.failures),
     cautions: made.cautions.filter((caution) => caution.at === step.id).map(({ say }) => say),

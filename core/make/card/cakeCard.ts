@@ -1,7 +1,7 @@
 /** What a card says of work at the cake, at the box and on the road. */
 import { chosenOption } from '../../commission'
 import type { Slot } from '../../schedule'
-import { coveringOf } from '../../material'
+import { coveringOf, glueOf } from '../../material'
 import { printWorkingValue } from '../../quantity'
 import { PLACE } from '../../schedule'
 import { tierToDress } from '../../plan'
@@ -77,7 +77,17 @@ export function placeCard({ plan, units }: Wanted): Told {
       'As the placing guide in Deliver numbers them: focal first, then the large ones, then fill.',
       ...placed.map(({ name, setting }) => `${name}: ${setting.say}`),
     ],
-    amounts: placed.map(({ called, count }) => ({ label: called, text: printWorkingValue(count, units) })),
+    amounts: [
+      ...placed.map(({ called, count }) => ({ label: called, text: printWorkingValue(count, units) })),
+      ...placed.flatMap(({ name, gluings }) =>
+        gluings
+          .filter(({ grams }) => grams.value > 0)
+          .map(({ glue, grams }) => ({
+            label: `${glueOf(glue).name}, ${name.toLowerCase()}`,
+            text: printWorkingValue(grams, units),
+          })),
+      ),
+    ],
     ledger: ledgerOf(PLACE, plan.work.place, plan),
     picture: { kind: 'cake' },
   }

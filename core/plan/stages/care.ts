@@ -3,11 +3,11 @@ import type { Cake, StandingTier } from '../../cake'
 import { careCard, type CareCard } from '../../care'
 import type { PlannedDecoration } from '../../decoration'
 import type { Climate } from '../../dry'
-import { coveringOf, paperOf } from '../../material'
+import { glueOf, paperOf } from '../../material'
 import type { PlannedAccent } from './accents'
 import type { SoakedDrying } from './dry'
 import type { Inedible } from './inedible'
-import { tiersTouched } from './judge'
+import { tiersTouched } from './standing'
 import type { OnTier } from './onTheCake'
 
 type CareInputs = {
@@ -39,7 +39,7 @@ export function careCardOf(inputs: CareInputs): CareCard {
       isFilm: isFilm(each),
       isWired: each.removals.some(({ stays }) => stays),
     })),
-    glues: [...new Set(tiersTouched(film, stack).map(({ covering }) => coveringOf(covering).glue))],
+    glues: [...new Set(film.flatMap(({ gluings }) => gluings.map(({ glue }) => glueOf(glue).name)))],
     venueHumidity: venue.humidity,
     venueSoftMin: soonest([...dryings.map(({ estimate }) => estimate.venueSoftMin), ...onTiers]),
     inedible: inedible.map(({ id, name, count: { value }, where, stays }) => ({

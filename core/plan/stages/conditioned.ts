@@ -24,9 +24,9 @@ export const conditionedOf = ({
 }): readonly Conditioned[] =>
   decorations.flatMap(({ id, name, technique, paper, thicknessMm, elements }) => {
     const { kind } = paperOf(paper)
-    const brushed = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture, per, ml }) => {
+    const brushed = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture, per, ml, plies = 1 }) => {
       const share = glycerinShare(withoutAny(mixtureOf(mixture), unwanted))
-      return per === 'dm2' && share > 0 ? [{ ml, share }] : []
+      return per !== 'piece' && share > 0 ? [{ ml: ml / plies, share }] : []
     })[0]
     if (!brushed || elements.length === 0) return []
     const minutes = conditionedTouchMin(paperSheet(kind, thicknessMm), brushed.ml, brushed.share, room)

@@ -16,6 +16,7 @@ import type { CutGroup } from './cutting/group'
 import type { SoakedDrying } from './dry'
 import { roadWorking } from './road'
 import { unsureOf } from './schedule'
+import { aboveTopOf, feetOn, narrowLedgeOf } from './standing'
 import type { DishWork } from './tint'
 
 type CautionInputs = {
@@ -35,10 +36,6 @@ type CautionInputs = {
   readonly laidTooEarly: Facts['laidTooEarly']
 }
 
-/** The tiers that some decorations touch. */
-export const tiersTouched = (decorations: readonly PlannedDecoration[], stack: readonly StandingTier[]) =>
-  [...new Set(decorations.flatMap(({ elements }) => elements.map(({ tier }) => tier)))].map((tier) => stack[tier]!)
-
 const timetableWords = (timetable: Plan['timetable']): string | null => {
   if (timetable.ok) return null
   switch (timetable.error.code) {
@@ -56,38 +53,6 @@ const timetableWords = (timetable: Plan['timetable']): string | null => {
     case 'no-working-time':
       return `No working time was found for ${timetable.error.task} in the four months before. Add working hours in Timetable.`
   }
-}
-
-/** The first bouquet on a ledge that has no room for holders. */
-function narrowLedgeOf(
-  bouquets: readonly Bouquet[],
-  stack: readonly StandingTier[],
-): { readonly bouquet: string; readonly mm: number } | null {
-  const narrow = bouquets.find(
-    ({ place, tier }) => place === 'ledge' && tier < stack.length - 1 && stack[tier]!.ledge.leastMm < HOLDER_ROOM_MM,
-  )
-  return narrow ? { bouquet: narrow.name, mm: stack[narrow.tier]!.ledge.leastMm } : null
-}
-
-/** How far sweeps end above the cake. */
-const aboveTopOf = (
-  wanted: readonly Decoration[],
-  decorations: readonly PlannedDecoration[],
-  stack: readonly StandingTier[],
-) =>
-  wanted.flatMap(({ id, composition, gathered }) => {
-    if (composition.kind !== 'sweep' || gathered) return []
-    const byMm = Math.max(composition.fromHeightMm, composition.toHeightMm) - stackHeightMm(stack)
-    return byMm > 0.5 ? [{ name: decorations.find((each) => each.id === id)!.name, byMm }] : []
-  })
-
-/** Coverings on which feet of what stands free would rest; what is on a skewer or a wire rests on that. */
-function feetOn(decorations: readonly PlannedDecoration[], stack: readonly StandingTier[]) {
-  const standing = decorations.filter(
-    ({ technique, removals }) =>
-      techniqueOf(technique).stands && !removals.some(({ stays, count }) => stays && count > 0),
-  )
-  return [...new Set(tiersTouched(standing, stack).map(({ covering }) => covering))].map(coveringOf)
 }
 
 /** Days over which the longest used bath is dipped into. */

@@ -24,6 +24,7 @@ function placed(decorations: readonly Decoration[]) {
     mostTopMm: null,
     shelf: workshop.papers,
     punchesMm: [],
+    unwanted: [],
     stepMinutes,
     learned: learnedFrom({ ...workshop, shrinkTrials: [], dryingTrials: [], runs: [] }, {}),
   }

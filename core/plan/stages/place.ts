@@ -12,7 +12,7 @@ import {
   type TypedMinutes,
 } from '../../decoration'
 import type { Learned } from '../../learn'
-import { techniqueOf, type Layout } from '../../technique'
+import { techniqueOf, type Ingredient, type Layout } from '../../technique'
 import type { Workshop } from '../../workshop'
 import type { accentStage } from './accents'
 import { anchorsOf, type PlannedAccent } from './accents'
@@ -28,6 +28,8 @@ export type PlaceInputs = {
   readonly punchesMm: Workshop['tools']['punchesMm']
   readonly stepMinutes: TypedMinutes
   readonly learned: Learned
+  /** What a client wants left out. */
+  readonly unwanted: readonly Ingredient[]
 }
 
 export type Placed = {
@@ -59,7 +61,7 @@ export function namesOf(wanted: readonly Pick<Decoration, 'name' | 'technique'>[
 function decorationsOf(
   wanted: readonly Decoration[],
   laid: ReadonlyMap<string, Layout>,
-  { stack, mostTopMm, shelf, punchesMm, stepMinutes, learned }: PlaceInputs,
+  { stack, mostTopMm, shelf, punchesMm, stepMinutes, learned, unwanted }: PlaceInputs,
   memory: PlaceMemory,
 ): readonly PlannedDecoration[] {
   const standing: Standing[] = []
@@ -73,6 +75,7 @@ function decorationsOf(
       stack,
       free: freePatches(decoration.quiet, standing, stack),
       mostTopMm,
+      unwanted,
       laid: laid.get(decoration.id) ?? null,
       shapes,
       thicknessMm: thicknessOf(decoration.paper, shapes, shelf),

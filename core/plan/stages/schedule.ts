@@ -17,7 +17,7 @@ import {
 } from '../../quantity'
 import { coveringOf } from '../../material'
 import type { Tier } from '../../cake'
-import type { PlannedDecoration } from '../../decoration'
+import { setMinOf, type PlannedDecoration } from '../../decoration'
 import {
   findTimetable,
   paceWorking,
@@ -53,6 +53,8 @@ export type ScheduleInputs = {
   readonly tiers: readonly TierToDress[]
   /** Picks that come out again. */
   readonly picks: number
+  /** Till what is placed together holds. */
+  readonly setMin: number
   readonly others: readonly Stretch[]
   readonly pins: Readonly<Record<string, number>>
   readonly walks: number
@@ -78,14 +80,13 @@ export function toSchedule(
 
 /** A tier as the search needs it. A dummy is covered, but neither filled nor chilled. */
 export function tierToDress({ id, inside, covering, chilled }: Tier): TierToDress {
-  const { name, readyMin, readyWhen, keepsMin, glueSetMin, thicknessMm } = coveringOf(covering)
+  const { name, readyMin, readyWhen, keepsMin, thicknessMm } = coveringOf(covering)
   const isFilled = inside === 'cake' && covering !== 'dummy'
   return {
     id,
     isFilled,
     isChilled: isFilled && chilled,
     covering: thicknessMm > 0 ? { id: covering, name, readyMin, readyWhen, keepsMin } : null,
-    glueSetMin,
   }
 }
 
@@ -107,12 +108,9 @@ export const picksIn = (decorations: readonly Pick<PlannedDecoration, 'removals'
     0,
   )
 
-/** Minutes until the slowest glue holds of what is placed. */
-const setMinOf = ({ making }: MakingWork, tiers: readonly TierToDress[]): number =>
-  Math.max(
-    0,
-    ...making.filter(({ skin }) => !skin).flatMap((each) => each.tiers.map((at) => tiers[at]?.glueSetMin ?? 0)),
-  )
+/** Minutes until the slowest glue holds of what is placed together. */
+export const placedSetMin = (decorations: readonly Pick<PlannedDecoration, 'skin' | 'gluings'>[]): number =>
+  setMinOf(decorations.filter(({ skin }) => !skin).flatMap(({ gluings }) => gluings))
 
 export type Scheduled = {
   readonly work: Work
@@ -122,7 +120,7 @@ export type Scheduled = {
 
 /** The latest timetable for the work, before anything has happened. */
 export function scheduleStage(inputs: ScheduleInputs): Scheduled {
-  const { brief, warmMin, workshop, tiers, picks, others, pins, walks, making, hands } = inputs
+  const { brief, warmMin, workshop, tiers, picks, setMin, others, pins, walks, making, hands } = inputs
   const counts = countsOf(tiers, picks)
   const work = workFor(making.making, making.inTurn, brief.completion, workshop.pace, counts, hands)
   if (making.neverSet.length > 0) return { work, question: null, found: refuse({ code: 'never-sets' }) }
@@ -134,7 +132,7 @@ export function scheduleStage(inputs: ScheduleInputs): Scheduled {
     tiers,
     isKeptChilled: brief.keeping === 'chilledSealed',
     warmMin,
-    setMin: setMinOf(making, tiers),
+    setMin,
     aheadMin: workshop.pace.aheadMin,
     venueOpensAt: dayOf(eventAt) + brief.venueOpensMin,
     wantedChance: workshop.readyChance,

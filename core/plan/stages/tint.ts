@@ -21,6 +21,7 @@ import {
   type SheetState,
 } from '../../tint'
 import type { CutGroup } from './cutting/group'
+import type { Liquids } from './liquids'
 
 /** Paper thinner than this goes to holes where it is wet, mm. */
 const THIN_MM = 0.35
@@ -37,10 +38,9 @@ export type DishWork = Dishes & {
 
 type Coloured = {
   readonly decoration: Pick<Decoration, 'id' | 'technique' | 'colouring' | 'finishes' | 'colour'>
-  readonly made: Pick<
-    PlannedDecoration,
-    'name' | 'paper' | 'thicknessMm' | 'classes' | 'liquids' | 'cutting' | 'pieces'
-  >
+  readonly made: Pick<PlannedDecoration, 'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces'>
+  /** How much slurry it is cast from; none for what is cut. */
+  readonly slurry: Working | null
 }
 type DishInputs = {
   readonly coloured: readonly Coloured[]
@@ -74,10 +74,10 @@ const areaOf = (piece: PieceClass): Working =>
 /** What a decoration wants of each colour. */
 function wishesOf({
   decoration: { id, technique, colouring },
-  made: { name, paper, thicknessMm, classes, liquids },
+  made: { name, paper, thicknessMm, classes },
+  slurry,
 }: Coloured): readonly ColourWish[] {
   const { kind } = paperOf(paper)
-  const slurry = liquids.find(({ mixture }) => mixture === 'slurry')?.ml ?? null
   return [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target): ColourWish => {
     const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
     return {
@@ -149,10 +149,12 @@ function wholeWishes(
 export const toColour = (
   wanted: readonly Decoration[],
   decorations: readonly PlannedDecoration[],
+  liquids: Liquids,
 ): readonly Coloured[] =>
   wanted.flatMap((decoration) => {
-    const made = decorations.find(({ id, elements }) => id === decoration.id && elements.length > 0)
-    return made ? [{ decoration, made }] : []
+    const made = decorations.find(({ id }) => id === decoration.id)
+    const slurry = liquids[decoration.id]?.find(({ mixture }) => mixture === 'slurry')?.ml ?? null
+    return made ? [{ decoration, made, slurry }] : []
   })
 
 /** What a decoration dips into a stepped bath. */

@@ -57,8 +57,8 @@ function placedTurns(decoration: PlannedDecoration, step: Step, hands: Working, 
 }
 
 /** What replaces a mixture of a decoration and dries the most slowly; none where a client wants nothing left out. */
-function slowestSwap({ liquids }: PlannedDecoration, unwanted: readonly Ingredient[]): RestFacts['swap'] {
-  const swaps = liquids.flatMap(({ mixture }) => {
+function slowestSwap({ technique }: PlannedDecoration, unwanted: readonly Ingredient[]): RestFacts['swap'] {
+  const swaps = (techniqueOf(technique).liquids ?? []).flatMap(({ mixture }) => {
     const { name, swap } = withoutAny(mixtureOf(mixture), unwanted)
     return swap ? [{ name, times: swap.driesTimes }] : []
   })

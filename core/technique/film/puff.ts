@@ -115,7 +115,11 @@ export const puff = defineTechnique({
       hold: { place: 'pan', per: 'job', whileHands: true },
     },
   ],
-  consumables: ['oil-based colour', 'plain oil for frying, three fingers deep', 'kitchen paper to drain'],
+  supplies: [
+    { supply: 'fryingOil', at: 'fry', per: 'job', amount: 600 },
+    { supply: 'kitchenPaper', at: 'fry', per: 'piece', amount: 0.2 },
+  ],
+  fixed: () => ({ by: 'dot', joints: 1 }),
   cautions: [
     {
       id: 'oil',

@@ -181,7 +181,8 @@ export const soakedSail = defineTechnique({
       putDown: true,
     },
   ],
-  consumables: ['boiled, cooled water to soak in', 'kitchen paper to dab with'],
+  supplies: [{ supply: 'kitchenPaper', at: 'soak', per: 'piece', amount: 0.5 }],
+  fixed: () => ({ by: 'foot', joints: 1 }),
   cautions: [
     { id: 'sticky', at: 'soak', say: 'Wet film is very sticky and tears: one piece in the water at a time.' },
     { id: 'blade', at: 'cut', say: 'Scissors and blades: cut away from the hand.' },

@@ -1,3 +1,4 @@
+import type { BenchSupplyId } from '../../material'
 import type { Working } from '../../quantity'
 import type { Mesh } from '../mesh'
 
@@ -28,7 +29,8 @@ export type Finish<Id extends string = string> = {
   readonly driesMin: number
   readonly step: { readonly name: string; readonly say: string }
   readonly caution: string
-  readonly consumables: readonly string[]
+  /** What is wiped on for it, so much for a dm². */
+  readonly wipes?: { readonly supply: BenchSupplyId; readonly perDm2: number }
   /** The element as it looks with the finish on. */
   readonly paint: (finishing: Finishing, mesh: Mesh, colour: string, seed: number) => Mesh
 }

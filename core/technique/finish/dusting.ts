@@ -34,7 +34,6 @@ export const dusting = defineFinish({
   step: { name: 'Dust', say: 'A soft dry brush, from the edge inwards; tap off what does not hold.' },
   caution:
     'Fine dust: work over paper, wear a mask, do not breathe it; use dust sold as edible, not merely “non-toxic”.',
-  consumables: ['edible dust'],
   paint: ({ colour, share }, mesh, own) => {
     const shares = edgeShares(mesh)
     return {

@@ -33,7 +33,6 @@ export const edgeGilding = defineFinish({
   driesMin: 30,
   step: { name: 'Gild the edges', say: 'A nearly dry, flat brush along the edge, outward; too wet curls the paper.' },
   caution: 'Only paint sold as edible on what is eaten; metallic is often for display only.',
-  consumables: ['metallic edible paint, or dust in strong clear alcohol'],
   paint: ({ colour, share }, mesh) => ({
     ...mesh,
     lines: mesh.lines.flatMap((line) =>

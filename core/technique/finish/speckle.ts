@@ -38,7 +38,6 @@ export const speckle = defineFinish({
     say: 'Load a stiff brush, wipe it, and flick it over a finger from an arm’s length; try it on waste paper first.',
   },
   caution: 'Cover what must stay clean; drops that stand wet eat through thin wafer.',
-  consumables: ['colour in strong clear alcohol, a few drops'],
   paint: ({ colour, share }, mesh, _, seed) => {
     const stream = seededStream(seed ^ 0x51ec)
     const specks = Array.from(

@@ -38,7 +38,7 @@ export const stencilShine = defineFinish({
     say: 'Wipe shortening thinly through the stencil, hold it tight, dab the dust; never brush it.',
   },
   caution: 'Fine dust: do not breathe it, work over paper. Steam smears it: steam before, or on the other face.',
-  consumables: ['shortening, a thin wipe', 'shimmer dust'],
+  wipes: { supply: 'foodFat', perDm2: 0.4 },
   paint: ({ colour, share }, mesh) => ({
     ...mesh,
     faces: [

@@ -38,7 +38,6 @@ export const twoTone = defineFinish({
     say: 'From the tip, a hand’s length away, in short bursts; let it dry between them.',
   },
   caution: 'Mist of colour in alcohol burns: no flame, no hot pan near, and air the room.',
-  consumables: ['second colour in strong clear alcohol or water, in a mister'],
   paint: ({ colour, share }, mesh, own) => {
     const heights = heightShares(mesh)
     return {

@@ -24,7 +24,8 @@ export function cutShareOf(groups: readonly Shared[], decoration: string): CutSh
   return { minutes: of('minutes', 'cutting'), sheets: of('sheets', 'sheets') }
 }
 
-const shareIn = (whole: Working, own: number, all: number): Working =>
+/** What of a whole falls to a decoration by its pieces among all that share it. */
+export const shareIn = (whole: Working, own: number, all: number): Working =>
   own === all
     ? whole
     : derive(
