@@ -130,7 +130,9 @@ export function fitting(decoration: Decoration, tiers: readonly Tier[]): Decorat
   const asked = askedFor(decoration) ?? 1
   const fit = laidOut(decoration, ground).elements.length
   if (fit >= asked) return decoration
-  const [way] = waysToFit(decoration, ground, undefined, asked, fit)
+  const ways = waysToFit(decoration, ground, undefined, asked, fit)
+  // Fewer of the usual size rather than smaller ones.
+  const way = ways.find(({ id }) => id !== 'smaller' && id !== 'tier') ?? ways[0]
   return way ? ({ ...decoration, ...way.change } as Decoration) : decoration
 }
 

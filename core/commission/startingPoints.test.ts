@@ -1,9 +1,11 @@
+import { isDeepStrictEqual } from 'node:util'
 import { describe, expect, it } from 'vitest'
 import {
   chosenOption,
   commissionSchema,
   newCommission,
   STARTING_POINTS,
+  startingComposition,
   startingDecoration,
   type Commission,
   type Decoration,
@@ -11,7 +13,8 @@ import {
 import { derivePlan } from '../plan'
 import { roundTier, type Cake } from '../cake'
 import { demoCommission, demoWorkshop } from '../demo'
-import { TECHNIQUES } from '../technique'
+import { workingsBelow } from '../quantity'
+import { techniqueOf, TECHNIQUES } from '../technique'
 
 const NOW = 29_400_000
 const cakes: readonly (readonly [string, Cake])[] = [
@@ -63,6 +66,19 @@ describe('every technique in every way it is arranged', () => {
     for (const { why } of groups.flatMap(({ layout }) => layout.leftOut)) expect(why).toMatch(/\d/)
     expect(work.making[0]!.hands.value).toBeGreaterThan(0)
     expect(made!.sizes.length).toBeGreaterThan(0)
+    // What nobody has changed is a starting value, not something typed.
+    const figures = [
+      made!.count,
+      ...made!.classes.flatMap(({ width, height, needed }) => [width, height, needed]),
+      ...made!.figures,
+    ]
+    const typedHere = figures
+      .flatMap(workingsBelow)
+      .filter(({ source }) => source.from === 'typed' && source.leaf === 'Arrange')
+    const { startingParameters: usual } = techniqueOf(id)
+    const begun = startingComposition(kind, id, usual, square.tiers)
+    const isFitted = !isDeepStrictEqual([decoration.parameters, decoration.composition], [usual, begun])
+    if (!isFitted) expect(typedHere.map(({ label }) => label)).toEqual([])
     const members = new Set(made!.classes.flatMap((piece) => piece.members))
     expect(members).toEqual(new Set(made!.elements.map(({ index }) => index)))
   })

@@ -8,7 +8,7 @@
 import { z } from 'zod'
 import { alongAt, angleAt, edgeScale, flatSides, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed, type Working } from '../quantity'
-import type { BandRoom, PlacedElement, SeenSize } from '../technique'
+import { chosen, type BandRoom, type PlacedElement, type SeenSize } from '../technique'
 import { askedOf, defineComposition, keepingFree, placedOf, tierOf, turned, within } from './define'
 import { fields } from './fields'
 
@@ -34,6 +34,8 @@ const schema = z.strictObject({
 
 export type Band = z.infer<typeof schema>
 
+const STARTING = { spanDeg: 360, overlap: 0.1 } as const
+
 /** The room a band offers on the cake as it stands: never above the tier's top. */
 export function bandRoom(stack: readonly StandingTier[], band: Band): BandRoom {
   const tier = tierOf(stack, band.tier)
@@ -43,7 +45,7 @@ export function bandRoom(stack: readonly StandingTier[], band: Band): BandRoom {
     Math.min(Math.max(band.fromMm, band.toMm), tierHeight),
   ]
   const perimeter = found('perimeter', tier.perimeterMm, 'length', `round the foot of tier ${tier.index + 1}`)
-  const span = typed('reaches round', band.spanDeg, 'angle', 'Arrange')
+  const span = chosen('reaches round', band.spanDeg, STARTING.spanDeg, 'angle')
   const scale = edgeScale(tier)
   const fromDeg = band.middleDeg - band.spanDeg / 2
   return {
@@ -69,8 +71,8 @@ export function bandRoom(stack: readonly StandingTier[], band: Band): BandRoom {
       'between two heights, within the tier',
       '{to} − {from}',
       {
-        to: typed('ends', high, 'length', 'Arrange'),
-        from: typed('begins', low, 'length', 'Arrange'),
+        to: chosen('ends', high, tierHeight, 'length'),
+        from: chosen('begins', low, 0, 'length'),
       },
       (v) => v.to - v.from,
     ),
@@ -120,8 +122,8 @@ export const band = defineComposition({
       fromMm: fillsRows ? 0 : 10,
       toMm: Math.min(high, fillsRows ? 76 : 24 + seen.heightMm),
       middleDeg: 0,
-      spanDeg: 360,
-      overlap: 0.1,
+      spanDeg: STARTING.spanDeg,
+      overlap: STARTING.overlap,
       irregularity: 0.5,
       seed,
     }
@@ -132,7 +134,7 @@ export const band = defineComposition({
     const room = bandRoom(stack, values)
     const tier = stack[room.tier]!
     const scale = edgeScale(tier)
-    const overlap = typed('lushness', values.overlap, 'share', 'Arrange')
+    const overlap = chosen('lushness', values.overlap, STARTING.overlap, 'share')
     const inRow = derive(
       'in a row',
       'count',

@@ -8,8 +8,8 @@
  */
 import { z } from 'zod'
 import { alongAt, angleAt, edgeScale, leastReach, type EdgeScale, type StandingTier } from '../cake'
-import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import { standsAt, type PlacedElement } from '../technique'
+import { between, derive, found, seededStream, seedFor } from '../quantity'
+import { chosen, standsAt, type PlacedElement, type SeenSize } from '../technique'
 import { topRoom } from './crown'
 import {
   askedOf,
@@ -53,6 +53,13 @@ const schema = z.strictObject({
 })
 
 export type Cluster = z.infer<typeof schema>
+
+const STARTING = { overlap: 0.4, taper: 0.5 } as const
+/** How wide and high a spray begins: a few of its elements each way. */
+const startingSize = (seen: SeenSize): Pick<Cluster, 'wideMm' | 'highMm'> => ({
+  wideMm: Math.round(within(seen.widthMm * 3.4, 60, 240)),
+  highMm: Math.round(within(seen.heightMm * 2, 50, 140)),
+})
 
 /** The angle by which seeds of a flower head follow each other: no two lie in one line from the heart. */
 const GOLDEN_DEG = 137.508
@@ -129,10 +136,9 @@ export const cluster = defineComposition({
     middleDeg: -25,
     upMm: Math.round(tiers[0]!.heightMm * 0.5),
     reach: 0.6,
-    wideMm: Math.round(within(seen.widthMm * 3.4, 60, 240)),
-    highMm: Math.round(within(seen.heightMm * 2, 50, 140)),
-    overlap: 0.4,
-    taper: 0.5,
+    ...startingSize(seen),
+    overlap: STARTING.overlap,
+    taper: STARTING.taper,
     lean: 0.35,
     irregularity: 0.6,
     seed,
@@ -149,7 +155,7 @@ export const cluster = defineComposition({
       'share',
       'sizes of a spray',
       '( 1 + {taper} ) ÷ 2',
-      { taper: typed('smallest', values.taper, 'share', 'Arrange') },
+      { taper: chosen('smallest', values.taper, STARTING.taper, 'share') },
       (v) => (1 + v.taper) / 2,
     )
     const filling = derive(
@@ -158,12 +164,12 @@ export const cluster = defineComposition({
       'a spray filled',
       'round( {wide} × {high} ÷ ( {seenWidth} × {seenHeight} × {meanSize}² × (1 − {overlap}) ) ), at least 1',
       {
-        wide: typed('wide', values.wideMm, 'length', 'Arrange'),
-        high: typed('high', values.highMm, 'length', 'Arrange'),
+        wide: chosen('wide', values.wideMm, startingSize(seen).wideMm, 'length'),
+        high: chosen('high', values.highMm, startingSize(seen).highMm, 'length'),
         seenWidth: found('seen width', seen.widthMm, 'length', 'of the biggest'),
         seenHeight: found('seen height', seen.heightMm, 'length', 'of the biggest'),
         meanSize,
-        overlap: typed('lushness', values.overlap, 'share', 'Arrange'),
+        overlap: chosen('lushness', values.overlap, STARTING.overlap, 'share'),
       },
       (v) =>
         hasRoom

@@ -4,8 +4,8 @@
  */
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
-import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import { standsAt, type PlacedElement, type SeenSize } from '../technique'
+import { between, derive, found, seededStream, seedFor } from '../quantity'
+import { chosen, standsAt, type PlacedElement, type SeenSize } from '../technique'
 import { defineComposition, keepingFree, largestAtHeart, tierOf, turned, within } from './define'
 import { fields } from './fields'
 
@@ -32,6 +32,8 @@ const FROM_RIM_MM = 4
 /** Neighbours of a crown overlap by so much at first; what spreads from a gathered foot lies over more of its neighbour. */
 const OVERLAPPING = 0.2
 const GATHERED_OVERLAPPING = 0.6
+const startingOverlap = ({ standsMm }: SeenSize): number => (standsMm ? GATHERED_OVERLAPPING : OVERLAPPING)
+const STARTING_COUNT = 3
 
 /**
  * How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most`
@@ -64,11 +66,11 @@ export const crown = defineComposition({
   starting: ({ tiers, seen, seed }): Crown => ({
     kind: 'crown',
     tier: tiers.length - 1,
-    count: 3,
+    count: STARTING_COUNT,
     middleDeg: 0,
     spanDeg: 120,
     reach: 0.5,
-    overlap: seen.standsMm ? GATHERED_OVERLAPPING : OVERLAPPING,
+    overlap: startingOverlap(seen),
     taper: 0.6,
     irregularity: 0.5,
     seed,
@@ -88,8 +90,8 @@ export const crown = defineComposition({
       'a crown',
       'of {wished}, those that find place on {room}, overlapping by {overlap}',
       {
-        wished: typed('how many', asked, 'count', 'Arrange'),
-        overlap: typed('lushness', values.overlap, 'share', 'Arrange'),
+        wished: chosen('how many', asked, STARTING_COUNT, 'count'),
+        overlap: chosen('lushness', values.overlap, startingOverlap(seen), 'share'),
         room: found(
           'arc on the top',
           hasRoom ? arc : 0,

@@ -3,8 +3,8 @@
  */
 import { z } from 'zod'
 import { alongAt, angleAt, edgeScale } from '../cake'
-import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
-import type { PlacedElement } from '../technique'
+import { between, derive, found, seededStream, seedFor } from '../quantity'
+import { chosen, type PlacedElement } from '../technique'
 import { defineComposition, keepingFree, overlap, tierOf, turned, within, type Ground } from './define'
 import { fields } from './fields'
 
@@ -26,6 +26,7 @@ const schema = z.strictObject({
 
 export type Scatter = z.infer<typeof schema>
 
+const STARTING = { count: 7, gapMm: 8 } as const
 const CANDIDATES = 32
 /** Layouts tried until all find their place, so that a shuffle keeps the count while there is room. */
 const ATTEMPTS = 16
@@ -96,8 +97,8 @@ export const scatter = defineComposition({
   starting: ({ tiers, seed }): Scatter => ({
     kind: 'scatter',
     tier: Math.min(1, tiers.length - 1),
-    count: 7,
-    gapMm: 8,
+    count: STARTING.count,
+    gapMm: STARTING.gapMm,
     middleDeg: 0,
     spanDeg: 200,
     taper: 0.7,
@@ -115,8 +116,8 @@ export const scatter = defineComposition({
       'a scatter',
       'of {wished}, those that find {gap} to the next within {room}',
       {
-        wished: typed('how many', ground.asked ?? values.count, 'count', 'Arrange'),
-        gap: typed('least gap', values.gapMm, 'length', 'Arrange'),
+        wished: chosen('how many', ground.asked ?? values.count, STARTING.count, 'count'),
+        gap: chosen('least gap', values.gapMm, STARTING.gapMm, 'length'),
         room: found('room along the tier', length, 'length', 'within its arc'),
       },
       () => spots.length,

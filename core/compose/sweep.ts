@@ -7,7 +7,7 @@
 
 import { type StandingTier } from '../cake'
 import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
-import { seenWidthAt, type PlacedElement } from '../technique'
+import { chosen, seenWidthAt, type PlacedElement } from '../technique'
 import { askedOf, defineComposition, keepingFree, largestAtHeart, placedOf, within } from './define'
 import { sweepPath, pointAlong, distanceFromHeart, meanSize, placeAlong, type PathPoint } from './sweepPath'
 import { schema, type Sweep } from './sweepPath'
@@ -17,22 +17,30 @@ export type SweepCount = { readonly lengthMm: Working; readonly count: Working; 
 /** Free work never repeats exactly: counts of the same sweep by one hand stray by about this share. */
 const COUNT_DEVIATION = 0.1
 
+const STARTING = { fromAngleDeg: -50, toAngleDeg: 50, overlap: 0.4, taper: 0.55 } as const
+/** How high a sweep begins and ends on tiers so high together. */
+const startingEnds = (topMm: number): Pick<Sweep, 'fromHeightMm' | 'toHeightMm'> => ({
+  fromHeightMm: Math.round(topMm * 0.1),
+  toHeightMm: Math.round(topMm * 0.8),
+})
+
 /**
  * How many elements a sweep takes: its length over the visible step from one to the next.
  * @param meanWidth the mean seen width of an element, mm
  */
 export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWidth: Working): SweepCount {
   const { lengthMm } = sweepPath(stack, sweep)
+  const topMm = stack.reduce((sum, { topMm: top, footMm }) => sum + top - footMm, 0)
   const length = derive(
     'sweep length',
     'length',
     'length over sides and ledges',
     'line from {fromHeight}, {fromAngle} to {toHeight}, {toAngle} over {tiers} tiers',
     {
-      fromHeight: typed('height', sweep.fromHeightMm, 'length', 'Arrange'),
-      fromAngle: typed('angle', sweep.fromAngleDeg, 'angle', 'Arrange'),
-      toHeight: typed('height', sweep.toHeightMm, 'length', 'Arrange'),
-      toAngle: typed('angle', sweep.toAngleDeg, 'angle', 'Arrange'),
+      fromHeight: chosen('height', sweep.fromHeightMm, startingEnds(topMm).fromHeightMm, 'length'),
+      fromAngle: chosen('angle', sweep.fromAngleDeg, STARTING.fromAngleDeg, 'angle'),
+      toHeight: chosen('height', sweep.toHeightMm, startingEnds(topMm).toHeightMm, 'length'),
+      toAngle: chosen('angle', sweep.toAngleDeg, STARTING.toAngleDeg, 'angle'),
       tiers: typed('tiers', stack.length, 'count', 'Tiers'),
     },
     () => lengthMm,
@@ -42,7 +50,7 @@ export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWid
     'count',
     'elements along a sweep',
     'round( {length} ÷ ( {meanWidth} × (1 − {overlap}) ) ), at least 1',
-    { length, meanWidth, overlap: typed('lushness', sweep.overlap, 'share', 'Arrange') },
+    { length, meanWidth, overlap: chosen('lushness', sweep.overlap, STARTING.overlap, 'share') },
     (v) => Math.max(1, Math.round(v.length / (v.meanWidth * (1 - v.overlap)))),
   )
   const countSpread = derive(
@@ -73,12 +81,8 @@ export const sweep = defineComposition({
     return {
       kind: 'sweep',
       count: null,
-      fromAngleDeg: -50,
-      fromHeightMm: Math.round(topMm * 0.1),
-      toAngleDeg: 50,
-      toHeightMm: Math.round(topMm * 0.8),
-      overlap: 0.4,
-      taper: 0.55,
+      ...STARTING,
+      ...startingEnds(topMm),
       heart: 0.5,
       irregularity: 0.6,
       seed,
@@ -96,7 +100,7 @@ export const sweep = defineComposition({
       {
         width: found('seen width', seen.widthMm, 'length', 'of the biggest'),
         ...(seen.footWidthMm && { foot: found('of every foot', seen.footWidthMm, 'length', 'as wide for all sizes') }),
-        taper: typed('smallest', values.taper, 'share', 'Arrange'),
+        taper: chosen('smallest', values.taper, STARTING.taper, 'share'),
       },
       () => seenWidthAt(seen, meanSize(values)),
     )

@@ -1,5 +1,5 @@
 /** Everything that is bought for a job, from the plan of it. */
-import { derive, found, type Working } from '../quantity'
+import { found } from '../quantity'
 import { chosenOption, type Commission } from '../commission'
 import { benchNeeds, keyOf, whole } from './benchNeeds'
 import { colourNeeds, merged, paperItem, paperName, type Need, type Prices } from '../supply'

@@ -7,13 +7,13 @@
  */
 import { z } from 'zod'
 import { polyline, rectangle } from '../geometry'
-import { derive, found, typed, type Working } from '../quantity'
+import { derive, found, type Working } from '../quantity'
 import { defineTechnique, type PieceKind, type PlacedElement } from './define'
+import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import { panelMesh, PATTERN } from './panel/panelMesh'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
-import { fixed } from './step'
 
 const CORNERS = ['none', 'top', 'all'] as const
 
@@ -31,6 +31,16 @@ const parameters = z.strictObject({
     .enum(PRINTS)
     .meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  hemMm: 4,
+  top: true,
+  corners: 'top',
+  perCorner: 3,
+  accentMm: 26,
+  print: 'stripes',
+}
 
 /** Accents that belong to one face: those of one of its ends, above, or above and below. */
 const accentsOfFace = (corners: (typeof CORNERS)[number], perCorner: number): number =>
@@ -51,7 +61,7 @@ function panelKind(
         'length',
         'a face and its hem',
         '{seen} + {hem}',
-        { seen, hem: typed('hem', hemMm, 'length', 'Arrange') },
+        { seen, hem: chosen('hem', hemMm, STARTING.hemMm, 'length') },
         (v) => v.seen + v.hem,
       )
   return {
@@ -77,7 +87,7 @@ export const boxPanels = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { hemMm: 4, top: true, corners: 'top', perCorner: 3, accentMm: 26, print: 'stripes' },
+  startingParameters: STARTING,
   isCounted: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
@@ -124,7 +134,7 @@ export const boxPanels = defineTechnique({
     const face = element?.face ?? { widthMm: 100, heightMm: 100 }
     const onTop = element?.on === 'top'
     const accents = onTop ? 0 : accentsOfFace(corners, perCorner)
-    const across = typed('accent across', accentMm, 'length', 'Arrange')
+    const across = chosen('accent across', accentMm, STARTING.accentMm, 'length')
     return [
       panelKind(hemMm, print, face, onTop),
       ...(accents > 0

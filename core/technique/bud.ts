@@ -6,8 +6,9 @@
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
-import { derive, seededStream, starting, typed, type Working } from '../quantity'
+import { derive, seededStream, starting, type Working } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { acrossHere, cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { branchStance } from './foliage'
 import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
@@ -25,6 +26,19 @@ const parameters = z.strictObject({
   ...petalFields,
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  acrossMm: 16,
+  petals: 2,
+  calyx: '#8a8f5c',
+  wireMm: 80,
+  wide: 0.9,
+  shoulder: 0.55,
+  point: 0.35,
+  notch: 0,
+  wave: 0.1,
+}
+
 const LONG_SHARE = 1.5
 const CALYX_SHARE = 0.62
 
@@ -33,7 +47,7 @@ function sizesOf(
   size: number,
   shrink?: Learned['shrink'],
 ): { readonly long: Working; readonly petal: Working } {
-  const across = acrossHere(acrossMm, size)
+  const across = acrossHere(acrossMm, size, STARTING.acrossMm)
   const long = derive(
     'bud long',
     'length',
@@ -57,17 +71,7 @@ export const bud = defineTechnique({
   gathers: { kind: 'spray', girth: 0.8 },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
-  startingParameters: {
-    acrossMm: 16,
-    petals: 2,
-    calyx: '#8a8f5c',
-    wireMm: 80,
-    wide: 0.9,
-    shoulder: 0.55,
-    point: 0.35,
-    notch: 0,
-    wave: 0.1,
-  },
+  startingParameters: STARTING,
   sizedBy: ['acrossMm'],
   startingColour: '#e07a55',
   spareShare: STANDARD_SPARES.damp,
@@ -80,7 +84,7 @@ export const bud = defineTechnique({
       'length',
       'sizes of petals',
       '{long} × {wide}',
-      { long: petal, wide: typed('wide, of its length', values.wide, 'share', 'Arrange') },
+      { long: petal, wide: chosen('wide, of its length', values.wide, STARTING.wide, 'share') },
       (v) => v.long * v.wide,
     )
     const calyxLong = derive(
@@ -122,7 +126,12 @@ export const bud = defineTechnique({
     ]
   },
 
-  wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
+  wiring: (values, size) =>
+    bloomWiring({
+      acrossMm: values.acrossMm * size,
+      stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
+      hooked: true,
+    }),
 
   placeMin: 1,
   steps: [

@@ -6,8 +6,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Outline, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, typed } from '../quantity'
+import { between, derive, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { fixed } from './step'
@@ -20,6 +21,9 @@ const parameters = z.strictObject({
     .meta({ label: 'Seen across', kind: 'length', help: 'Of the biggest, wings lifted' }),
   liftDeg: z.number().min(0).max(75).meta({ label: 'Wings lifted', kind: 'angle' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 38, liftDeg: 40 }
 
 /** Half a moth, its body along the left edge, for a flat width of 2 from tip to tip. */
 const FORE: readonly (readonly [number, number])[] = [
@@ -71,7 +75,7 @@ export const butterfly = defineTechnique({
   compositions: ['scatter', 'sweep', 'cluster', 'band', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'speckle', 'stencilShine', 'twoTone'],
   parameters,
-  startingParameters: { seenMm: 38, liftDeg: 40 },
+  startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm'],
   startingColour: '#343a63',
@@ -86,7 +90,7 @@ export const butterfly = defineTechnique({
       '{seen} ÷ cos {lift}',
       {
         seen: found('seen across here', seenMm * size, 'length', 'from its place'),
-        lift: typed('wings lifted', liftDeg, 'angle', 'Arrange'),
+        lift: chosen('wings lifted', liftDeg, STARTING.liftDeg, 'angle'),
       },
       (v) => flatAcross(v.seen, v.lift),
     )

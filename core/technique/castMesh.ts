@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed } from '../quantity'
+import { between, derive, found, seededStream, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -19,6 +20,9 @@ const parameters = z.strictObject({
   highMm: z.number().min(20).max(120).meta({ label: 'High', kind: 'length' }),
   panMm: z.number().min(140).max(320).meta({ label: 'Pan across', kind: 'length', help: 'Its flat bottom' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 58, highMm: 46, panMm: 220 }
 
 const MM2_PER_DM2 = 10000
 /** Lace is broken to shape, and its rim is lost. */
@@ -36,7 +40,7 @@ export const castMesh = defineTechnique({
   compositions: ['band', 'cluster', 'scatter', 'sweep', 'single'],
   finishes: ['dusting'],
   parameters,
-  startingParameters: { seenMm: 58, highMm: 46, panMm: 220 },
+  startingParameters: STARTING,
   heat: 'pan',
   sizedBy: ['seenMm', 'highMm'],
   startingColour: '#f3dfc2',
@@ -64,7 +68,11 @@ export const castMesh = defineTechnique({
       'area',
       'lace wanted',
       '{count} × {wide} × {high}',
-      { count, wide: typed('wide', seenMm, 'length', 'Arrange'), high: typed('high', highMm, 'length', 'Arrange') },
+      {
+        count,
+        wide: chosen('wide', seenMm, STARTING.seenMm, 'length'),
+        high: chosen('high', highMm, STARTING.highMm, 'length'),
+      },
       (v) => (v.count * v.wide * v.high) / MM2_PER_DM2,
     )
     const pan = derive(
@@ -72,7 +80,7 @@ export const castMesh = defineTechnique({
       'area',
       'a round pan',
       'π × ( {across} ÷ 2 )²',
-      { across: typed('pan across', panMm, 'length', 'Arrange') },
+      { across: chosen('pan across', panMm, STARTING.panMm, 'length') },
       (v) => (Math.PI * (v.across / 2) ** 2) / MM2_PER_DM2,
     )
     return [

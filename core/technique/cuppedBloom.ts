@@ -11,6 +11,7 @@ import type { Learned } from '../learn'
 import { rectangle } from '../geometry'
 import { derive, seededStream, starting, type Working } from '../quantity'
 import { defineTechnique, type PieceKind } from './define'
+import { chosen } from './chosen'
 import { acrossHere, STANDARD_SPARES } from './flat'
 import {
   bloomDepth,
@@ -21,7 +22,6 @@ import {
   longestPetal,
   petalFields,
   petalPieces,
-  typedLap,
   whorlByWhorl,
   type PetalLayer,
 } from './petal'
@@ -36,6 +36,20 @@ const parameters = z.strictObject({
   wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
   ...petalFields,
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  acrossMm: 64,
+  sizes: 4,
+  petals: 5,
+  lapDeg: 40,
+  wireMm: 100,
+  wide: 0.95,
+  shoulder: 0.6,
+  point: 0,
+  notch: 0.04,
+  wave: 0.35,
+}
 
 type CuppedBloom = z.infer<typeof parameters>
 
@@ -59,8 +73,8 @@ const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): rea
   })
 
 function longestOf(values: CuppedBloom, size: number, shrink?: Learned['shrink']) {
-  const cone = coneShare(typedLap(values.lapDeg))
-  const across = acrossHere(values.acrossMm, size)
+  const cone = coneShare(chosen('lapped by', values.lapDeg, STARTING.lapDeg, 'angle'))
+  const across = acrossHere(values.acrossMm, size, STARTING.acrossMm)
   return { across, cone, longest: longestPetal(across, OUTER_RAISED_DEG, cone, shrink?.damp) }
 }
 
@@ -79,18 +93,7 @@ export const cuppedBloom = defineTechnique({
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: {
-    acrossMm: 64,
-    sizes: 4,
-    petals: 5,
-    lapDeg: 40,
-    wireMm: 100,
-    wide: 0.95,
-    shoulder: 0.6,
-    point: 0,
-    notch: 0.04,
-    wave: 0.35,
-  },
+  startingParameters: STARTING,
   sizedBy: ['acrossMm'],
   startingColour: '#b8463a',
   spareShare: STANDARD_SPARES.damp,
@@ -125,7 +128,12 @@ export const cuppedBloom = defineTechnique({
     return [coneHalfAngle(cone), bloomDepth(longest, layersOf(values), cone)]
   },
 
-  wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
+  wiring: (values, size) =>
+    bloomWiring({
+      acrossMm: values.acrossMm * size,
+      stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
+      hooked: true,
+    }),
 
   assembly: (values) => ({
     kind: 'bloom',
@@ -191,7 +199,7 @@ export const cuppedBloom = defineTechnique({
         layers: layersOf(values),
         shape: values,
         bend: BEND,
-        cupShare: coneShare(typedLap(values.lapDeg)).value,
+        cupShare: coneShare(chosen('lapped by', values.lapDeg, STARTING.lapDeg, 'angle')).value,
         centre: { kind: 'fringe', count: 22, tint: '#e2b95f' },
       },
       acrossMm,

@@ -5,8 +5,9 @@
  * 60 + 50 = 110 mm.
  */
 import { z } from 'zod'
-import { between, derive, found, seededStream, starting, typed } from '../quantity'
+import { between, derive, found, seededStream, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import type { MeshFace, MeshLine } from './mesh'
 import { branchStance } from './foliage'
@@ -24,6 +25,9 @@ const parameters = z.strictObject({
     .meta({ label: 'Stem', kind: 'colour' }),
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { lengthMm: 60, tips: 9, tipMm: 12, stem: '#7d8058' }
+
 const SNIP_PETALS = 5
 
 export const fillerSprig = defineTechnique({
@@ -38,7 +42,7 @@ export const fillerSprig = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'speckle'],
   parameters,
-  startingParameters: { lengthMm: 60, tips: 9, tipMm: 12, stem: '#7d8058' },
+  startingParameters: STARTING,
   sizedBy: ['lengthMm'],
   startingColour: '#f4ead6',
   spareShare: STANDARD_SPARES.damp,
@@ -51,7 +55,7 @@ export const fillerSprig = defineTechnique({
       'sizes of a sprig',
       '{tip} × {size}',
       {
-        tip: typed('tip across', tipMm, 'length', 'Arrange'),
+        tip: chosen('tip across', tipMm, STARTING.tipMm, 'length'),
         size: found('size here', size, 'share', 'from its place'),
       },
       (v) => v.tip * v.size,

@@ -1,6 +1,7 @@
 /** Sizes of flat paper pieces, from what is seen back to what is cut. */
 import { plannedShrink, type ShrinkBelief } from '../learn'
-import { derive, found, starting, typed, type Working } from '../quantity'
+import { derive, found, starting, type Working } from '../quantity'
+import { chosen } from './chosen'
 
 /** Paper that is damped and dried draws in a little; nothing is lost where it is cut and used dry. */
 const DAMP_SHRINK = 0.02
@@ -31,10 +32,13 @@ export const cutWidth = (label: string, rule: string, seen: Working, fullness: n
     (v) => (v.seen * v.fullness) / (1 - v.shrink),
   )
 
-/** How wide an element is where it stands: as typed for the biggest, less by its place. */
-export const acrossHere = (acrossMm: number, size: number): Working =>
+/**
+ * How wide an element is where it stands: as typed for the biggest, less by its place.
+ * @param began what its technique begins with
+ */
+export const acrossHere = (acrossMm: number, size: number, began: number): Working =>
   size === 1
-    ? typed('across', acrossMm, 'length', 'Arrange')
+    ? chosen('across', acrossMm, began, 'length')
     : found('across here', acrossMm * size, 'length', 'from its place')
 
 export const STANDARD_SPARES: Readonly<Record<'dry' | 'damp' | 'soaked', Working>> = {

@@ -7,13 +7,13 @@
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'
-import { between, seededStream, typed } from '../quantity'
+import { between, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
-import { fixed } from './step'
 
 const parameters = z.strictObject({
   panelLengthMm: z
@@ -28,6 +28,15 @@ const parameters = z.strictObject({
     .enum(PRINTS)
     .meta({ label: 'Printed or painted', kind: 'choice', options: PRINT_LABELS, help: 'Before it is cut' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  panelLengthMm: 287,
+  panelHeightMm: 60,
+  overlapMm: 12,
+  hemMm: 3,
+  print: 'sprigs',
+}
 
 const COLUMN_MM = 9
 /** All panels are printed from one pattern. */
@@ -44,7 +53,7 @@ export const flatPanel = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { panelLengthMm: 287, panelHeightMm: 60, overlapMm: 12, hemMm: 3, print: 'sprigs' },
+  startingParameters: STARTING,
   isCounted: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
@@ -53,14 +62,20 @@ export const flatPanel = defineTechnique({
     heightMm: panelHeightMm,
   }),
 
-  layOut: ({ panelLengthMm, overlapMm }, room) => oneRowRound(room, 'panels', panelLengthMm, overlapMm),
+  layOut: ({ panelLengthMm, overlapMm }, room) =>
+    oneRowRound(
+      room,
+      'panels',
+      chosen('sheet long', panelLengthMm, STARTING.panelLengthMm, 'length'),
+      chosen('overlap', overlapMm, STARTING.overlapMm, 'length'),
+    ),
 
   pieces: ({ panelLengthMm, panelHeightMm, hemMm, print }) => {
-    const width = typed('panel long', panelLengthMm, 'length', 'Arrange')
+    const width = chosen('panel long', panelLengthMm, STARTING.panelLengthMm, 'length')
     const height = cutSize(
       'cut high',
-      typed('panel high', panelHeightMm, 'length', 'Arrange'),
-      typed('hem', hemMm, 'length', 'Arrange'),
+      chosen('panel high', panelHeightMm, STARTING.panelHeightMm, 'length'),
+      chosen('hem', hemMm, STARTING.hemMm, 'length'),
       null,
     )
     return [

@@ -6,8 +6,9 @@
  */
 import { z } from 'zod'
 import type { Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
+import { between, derive, found, seededStream, starting, type Working } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshBead, MeshFace, MeshLine } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomStance, floretOutline } from './petal'
@@ -19,6 +20,9 @@ const parameters = z.strictObject({
   floretMm: z.number().min(8).max(40).meta({ label: 'Floret across', kind: 'length' }),
   petals: z.number().int().min(3).max(6).meta({ label: 'Petals of a floret', kind: 'count' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { acrossMm: 70, floretMm: 17, petals: 4 }
 
 type FloretDome = z.infer<typeof parameters>
 
@@ -38,7 +42,7 @@ function floretsOf({ acrossMm, floretMm }: Pick<FloretDome, 'acrossMm' | 'floret
     {
       crowded: starting('crowded', CROWDED, 'ratio', 'usual'),
       dome,
-      floret: typed('floret across', floretMm, 'length', 'Arrange'),
+      floret: chosen('floret across', floretMm, STARTING.floretMm, 'length'),
     },
     (v) => Math.ceil((v.crowded * 2 * (v.dome / 2) ** 2) / (v.floret ** 2 / 4) - 1e-9),
   )
@@ -56,7 +60,7 @@ export const floretDome = defineTechnique({
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'speckle'],
   parameters,
-  startingParameters: { acrossMm: 70, floretMm: 17, petals: 4 },
+  startingParameters: STARTING,
   sizedBy: ['acrossMm'],
   startingColour: '#8fa3c4',
   spareShare: STANDARD_SPARES.damp,
@@ -65,7 +69,7 @@ export const floretDome = defineTechnique({
   pieces: (values, size, _, means) => {
     const across = cutSize(
       'floret cut across',
-      typed('floret across', values.floretMm, 'length', 'Arrange'),
+      chosen('floret across', values.floretMm, STARTING.floretMm, 'length'),
       null,
       dampShrink(means?.shrink.damp),
     )

@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { circle, polyline, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, typed } from '../quantity'
+import { between, derive, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -27,6 +28,9 @@ const parameters = z.strictObject({
   staggered: z.boolean().meta({ label: 'Staggered, growing in the middle', kind: 'choice' }),
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 40, circles: 12, part: 'ball', staggered: false }
+
 const RIM_STEPS = 12
 /** Share of a ball's circles in a part: a quarter is closed by one more than its share. */
 const SHARE = { ball: 1, half: 0.5, quarter: 0.375 } as const
@@ -44,7 +48,7 @@ export const foldedGlobe = defineTechnique({
   compositions: ['crown', 'cluster', 'sweep', 'scatter', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'speckle', 'stencilShine'],
   parameters,
-  startingParameters: { seenMm: 40, circles: 12, part: 'ball', staggered: false },
+  startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm'],
   punchMm: ({ seenMm }) => seenMm,
@@ -61,7 +65,7 @@ export const foldedGlobe = defineTechnique({
       'part of a ball',
       'round up( {circles} × {share} )',
       {
-        circles: typed('circles in a ball', circles, 'count', 'Arrange'),
+        circles: chosen('circles in a ball', circles, STARTING.circles, 'count'),
         share: found('part of a ball', SHARE[part], 'share', 'a wedge is closed by one more'),
       },
       (v) => Math.ceil(v.circles * v.share - 1e-9),

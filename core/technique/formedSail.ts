@@ -8,8 +8,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, found, seededStream, typed } from '../quantity'
+import { between, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
 import { cutSize, dampShrink, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -42,6 +43,15 @@ const parameters = z.strictObject({
   }),
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  seenMm: 72,
+  widthMm: 78,
+  insertionMm: 12,
+  cut: 'triangle',
+  former: 'bubble wrap',
+}
+
 /** Paper for each seen width: waves and pinches take it up. */
 const WAVE_FULLNESS = 1.2
 const COLUMNS = 9
@@ -71,7 +81,7 @@ export const formedSail = defineTechnique({
   compositions: ['sweep', 'cluster', 'crown', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle', 'stencilShine'],
   parameters,
-  startingParameters: { seenMm: 72, widthMm: 78, insertionMm: 12, cut: 'triangle', former: 'bubble wrap' },
+  startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm', 'widthMm'],
   startingColour: '#d9572b',
@@ -82,7 +92,7 @@ export const formedSail = defineTechnique({
     const height = cutSize(
       'cut high',
       found('seen height here', seenMm * size, 'length', 'from its place'),
-      typed('foot', insertionMm, 'length', 'Arrange'),
+      chosen('foot', insertionMm, STARTING.insertionMm, 'length'),
       dampShrink(means?.shrink.damp),
     )
     const seenWidth = found('seen width here', widthMm * size, 'length', 'from its place')

@@ -8,8 +8,9 @@
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'
-import { between, derive, seededStream, starting, typed } from '../quantity'
+import { between, derive, seededStream, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { oneRowRound } from './round'
@@ -30,6 +31,9 @@ const parameters = z.strictObject({
     .meta({ label: 'Dummy wider by', kind: 'length', help: 'Never smaller than the tier, up to a size larger' }),
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { sheetLengthMm: 287, heightMm: 70, overlapMm: 15, dummyOverMm: 10 }
+
 /** Paper for each seen height: crumples take it up. */
 const CRUMPLE_FULLNESS = 1.15
 const FACET_MM = 15
@@ -49,23 +53,29 @@ export const formedWrap = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle', 'stencilShine'],
   parameters,
-  startingParameters: { sheetLengthMm: 287, heightMm: 70, overlapMm: 15, dummyOverMm: 10 },
+  startingParameters: STARTING,
   isCounted: true,
   startingColour: '#cfd6dc',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ sheetLengthMm, overlapMm, heightMm }) => ({ widthMm: sheetLengthMm - overlapMm, heightMm }),
 
-  layOut: ({ sheetLengthMm, overlapMm }, room) => oneRowRound(room, 'sheets round', sheetLengthMm, overlapMm),
+  layOut: ({ sheetLengthMm, overlapMm }, room) =>
+    oneRowRound(
+      room,
+      'sheets round',
+      chosen('sheet long', sheetLengthMm, STARTING.sheetLengthMm, 'length'),
+      chosen('overlap', overlapMm, STARTING.overlapMm, 'length'),
+    ),
 
   pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, means) => {
-    const width = typed('sheet long', sheetLengthMm, 'length', 'Arrange')
+    const width = chosen('sheet long', sheetLengthMm, STARTING.sheetLengthMm, 'length')
     const height = derive(
       'cut high',
       'length',
       'crumples laid flat',
       '{seen} × {fullness} ÷ ( 1 − {shrink} )',
       {
-        seen: typed('seen height', heightMm, 'length', 'Arrange'),
+        seen: chosen('seen height', heightMm, STARTING.heightMm, 'length'),
         fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'),
         shrink: dampShrink(means?.shrink.damp),
       },

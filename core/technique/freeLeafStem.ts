@@ -5,8 +5,9 @@
  * holder = 110 mm.
  */
 import { z } from 'zod'
-import { derive, found, starting, typed } from '../quantity'
+import { derive, found, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import {
   branchMesh,
@@ -27,6 +28,9 @@ const parameters = z.strictObject({
   ...leafFields,
   foldDeg: z.number().min(0).max(60).meta({ label: 'Folded', kind: 'angle', help: 'Along the middle' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { leafMm: 80, leaves: 3, leaf: 'lanceolate', leafWide: 1, foldDeg: 24 }
 
 /** The longest stands highest; the others fan out below it, on alternate sides. */
 const placesOf = (leaves: number): readonly LeafPlace[] => [
@@ -53,14 +57,21 @@ export const freeLeafStem = defineTechnique({
   gathers: { kind: 'spray', girth: 0.3 },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { leafMm: 80, leaves: 3, leaf: 'lanceolate', leafWide: 1, foldDeg: 24 },
+  startingParameters: STARTING,
   sizedBy: ['leafMm'],
   startingColour: '#7f8f63',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ leafMm }) => ({ widthMm: leafMm * 0.6, heightMm: leafMm * (1 + STEM_SHARE) }),
 
   pieces: ({ leafMm, leaf, leafWide, leaves }, size) =>
-    leafPieces({ leaf, leafWide }, leafMm, countBySize(placesOf(leaves)), size, 1, 'smooth face up'),
+    leafPieces(
+      { leaf, leafWide },
+      chosen('largest leaf', leafMm, STARTING.leafMm, 'length'),
+      countBySize(placesOf(leaves)),
+      size,
+      1,
+      'smooth face up',
+    ),
 
   wiring: ({ leafMm }, size) => {
     const stem = derive(
@@ -97,7 +108,7 @@ export const freeLeafStem = defineTechnique({
       'wires',
       '{leaf} × {share}',
       {
-        leaf: typed('longest leaf', leafMm, 'length', 'Arrange'),
+        leaf: chosen('longest leaf', leafMm, STARTING.leafMm, 'length'),
         share: starting('stem, of the leaf', STEM_SHARE, 'share', 'guess'),
       },
       (v) => v.leaf * v.share,

@@ -8,8 +8,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed } from '../quantity'
+import { between, derive, found, seededStream, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -20,6 +21,9 @@ const parameters = z.strictObject({
   spreadDeg: z.number().min(40).max(150).meta({ label: 'Spread', kind: 'angle' }),
   insertionMm: z.number().min(10).max(25).meta({ label: 'Foot', kind: 'length', help: 'Pinched, behind the next' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 60, spreadDeg: 80, insertionMm: 15 }
 
 /** Pleats take up about as much paper again as is seen. */
 const PLEAT_FULLNESS = 2
@@ -42,7 +46,7 @@ export const gatheredFan = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle'],
   contains: ['alcohol'],
   parameters,
-  startingParameters: { seenMm: 60, spreadDeg: 80, insertionMm: 15 },
+  startingParameters: STARTING,
   sizedBy: ['seenMm'],
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.damp,
@@ -53,7 +57,7 @@ export const gatheredFan = defineTechnique({
     const height = cutSize(
       'cut long',
       seen,
-      typed('foot', insertionMm, 'length', 'Arrange'),
+      chosen('foot', insertionMm, STARTING.insertionMm, 'length'),
       dampShrink(means?.shrink.damp),
     )
     const width = derive(
@@ -63,7 +67,7 @@ export const gatheredFan = defineTechnique({
       '2 × {seen} × sin( {spread} ÷ 2 ) × {fullness}',
       {
         seen,
-        spread: typed('spread', spreadDeg, 'angle', 'Arrange'),
+        spread: chosen('spread', spreadDeg, STARTING.spreadDeg, 'angle'),
         fullness: starting('paper for each width', PLEAT_FULLNESS, 'ratio', 'usual'),
       },
       (v) => acrossMm(v.seen, v.spread) * v.fullness,

@@ -75,6 +75,7 @@ export {
 } from './petal'
 export type { Mesh, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
+export { chosen } from './chosen'
 export { MIXTURE_IDS, type Fixing, type LiquidUse, type MixtureId, type SupplyUse } from './liquid'
 export type { Ingredient } from '../material'
 export {

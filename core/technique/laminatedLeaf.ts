@@ -11,8 +11,19 @@ import { STANDARD_SPARES } from './flat'
 import { pairedLeaves } from './foliage'
 import { untilHandled } from './step'
 
+/** As it begins. */
+const STARTING = {
+  lengthMm: 120,
+  leafMm: 34,
+  leaf: 'flabellate',
+  leafWide: 1,
+  openDeg: 52,
+  foldDeg: 8,
+  arch: 0.28,
+} as const
+
 export const laminatedLeaf = defineTechnique({
-  ...pairedLeaves({ plies: 2, face: 'rough face out', upLeaf: 0.66, patched: false }),
+  ...pairedLeaves({ plies: 2, face: 'rough face out', upLeaf: 0.66, patched: false, began: STARTING }),
   id: 'laminatedLeaf',
   name: 'Laminated leaves',
   say: 'Two plies with a wire between, in pairs along a branch.',
@@ -22,15 +33,6 @@ export const laminatedLeaf = defineTechnique({
     standardWafer: 'Two plies of standard wafer are stiff and split along the wire.',
     thickWafer: 'Two plies of thick wafer do not bend and split along the wire.',
     riceFilm: 'Wet plies of rice film slide, and the wire shows through.',
-  },
-  startingParameters: {
-    lengthMm: 120,
-    leafMm: 34,
-    leaf: 'flabellate',
-    leafWide: 1,
-    openDeg: 52,
-    foldDeg: 8,
-    arch: 0.28,
   },
   startingColour: '#a9b07a',
   spareShare: STANDARD_SPARES.damp,

@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting, typed } from '../quantity'
+import { between, derive, found, seededStream, starting } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { Mesh } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -23,6 +24,9 @@ const parameters = z.strictObject({
   layers: z.number().int().min(4).max(8).meta({ label: 'Layers a side', kind: 'count' }),
   riseMm: z.number().min(2).max(14).meta({ label: 'Each set up', kind: 'length' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 84, layers: 5, riseMm: 4 }
 
 const LAYER_SCALE = 0.86
 const WIDE_SHARE = 0.92
@@ -64,7 +68,7 @@ export const layeredWings = defineTechnique({
   compositions: ['pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { seenMm: 84, layers: 5, riseMm: 4 },
+  startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm'],
   startingColour: '#f6efe4',
@@ -115,7 +119,7 @@ export const layeredWings = defineTechnique({
       'count',
       'layers of all wings',
       '{count} × {layers}',
-      { count, layers: typed('layers a side', layers, 'count', 'Arrange') },
+      { count, layers: chosen('layers a side', layers, STARTING.layers, 'count') },
       (v) => v.count * v.layers,
     ),
   ],

@@ -9,6 +9,7 @@ import { z } from 'zod'
 import type { Learned } from '../learn'
 import { derive, found, seededStream, type Working } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { acrossHere, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
 import { bloomWiring } from './wiring'
@@ -21,6 +22,19 @@ const parameters = z.strictObject({
   wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
   ...petalFields,
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  acrossMm: 56,
+  petals: 5,
+  stamens: 14,
+  wireMm: 100,
+  wide: 1.1,
+  shoulder: 0.6,
+  point: 0,
+  notch: 0.05,
+  wave: 0.2,
+}
 
 type MouldedBloom = z.infer<typeof parameters>
 
@@ -37,7 +51,7 @@ type Bowl = { readonly mould: Working; readonly angle: Working; readonly petal: 
  * how long it is cut, how deep the bowl is.
  */
 function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number, shrink?: Learned['shrink']): Bowl {
-  const across = acrossHere(acrossMm, size)
+  const across = acrossHere(acrossMm, size, STARTING.acrossMm)
   const wide = MOULDS_MM.find((mm) => acrossMm <= mm * MOST_OF_MOULD) ?? MOULDS_MM.at(-1)!
   const mould = found('half-sphere', wide, 'length', 'the smallest that gives the biggest')
   const angle = derive(
@@ -91,17 +105,7 @@ export const mouldedBloom = defineTechnique({
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: {
-    acrossMm: 56,
-    petals: 5,
-    stamens: 14,
-    wireMm: 100,
-    wide: 1.1,
-    shoulder: 0.6,
-    point: 0,
-    notch: 0.05,
-    wave: 0.2,
-  },
+  startingParameters: STARTING,
   sizedBy: ['acrossMm'],
   startingColour: '#f3e3cf',
   spareShare: STANDARD_SPARES.damp,
@@ -115,7 +119,12 @@ export const mouldedBloom = defineTechnique({
     return [mould, angle, deep]
   },
 
-  wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
+  wiring: (values, size) =>
+    bloomWiring({
+      acrossMm: values.acrossMm * size,
+      stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
+      hooked: true,
+    }),
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values, 0))] }),
 

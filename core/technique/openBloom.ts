@@ -9,6 +9,7 @@ import { z } from 'zod'
 import type { Learned } from '../learn'
 import { seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { acrossHere, STANDARD_SPARES } from './flat'
 import {
   bloomDepth,
@@ -19,7 +20,6 @@ import {
   longestPetal,
   petalFields,
   petalPieces,
-  typedLap,
   whorlByWhorl,
   type PetalLayer,
 } from './petal'
@@ -41,6 +41,22 @@ const parameters = z.strictObject({
   ...petalFields,
 })
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  acrossMm: 46,
+  small: 4,
+  medium: 5,
+  large: 5,
+  lapDeg: 20,
+  stamens: 9,
+  wireMm: 90,
+  wide: 0.82,
+  shoulder: 0.62,
+  point: 0.15,
+  notch: 0,
+  wave: 0.25,
+}
+
 type OpenBloom = z.infer<typeof parameters>
 
 const BEND = -26
@@ -58,8 +74,8 @@ function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' |
 }
 
 function longestOf(values: OpenBloom, size: number, shrink?: Learned['shrink']) {
-  const cone = coneShare(typedLap(values.lapDeg))
-  const across = acrossHere(values.acrossMm, size)
+  const cone = coneShare(chosen('lapped by', values.lapDeg, STARTING.lapDeg, 'angle'))
+  const across = acrossHere(values.acrossMm, size, STARTING.acrossMm)
   return { cone, longest: longestPetal(across, layersOf(values).at(-1)!.raisedDeg, cone, shrink?.damp) }
 }
 
@@ -78,20 +94,7 @@ export const openBloom = defineTechnique({
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'edgeGilding', 'speckle'],
   parameters,
-  startingParameters: {
-    acrossMm: 46,
-    small: 4,
-    medium: 5,
-    large: 5,
-    lapDeg: 20,
-    stamens: 9,
-    wireMm: 90,
-    wide: 0.82,
-    shoulder: 0.62,
-    point: 0.15,
-    notch: 0,
-    wave: 0.25,
-  },
+  startingParameters: STARTING,
   sizedBy: ['acrossMm'],
   startingColour: '#eb8f6a',
   spareShare: STANDARD_SPARES.damp,
@@ -105,7 +108,12 @@ export const openBloom = defineTechnique({
     return [coneHalfAngle(cone), bloomDepth(longest, layersOf(values), cone)]
   },
 
-  wiring: (values, size) => bloomWiring({ acrossMm: values.acrossMm * size, wireMm: values.wireMm, hooked: true }),
+  wiring: (values, size) =>
+    bloomWiring({
+      acrossMm: values.acrossMm * size,
+      stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
+      hooked: true,
+    }),
 
   assembly: (values) => ({ kind: 'bloom', moves: [...whorlByWhorl(layersOf(values))] }),
 
@@ -173,7 +181,7 @@ export const openBloom = defineTechnique({
         layers: layersOf(values),
         shape: values,
         bend: BEND,
-        cupShare: coneShare(typedLap(Math.max(24, values.lapDeg))).value,
+        cupShare: coneShare(chosen('lapped by', Math.max(24, values.lapDeg), STARTING.lapDeg, 'angle')).value,
         centre: values.stamens > 0 ? { kind: 'stamens', count: values.stamens, tint: '#d9a441' } : { kind: 'none' },
       },
       acrossMm,

@@ -9,8 +9,9 @@
 import { z } from 'zod'
 import { plannedShrink, type ShrinkBelief } from '../learn'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, found, seededStream, starting, typed, type Working } from '../quantity'
+import { between, found, seededStream, starting, type Working } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
 import { cutSize, cutWidth, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -25,6 +26,9 @@ const parameters = z.strictObject({
     .max(25)
     .meta({ label: 'Foot', kind: 'length', help: 'Behind the next, or in the cake' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 68, widthMm: 66, insertionMm: 12 }
 
 /** Dipping and the pan draw it in by 15 to 30 %. */
 const PAN_SHRINK = 0.22
@@ -60,7 +64,7 @@ export const panSail = defineTechnique({
   compositions: ['sweep', 'cluster', 'crown', 'single'],
   finishes: ['edgeGilding', 'dusting'],
   parameters,
-  startingParameters: { seenMm: 68, widthMm: 66, insertionMm: 12 },
+  startingParameters: STARTING,
   heat: 'pan',
   stands: true,
   sizedBy: ['seenMm', 'widthMm'],
@@ -72,7 +76,7 @@ export const panSail = defineTechnique({
     const height = cutSize(
       'torn high',
       found('seen height here', seenMm * size, 'length', 'from its place'),
-      typed('foot', insertionMm, 'length', 'Arrange'),
+      chosen('foot', insertionMm, STARTING.insertionMm, 'length'),
       panShrink(means?.shrink.pan),
     )
     const seenWidth = found('seen width here', widthMm * size, 'length', 'from its place')

@@ -11,23 +11,25 @@ import { STANDARD_SPARES } from './flat'
 import { pairedLeaves } from './foliage'
 import { untilHandled } from './step'
 
+/** As it begins. */
+const STARTING = {
+  lengthMm: 110,
+  leafMm: 22,
+  leaf: 'orbicular',
+  leafWide: 1,
+  openDeg: 58,
+  foldDeg: 12,
+  arch: 0.35,
+} as const
+
 export const patchedLeaf = defineTechnique({
-  ...pairedLeaves({ plies: 1, face: 'smooth face up', upLeaf: 0.5, patched: true }),
+  ...pairedLeaves({ plies: 1, face: 'smooth face up', upLeaf: 0.5, patched: true, began: STARTING }),
   id: 'patchedLeaf',
   name: 'Patched leaves',
   say: 'Small single leaves, each wire under a little square patch.',
   papers: ['standardWafer', 'thinWafer', 'thickWafer'],
   whyPaper: 'Standard wafer holds a small leaf flat by itself.',
   unfit: { riceFilm: 'A patch does not hold on rice film: it dries off.' },
-  startingParameters: {
-    lengthMm: 110,
-    leafMm: 22,
-    leaf: 'orbicular',
-    leafWide: 1,
-    openDeg: 58,
-    foldDeg: 12,
-    arch: 0.35,
-  },
   startingColour: '#93a58c',
   spareShare: STANDARD_SPARES.damp,
 

@@ -1,5 +1,5 @@
 /** Pieces laid end to end round a tier: what ruffles, wraps and panels share. */
-import { derive, seedFor, typed } from '../quantity'
+import { derive, seedFor, type Working } from '../quantity'
 import type { BandRoom, Layout, PlacedElement } from './define'
 
 /** One piece of a row round a tier. */
@@ -24,7 +24,7 @@ export const roundTheTier = (
  * One row of sheets round a tier, each over the last by an overlap, since paper shrinks away from a butt joint. @param
  * called what they are called, several of them
  */
-export function oneRowRound(room: BandRoom, called: string, sheetMm: number, overlapMm: number): Layout {
+export function oneRowRound(room: BandRoom, called: string, sheet: Working, overlap: Working): Layout {
   const count = derive(
     called,
     'count',
@@ -32,8 +32,8 @@ export function oneRowRound(room: BandRoom, called: string, sheetMm: number, ove
     'round up( {length} ÷ ( {sheet} − {overlap} ) )',
     {
       length: room.length,
-      sheet: typed('sheet long', sheetMm, 'length', 'Arrange'),
-      overlap: typed('overlap', overlapMm, 'length', 'Arrange'),
+      sheet,
+      overlap,
     },
     (v) => Math.max(1, Math.ceil(v.length / (v.sheet - v.overlap) - 1e-9)),
   )

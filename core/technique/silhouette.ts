@@ -9,8 +9,9 @@
  */
 import { z } from 'zod'
 import { isInside, polyline, rectangle, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, typed } from '../quantity'
+import { between, derive, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -67,6 +68,13 @@ const QUILL_SLOT: Ring = [
   [0.03, 0.6],
 ].map(([x, y]) => [x!, y!] as const)
 
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = {
+  seenMm: 70,
+  footMm: 15,
+  rings: [QUILL.map(([x, y]): [number, number] => [x, y]), QUILL_SLOT.map(([x, y]): [number, number] => [x, y])],
+}
+
 /** How wide rings are for each height. */
 const widthShare = (rings: readonly Ring[]): number => {
   const xs = rings.flatMap((ring) => ring.map(([x]) => x))
@@ -122,11 +130,7 @@ export const silhouette = defineTechnique({
   compositions: ['crown', 'single', 'pair', 'scatter', 'band', 'cluster'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: {
-    seenMm: 70,
-    footMm: 15,
-    rings: [QUILL.map(([x, y]): [number, number] => [x, y]), QUILL_SLOT.map(([x, y]): [number, number] => [x, y])],
-  },
+  startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm'],
   startingColour: '#343a63',
@@ -135,7 +139,8 @@ export const silhouette = defineTechnique({
 
   pieces: ({ seenMm, footMm, rings }, size) => {
     const seen = found('seen height here', seenMm * size, 'length', 'from its place')
-    const height = footMm > 0 ? cutSize('cut high', seen, typed('foot', footMm, 'length', 'Arrange'), null) : seen
+    const height =
+      footMm > 0 ? cutSize('cut high', seen, chosen('foot', footMm, STARTING.footMm, 'length'), null) : seen
     const width = derive(
       'cut wide',
       'length',

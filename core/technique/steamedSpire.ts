@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Outline, type Point3 } from '../geometry'
-import { between, found, seededStream, typed } from '../quantity'
+import { between, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { untilHandled } from './step'
 
@@ -17,6 +18,9 @@ const parameters = z.strictObject({
   widthMm: z.number().min(12).max(80).meta({ label: 'Widest', kind: 'length' }),
   insertionMm: z.number().min(10).max(40).meta({ label: 'Foot', kind: 'length', help: 'What goes into the cake' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 120, widthMm: 30, insertionMm: 20 }
 
 const FOOT_SHARE = 0.28
 const STEPS = 12
@@ -54,7 +58,7 @@ export const steamedSpire = defineTechnique({
   compositions: ['crown', 'cluster', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting', 'stencilShine', 'speckle', 'twoTone'],
   parameters,
-  startingParameters: { seenMm: 120, widthMm: 30, insertionMm: 20 },
+  startingParameters: STARTING,
   heat: 'steam',
   stands: true,
   sizedBy: ['seenMm', 'widthMm'],
@@ -66,7 +70,7 @@ export const steamedSpire = defineTechnique({
     const height = cutSize(
       'cut long',
       found('seen height here', seenMm * size, 'length', 'from its place'),
-      typed('foot', insertionMm, 'length', 'Arrange'),
+      chosen('foot', insertionMm, STARTING.insertionMm, 'length'),
       null,
     )
     const width = found('cut wide', widthMm * size, 'length', 'from its place')

@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, typed } from '../quantity'
+import { between, derive, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
@@ -19,6 +20,9 @@ const parameters = z.strictObject({
   strips: z.number().int().min(8).max(12).meta({ label: 'Strips in one', kind: 'count' }),
   stripWidthMm: z.number().min(4).max(10).meta({ label: 'Strip wide', kind: 'length' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 46, strips: 10, stripWidthMm: 6 }
 
 /** The longest strip runs round the outermost arc, this many times the seen size, and is held at both ends. */
 const ARC_PER_SEEN = 2.2
@@ -39,14 +43,14 @@ export const stripScroll = defineTechnique({
   compositions: ['band', 'sweep', 'scatter', 'cluster', 'pair', 'single'],
   finishes: ['edgeGilding', 'dusting'],
   parameters,
-  startingParameters: { seenMm: 46, strips: 10, stripWidthMm: 6 },
+  startingParameters: STARTING,
   sizedBy: ['seenMm'],
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm }),
 
   pieces: ({ seenMm, strips, stripWidthMm }, size) => {
-    const width = typed('strip wide', stripWidthMm, 'length', 'Arrange')
+    const width = chosen('strip wide', stripWidthMm, STARTING.stripWidthMm, 'length')
     const length = derive(
       'strip long',
       'length',

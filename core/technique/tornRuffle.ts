@@ -6,12 +6,12 @@
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'
-import { between, derive, seededStream, typed } from '../quantity'
+import { between, derive, seededStream } from '../quantity'
 import { defineTechnique } from './define'
+import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { roundTheTier } from './round'
-import { fixed } from './step'
 
 const parameters = z.strictObject({
   stripLengthMm: z
@@ -27,6 +27,9 @@ const parameters = z.strictObject({
     .meta({ label: 'Fullness', kind: 'ratio', help: 'Strip for each length of the row' }),
   overlap: z.number().min(0.1).max(0.8).meta({ label: 'Rows overlap', kind: 'share' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { stripLengthMm: 287, stripHeightMm: 34, fullness: 1.7, overlap: 0.45 }
 
 const COLUMN_MM = 7
 const FLARE = 0.34
@@ -46,7 +49,7 @@ export const tornRuffle = defineTechnique({
   compositions: ['band'],
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle'],
   parameters,
-  startingParameters: { stripLengthMm: 287, stripHeightMm: 34, fullness: 1.7, overlap: 0.45 },
+  startingParameters: STARTING,
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ stripLengthMm, stripHeightMm, fullness }) => ({
@@ -55,14 +58,14 @@ export const tornRuffle = defineTechnique({
   }),
 
   layOut: (ruffle, room) => {
-    const strip = typed('strip', ruffle.stripLengthMm, 'length', 'Arrange')
-    const stripHeight = typed('strip height', ruffle.stripHeightMm, 'length', 'Arrange')
+    const strip = chosen('strip', ruffle.stripLengthMm, STARTING.stripLengthMm, 'length')
+    const stripHeight = chosen('strip height', ruffle.stripHeightMm, STARTING.stripHeightMm, 'length')
     const inRow = derive(
       'strips in a row',
       'count',
       'ruffle rows',
       'round up( {length} × {fullness} ÷ {strip} )',
-      { length: room.length, fullness: typed('fullness', ruffle.fullness, 'ratio', 'Arrange'), strip },
+      { length: room.length, fullness: chosen('fullness', ruffle.fullness, STARTING.fullness, 'ratio'), strip },
       (v) => Math.max(1, Math.ceil((v.length * v.fullness) / v.strip - 1e-9)),
     )
     const rows = derive(
@@ -70,7 +73,11 @@ export const tornRuffle = defineTechnique({
       'count',
       'ruffle rows',
       'round up( ( {height} − {stripHeight} ) ÷ ( {stripHeight} × (1 − {overlap}) ) + 1 ), at least 1',
-      { height: room.height, stripHeight, overlap: typed('overlap of rows', ruffle.overlap, 'share', 'Arrange') },
+      {
+        height: room.height,
+        stripHeight,
+        overlap: chosen('overlap of rows', ruffle.overlap, STARTING.overlap, 'share'),
+      },
       (v) => Math.max(1, Math.ceil((v.height - v.stripHeight) / (v.stripHeight * (1 - v.overlap)) + 1 - 1e-9)),
     )
     const count = derive(
@@ -104,8 +111,8 @@ export const tornRuffle = defineTechnique({
       folds: [],
       face: 'smooth face out',
       perElement: 1,
-      width: typed('strip long', stripLengthMm, 'length', 'Arrange'),
-      height: typed('strip high', stripHeightMm, 'length', 'Arrange'),
+      width: chosen('strip long', stripLengthMm, STARTING.stripLengthMm, 'length'),
+      height: chosen('strip high', stripHeightMm, STARTING.stripHeightMm, 'length'),
     },
   ],
 

@@ -1,4 +1,4 @@
-import { derive, found, starting, typed, type Working } from '../quantity'
+import { derive, found, starting, type Working } from '../quantity'
 
 /** Wire gauges in use: the higher, the thinner. */
 export const GAUGES = [26, 24, 22, 20] as const
@@ -68,14 +68,14 @@ export const wireLength = (label: string, seen: Working, hooked: boolean, inHold
 /** Wire, tape and holder of one bloom on its own stem. */
 export function bloomWiring({
   acrossMm,
-  wireMm,
+  stem,
   hooked,
 }: {
   readonly acrossMm: number
-  readonly wireMm: number
+  /** Below the bloom. */
+  readonly stem: Working
   readonly hooked: boolean
 }): Wiring {
-  const stem = typed('stem below the bloom', wireMm, 'length', 'Arrange')
   const gauge: Gauge = acrossMm < SMALL_BLOOM_MM ? 26 : acrossMm > LARGE_BLOOM_MM ? 22 : 24
   return {
     wires: [{ name: 'bloom', gauge, length: wireLength('wire of a bloom', stem, hooked, true), perElement: 1 }],

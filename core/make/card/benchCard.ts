@@ -147,7 +147,7 @@ function pictureOf({ made, step, turn }: InWork): CardPicture {
 /** What a card says of a step of a decoration. */
 export function makeCard(at: InWork, wanted: Wanted): Told {
   const { making, made, step, turn, of } = at
-  const { plan, units } = wanted
+  const { plan } = wanted
   const technique = [...made.steps, made.setting].find(({ id }) => id === step.id)
   const soak = technique?.soaks ? dryingOf(plan.dryings, made.id)?.estimate.soak.value : undefined
   const restMin = (step.ovenMin ?? step.rest).value

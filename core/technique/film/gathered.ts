@@ -1,7 +1,8 @@
 /** A portion of a disc gathered at its foot: what it must reach, what is seen of it. */
 import { plannedShrink } from '../../learn'
 import type { StockShape } from '../../material'
-import { derive, found, starting, typed, type Working } from '../../quantity'
+import { derive, found, type Working } from '../../quantity'
+import { chosen } from '../chosen'
 import type { Means, PieceKind, Sector } from '../define'
 import { PORTION_WORDS, portionOutline, REACH_PER_DIAMETER, WIDTH_PER_REACH } from './portion'
 
@@ -87,10 +88,7 @@ function reachWorking(seenMm: number, gathered: Gathered, shrink: Working): Work
     '( {seenHeight} + {insertion} ) ÷ ( 1 − {shrink} )',
     {
       seenHeight: found('seen height here', seenMm, 'length', 'from its place'),
-      insertion:
-        insertionMm === STARTING_FOOT_MM
-          ? starting('foot', insertionMm, 'length', 'usual')
-          : typed('foot', insertionMm, 'length', 'Arrange'),
+      insertion: chosen('foot', insertionMm, STARTING_FOOT_MM, 'length'),
       shrink,
     },
     (v) => (v.seenHeight + v.insertion) / (1 - v.shrink),

@@ -7,8 +7,9 @@
  */
 import { z } from 'zod'
 import { polyline, type Point3 } from '../../geometry'
-import { between, derive, found, seededStream, starting, typed } from '../../quantity'
+import { between, derive, found, seededStream, starting } from '../../quantity'
 import { defineTechnique } from '../define'
+import { chosen } from '../chosen'
 import type { MeshFace, MeshLine } from '../mesh'
 import { STANDARD_SPARES } from '../flat'
 import { frameOf } from '../frame'
@@ -18,6 +19,9 @@ const parameters = z.strictObject({
   seenMm: z.number().min(15).max(80).meta({ label: 'Seen across', kind: 'length', help: 'When puffed' }),
   deep: z.number().min(0).max(1).meta({ label: 'Depth of colour', kind: 'share', help: 'Strong colour swells less' }),
 })
+
+/** As it begins. */
+const STARTING: z.infer<typeof parameters> = { seenMm: 30, deep: 0.5 }
 
 /** Film swells to this many times its size in hot oil; strong colour takes away up to a quarter of that. */
 const SWELLS = 1.6
@@ -40,7 +44,7 @@ export const puff = defineTechnique({
   compositions: ['cluster', 'sweep', 'scatter', 'crown', 'single'],
   finishes: ['dusting'],
   parameters,
-  startingParameters: { seenMm: 30, deep: 0.5 },
+  startingParameters: STARTING,
   heat: 'oil',
   sizedBy: ['seenMm'],
   startingColour: '#d9572b',
@@ -55,7 +59,7 @@ export const puff = defineTechnique({
       '{swells} × ( 1 − {deep} × {held} )',
       {
         swells: starting('swelling in oil', SWELLS, 'ratio', 'guess'),
-        deep: typed('depth of colour', deep, 'share', 'Arrange'),
+        deep: chosen('depth of colour', deep, STARTING.deep, 'share'),
         held: starting('held back by strong colour', COLOUR_HOLDS_BACK, 'share', 'guess'),
       },
       (v) => v.swells * (1 - v.deep * v.held),

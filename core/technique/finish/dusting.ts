@@ -3,10 +3,13 @@
  *
  * By hand: 6 dm² of wings dusted over half: 6 × 0.5 × 0.15 g for each dm² = 0.45 g.
  */
-import { derive, starting, typed } from '../../quantity'
+import { derive, starting } from '../../quantity'
 import { blend } from '../../tint'
+import { chosen } from '../chosen'
 import { defineFinish } from './define'
 import { edgeShares } from './meshPlaces'
+
+const STARTING_SHARE = 0.5
 
 export const dusting = defineFinish({
   id: 'dusting',
@@ -14,7 +17,7 @@ export const dusting = defineFinish({
   say: 'Dry dust brushed on, deeper towards the edges.',
   over: 'face',
   startingColour: '#a8432e',
-  startingShare: 0.5,
+  startingShare: STARTING_SHARE,
   amount: ({ share }, { area }) =>
     derive(
       'dust',
@@ -23,7 +26,7 @@ export const dusting = defineFinish({
       '{area} × {dusted} × {perDm2}',
       {
         area,
-        dusted: typed('share dusted', share, 'share', 'Arrange'),
+        dusted: chosen('share dusted', share, STARTING_SHARE, 'share'),
         perDm2: starting('dust for a dm²', 0.15, 'mass', 'guess'),
       },
       (v) => v.area * v.dusted * v.perDm2,

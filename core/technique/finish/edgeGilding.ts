@@ -3,10 +3,13 @@
  *
  * By hand: twelve petals with 150 mm of edge each, all of it gilded: 1.8 m × 0.25 ml for each metre = 0.45 ml.
  */
-import { derive, starting, typed } from '../../quantity'
+import { derive, starting } from '../../quantity'
+import { chosen } from '../chosen'
 import { defineFinish } from './define'
 
 const MM_PER_M = 1000
+
+const STARTING_SHARE = 0.8
 
 export const edgeGilding = defineFinish({
   id: 'edgeGilding',
@@ -14,7 +17,7 @@ export const edgeGilding = defineFinish({
   say: 'Metallic paint along the cut edges, thinly.',
   over: 'edge',
   startingColour: '#c9a24b',
-  startingShare: 0.8,
+  startingShare: STARTING_SHARE,
   amount: ({ share }, { edge }) =>
     derive(
       'paint for edges',
@@ -23,7 +26,7 @@ export const edgeGilding = defineFinish({
       '{edge} × {gilded} × {perMetre} ÷ 1000',
       {
         edge,
-        gilded: typed('share gilded', share, 'share', 'Arrange'),
+        gilded: chosen('share gilded', share, STARTING_SHARE, 'share'),
         perMetre: starting('paint for a metre', 0.25, 'volume', 'guess'),
       },
       (v) => (v.edge / MM_PER_M) * v.gilded * v.perMetre,

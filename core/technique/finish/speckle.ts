@@ -3,12 +3,15 @@
  *
  * By hand: 5 dm² over half: 5 × 0.5 × 0.2 ml for each dm² = 0.5 ml.
  */
-import { between, derive, seededStream, starting, typed } from '../../quantity'
+import { between, derive, seededStream, starting } from '../../quantity'
 import type { MeshBead } from '../mesh'
+import { chosen } from '../chosen'
 import { defineFinish } from './define'
 import { pointOn } from './meshPlaces'
 
 const MOST_SPECKS = 46
+
+const STARTING_SHARE = 0.5
 
 export const speckle = defineFinish({
   id: 'speckle',
@@ -16,7 +19,7 @@ export const speckle = defineFinish({
   say: 'Fine drops flicked from a brush, no two faces alike.',
   over: 'face',
   startingColour: '#6b4a2f',
-  startingShare: 0.5,
+  startingShare: STARTING_SHARE,
   amount: ({ share }, { area }) =>
     derive(
       'colour to flick',
@@ -25,7 +28,7 @@ export const speckle = defineFinish({
       '{area} × {covered} × {perDm2}',
       {
         area,
-        covered: typed('how thickly', share, 'share', 'Arrange'),
+        covered: chosen('how thickly', share, STARTING_SHARE, 'share'),
         perDm2: starting('colour for a dm²', 0.2, 'volume', 'guess'),
       },
       (v) => v.area * v.covered * v.perDm2,

@@ -4,11 +4,14 @@
  *
  * By hand: 3 dm² with a stencil that leaves half open: 3 × 0.5 × 0.2 g for each dm² = 0.3 g of dust.
  */
-import { derive, starting, typed } from '../../quantity'
+import { derive, starting } from '../../quantity'
 import type { Point3 } from '../../geometry'
 import type { MeshFace } from '../mesh'
+import { chosen } from '../chosen'
 import { defineFinish } from './define'
 import { middleOf } from './meshPlaces'
+
+const STARTING_SHARE = 0.5
 
 export const stencilShine = defineFinish({
   id: 'stencilShine',
@@ -16,7 +19,7 @@ export const stencilShine = defineFinish({
   say: 'A pattern of shimmer dabbed through a stencil.',
   over: 'face',
   startingColour: '#d8c089',
-  startingShare: 0.5,
+  startingShare: STARTING_SHARE,
   amount: ({ share }, { area }) =>
     derive(
       'shimmer dust',
@@ -25,7 +28,7 @@ export const stencilShine = defineFinish({
       '{area} × {open} × {perDm2}',
       {
         area,
-        open: typed('open part of the stencil', share, 'share', 'Arrange'),
+        open: chosen('open part of the stencil', share, STARTING_SHARE, 'share'),
         perDm2: starting('dust for an open dm²', 0.2, 'mass', 'guess'),
       },
       (v) => v.area * v.open * v.perDm2,

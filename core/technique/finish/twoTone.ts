@@ -3,12 +3,15 @@
  *
  * By hand: 4 dm² misted over six tenths: 4 × 0.6 × 0.6 ml for each dm² = 1.4 ml.
  */
-import { derive, starting, typed } from '../../quantity'
+import { derive, starting } from '../../quantity'
 import { blend } from '../../tint'
+import { chosen } from '../chosen'
 import { defineFinish } from './define'
 import { heightShares } from './meshPlaces'
 
 const SOFT = 0.35
+
+const STARTING_SHARE = 0.5
 
 export const twoTone = defineFinish({
   id: 'twoTone',
@@ -16,7 +19,7 @@ export const twoTone = defineFinish({
   say: 'A second colour misted from the tips, running into the first.',
   over: 'face',
   startingColour: '#343a63',
-  startingShare: 0.5,
+  startingShare: STARTING_SHARE,
   amount: ({ share }, { area }) =>
     derive(
       'mist',
@@ -25,7 +28,7 @@ export const twoTone = defineFinish({
       '{area} × {misted} × {perDm2}',
       {
         area,
-        misted: typed('share misted', share, 'share', 'Arrange'),
+        misted: chosen('share misted', share, STARTING_SHARE, 'share'),
         perDm2: starting('mist for a dm²', 0.6, 'volume', 'guess'),
       },
       (v) => v.area * v.misted * v.perDm2,

@@ -11,14 +11,14 @@ type Counted = { readonly name: string; readonly share: number; readonly count: 
  */
 export function leafPieces(
   shape: LeafShape,
-  leafMm: number,
+  largest: Working,
   counts: readonly Counted[],
   size: number,
   plies: 1 | 2,
   face: string,
 ): readonly PieceKind[] {
   return counts.map(({ name, share, count }): PieceKind => {
-    const height: Working = leafLong(leafMm, name, share, size)
+    const height: Working = leafLong(largest, name, share, size)
     const width = derive(
       `${name} leaf wide`,
       'length',

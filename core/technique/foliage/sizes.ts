@@ -1,4 +1,4 @@
-import { derive, found, starting, typed, type Working } from '../../quantity'
+import { derive, found, starting, type Working } from '../../quantity'
 import type { AssemblyMove } from '../assembly'
 import type { LeafPlace } from './branch'
 
@@ -53,14 +53,14 @@ export const countBySize = (
   })).filter(({ count }) => count > 0)
 
 /** Length of a leaf of a size, on an element of a size. */
-export const leafLong = (leafMm: number, name: string, share: number, size: number): Working =>
+export const leafLong = (largest: Working, name: string, share: number, size: number): Working =>
   derive(
     `${name} leaf long`,
     'length',
     'sizes of leaves',
     '{largest} × {share} × {size}',
     {
-      largest: typed('largest leaf', leafMm, 'length', 'Arrange'),
+      largest,
       share: starting(`${name}, of the largest`, share, 'share', 'usual'),
       size: found('size here', size, 'share', 'from its place'),
     },

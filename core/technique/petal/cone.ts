@@ -1,4 +1,4 @@
-import { derive, typed, type Working } from '../../quantity'
+import { derive, type Working } from '../../quantity'
 
 /**
  * What a petal becomes when it is slit at its foot and the slit's edges are drawn over each other: part of a cone.
@@ -45,6 +45,3 @@ export const coneHalfAngle = (share: Working): Working =>
     { share },
     (v) => (Math.asin(v.share) * 180) / Math.PI,
   )
-
-/** A lap as it was typed. */
-export const typedLap = (lapDeg: number): Working => typed('lapped by', lapDeg, 'angle', 'Arrange')

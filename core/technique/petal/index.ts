@@ -2,7 +2,7 @@ export { budMesh } from './bud'
 export { fitPetal } from './fit'
 export { floretOutline } from './floret'
 export { bloomDepth, bloomMesh, longestPetal, type BloomFrame, type PetalLayer } from './bloom'
-export { coneHalfAngle, coneShare, cupDepth, typedLap } from './cone'
+export { coneHalfAngle, coneShare, cupDepth } from './cone'
 export {
   halfWidthAt,
   isPetalShape,

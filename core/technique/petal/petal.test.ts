@@ -15,11 +15,11 @@ import {
   PETAL_SHAPES,
   petalOutline,
   petalPieces,
-  typedLap,
   type PetalLayer,
   type PetalShape,
 } from '.'
 
+const lapped = (deg: number) => found('lapped by', deg, 'angle', 'given')
 const length = (mm: number) => found('length', mm, 'length', 'given')
 const shapes: fc.Arbitrary<PetalShape> = fc.record({
   wide: fc.double({ min: 0.2, max: 1.6, noNaN: true }),
@@ -41,7 +41,7 @@ describe('a slit lapped into a cone', () => {
     [90, 0.75, 48.59, 9.92],
     [120, 0.6667, 41.81, 11.18],
   ] as const)('by %s° leaves %s of a length, opens %s° and is %s mm deep at 30 mm wide', (lap, share, angle, deep) => {
-    const cone = coneShare(typedLap(lap))
+    const cone = coneShare(lapped(lap))
     expect(cone.value).toBeCloseTo(share, 4)
     expect(coneHalfAngle(cone).value).toBeCloseTo(angle, 2)
     expect(cupDepth(cone, length(30)).value).toBeCloseTo(deep, 2)
@@ -52,7 +52,7 @@ describe('a slit lapped into a cone', () => {
         fc.double({ min: 0, max: 110, noNaN: true }),
         fc.double({ min: 4, max: 120, noNaN: true }),
         (lap, wide) => {
-          const cone = coneShare(typedLap(lap))
+          const cone = coneShare(lapped(lap))
           expect(Math.hypot((wide / 2) * cone.value, cupDepth(cone, length(wide)).value)).toBeCloseTo(wide / 2, 8)
         },
       ),
@@ -61,7 +61,7 @@ describe('a slit lapped into a cone', () => {
 
 describe('from bloom to petal', () => {
   it('50 mm across, raised 25°, lapped 20°, is cut 29.8 mm', () =>
-    expect(longestPetal(length(50), 25, coneShare(typedLap(20))).value).toBeCloseTo(29.8, 1))
+    expect(longestPetal(length(50), 25, coneShare(lapped(20))).value).toBeCloseTo(29.8, 1))
   it('back again gives the diameter', () =>
     fc.assert(
       fc.property(
@@ -69,14 +69,14 @@ describe('from bloom to petal', () => {
         fc.double({ min: 0, max: 70, noNaN: true }),
         fc.double({ min: 0, max: 90, noNaN: true }),
         (across, raised, lap) => {
-          const cone = coneShare(typedLap(lap))
+          const cone = coneShare(lapped(lap))
           const petal = longestPetal(length(across), raised, cone).value
           expect(2 * petal * 0.98 * cone.value * Math.cos((raised * Math.PI) / 180)).toBeCloseTo(across, 8)
         },
       ),
     ))
   it('is deeper for petals that stand steeper', () => {
-    const cone = coneShare(typedLap(20))
+    const cone = coneShare(lapped(20))
     expect(bloomDepth(length(30), layers, cone).value).toBeGreaterThan(bloomDepth(length(30), [layers[1]!], cone).value)
   })
   it('cuts each whorl its own size, by its share', () => {

@@ -1,5 +1,5 @@
 import { polyline } from '../../geometry'
-import { derive, starting, typed, type Working } from '../../quantity'
+import { derive, found, starting, type Working } from '../../quantity'
 import type { AssemblyMove } from '../assembly'
 import type { PieceKind } from '../define'
 import type { PetalLayer } from './bloom'
@@ -35,7 +35,7 @@ export function petalPieces(
       'length',
       'sizes of petals',
       '{long} × {wide}',
-      { long: height, wide: typed('wide, of its length', shape.wide, 'share', 'Arrange') },
+      { long: height, wide: found('wide, of its length', shape.wide, 'share', 'of the petal as it is drawn') },
       (v) => v.long * v.wide,
     )
     return {
