@@ -1,4 +1,4 @@
-import { roundTier, stackTiers, type Tier } from '../cake'
+import { leastReach, roundTier, stackTiers, type Tier } from '../cake'
 import {
   compositionOf,
   startingBouquet,
@@ -110,16 +110,27 @@ export function startingComposition(
  * soaked anyway, else brushed.
  */
 export function startingColouring(
-  { heat, liquids = [], startingColouring: way }: Pick<AnyTechnique, 'heat' | 'liquids' | 'startingColouring'>,
+  {
+    heat,
+    liquids = [],
+    startingFaces,
+    startingCarrier,
+    startingColouring: way,
+  }: Pick<AnyTechnique, 'heat' | 'liquids' | 'startingColouring' | 'startingFaces' | 'startingCarrier'>,
   paper: PaperId,
 ): Colouring {
   if (way) return { ...STARTING_COLOURING, way, carrier: 'water' }
   if (liquids.some(({ mixture }) => mixture === 'slurry'))
     return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
   if (heat === 'oil') return { way: 'brush', carrier: 'oil', faces: 2, coats: 1 }
+  if (heat === 'steam') return { way: 'mist', carrier: 'water', faces: 1, coats: 1 }
   return heat === 'pan' || paperOf(paper).kind === 'film'
     ? { ...STARTING_COLOURING, way: 'bath', carrier: 'water' }
-    : STARTING_COLOURING
+    : {
+        ...STARTING_COLOURING,
+        ...(startingFaces && { faces: startingFaces }),
+        ...(startingCarrier && { carrier: startingCarrier }),
+      }
 }
 
 const SHADES_IN_A_RUN = 4
@@ -136,6 +147,19 @@ export function fitting(decoration: Decoration, tiers: readonly Tier[]): Decorat
   return way ? ({ ...decoration, ...way.change } as Decoration) : decoration
 }
 
+/** Sizes that follow the tier that a technique begins on. */
+function sizedFor(definition: AnyTechnique, tiers: readonly Tier[], kind?: CompositionKind): object {
+  const begun = startingComposition(
+    kind ?? definition.compositions[0]!,
+    definition.id,
+    definition.startingParameters,
+    tiers,
+  )
+  const stack = stackTiers({ tiers })
+  const tier = 'tier' in begun ? stack[Math.min(begun.tier, stack.length - 1)]! : stack.at(-1)!
+  return definition.sizeFor?.(2 * leastReach(tier), tier.topMm - tier.footMm) ?? {}
+}
+
 /** A decoration to begin with: the technique as it is usually made, on the tier that suits it, with a place for all. */
 export function startingDecoration(
   id: string,
@@ -144,12 +168,8 @@ export function startingDecoration(
   kind?: CompositionKind,
 ): Decoration {
   const definition = techniqueOf(technique)
-  const composition = startingComposition(
-    kind ?? definition.compositions[0]!,
-    technique,
-    definition.startingParameters,
-    tiers,
-  )
+  const begins = { ...definition.startingParameters, ...sizedFor(definition, tiers, kind) }
+  const composition = startingComposition(kind ?? definition.compositions[0]!, technique, begins, tiers)
   const paper = definition.papers[0]!
   const begun = {
     id,
@@ -167,16 +187,18 @@ export function startingDecoration(
       tail: definition.startingTail ?? definition.startingColour,
       steps: definition.startingTail ? SHADES_IN_A_RUN : 1,
     },
-    finishes: [],
+    finishes: definition.startingFinish ? [{ ...definition.startingFinish }] : [],
     quiet: startingQuiet(composition.kind),
     byHand: untouched(),
     gathered: null,
-    cutting: definition.fromDiscs ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 } : STARTING_CUTTING,
+    cutting: definition.fromDiscs
+      ? { ...STARTING_CUTTING, way: 'sectors', plies: 1 }
+      : { ...STARTING_CUTTING, plies: definition.startingPlies ?? STARTING_CUTTING.plies },
     colouring: startingColouring(definition, paper),
     drying: { way: waysToDry(definition)[0]!, soakWaterC: 38, ovenC: 80 },
     glue: null,
     glued: definition.skin ?? 'afterStacking',
-    parameters: { ...definition.startingParameters },
+    parameters: begins,
     composition,
   } as unknown as Decoration
   return fitting(begun, tiers)

@@ -172,7 +172,13 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
           movement: 0,
         },
         [
-          ['openBloom', 'secondary', 4, { acrossMm: 26, small: 3, medium: 0, large: 5, stamens: 7 }, '#f3e3cf'],
+          [
+            'openBloom',
+            'secondary',
+            4,
+            { acrossMm: 26, small: 2, smallMost: 4, medium: 0, mediumMost: 0, large: 4, largeMost: 6, stamens: 7 },
+            '#f3e3cf',
+          ],
           ['patchedLeaf', 'leaf', 4, { lengthMm: 60, leafMm: 17 }],
           ['fillerSprig', 'filler', 2, { lengthMm: 36, tips: 5 }],
         ],

@@ -71,8 +71,8 @@ export function bandRoom(stack: readonly StandingTier[], band: Band): BandRoom {
       'between two heights, within the tier',
       '{to} − {from}',
       {
-        to: chosen('ends', high, tierHeight, 'length'),
-        from: chosen('begins', low, 0, 'length'),
+        to: found('ends', high, 'length', 'as Arrange has it'),
+        from: found('begins', low, 'length', 'as Arrange has it'),
       },
       (v) => v.to - v.from,
     ),

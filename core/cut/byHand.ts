@@ -26,16 +26,38 @@ type Strip = {
   readonly widthMm: number
   readonly count: number
   readonly turned: boolean
+  /** Kept between its boxes, and between it and the next strip; none along a ruler. */
+  readonly gapMm: number
 }
 
 const ROW_TRIES = 12
 
 /**
  * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes
- * with room for slip; strips of all parts share sheets.
+ * with room for slip, none where a ruler holds the stack; strips of all parts share sheets, but what is torn begins at
+ * the very edge of sheets of its own.
  * In the last stack some plies may hold pieces more than wanted.
+ *
+ * By hand: an A4 is 210 − 2 × 5 = 200 mm wide within its margin: 200 ÷ 7 = 28 strips of 7 mm along a ruler, and
+ * ( 297 − 10 ) ÷ 105 = 2 of them one behind the other, 56. Torn strips 34 mm high: 210 ÷ 34 = 6.
  */
 export function layByHand(
+  parts: readonly CutPart[],
+  shape: StockShape,
+  cutting: Pick<Cutting, 'plies' | 'layers'>,
+  tools: CuttingTools,
+): CutLayout {
+  const torn = parts.filter(({ edge }) => edge === 'torn')
+  const cut = parts.filter(({ edge }) => edge !== 'torn')
+  if (torn.length === 0) return layInStrips(cut, shape, cutting, tools)
+  const [one, other] = [
+    layInStrips(cut, shape, cutting, tools),
+    layInStrips(torn, shape, { ...cutting, layers: 1 }, { ...tools, marginMm: 0 }),
+  ]
+  return { sheets: [...one.sheets, ...other.sheets], leftOut: [...one.leftOut, ...other.leftOut] }
+}
+
+function layInStrips(
   parts: readonly CutPart[],
   shape: StockShape,
   { plies, layers }: Pick<Cutting, 'plies' | 'layers'>,
@@ -48,14 +70,16 @@ export function layByHand(
   const [roomMm, highMm] = [sheet.widthMm - 2 * edgeMm, sheet.heightMm - 2 * edgeMm]
   const leftOut: LeftOut[] = []
   const strips = parts.flatMap((part) => {
-    const found = stripsOf(part, plies, roomMm, highMm, knifeGapMm, slip)
-    if (!found) leftOut.push({ part, why: tooLarge(part, slip), wantsLarger: true })
+    const free = part.edge ? { gapMm: 0, slipMm: 0 } : { gapMm: knifeGapMm, slipMm: slip }
+    const found = stripsOf(part, plies, roomMm, highMm, free.gapMm, free.slipMm)
+    if (!found) leftOut.push({ part, why: tooLarge(part, free.slipMm), wantsLarger: true })
     return found ?? []
   })
   let [number, bundle] = [0, 0]
   const sheets = fillRows(
-    strips.map(({ heightMm }) => heightMm + knifeGapMm),
-    highMm + knifeGapMm,
+    strips.map(({ heightMm, gapMm }) => heightMm + gapMm),
+    // Above the last strip there is no gap.
+    highMm + Math.min(knifeGapMm, ...strips.map(({ gapMm }) => gapMm)),
     seededStream(1),
     ROW_TRIES,
   ).map((indexes): CutSheet => {
@@ -65,11 +89,11 @@ export function layByHand(
     for (const strip of indexes.map((at) => strips[at]!).sort((one, other) => other.heightMm - one.heightMm)) {
       const top = y + strip.heightMm
       cuts.push({
-        from: { x: low, y: top + knifeGapMm / 2 },
-        to: { x: low + sheet.widthMm, y: top + knifeGapMm / 2 },
+        from: { x: low, y: top + strip.gapMm / 2 },
+        to: { x: low + sheet.widthMm, y: top + strip.gapMm / 2 },
       })
       for (let at = 0; at < strip.count; at += 1) {
-        const x = low + edgeMm + at * (strip.widthMm + knifeGapMm)
+        const x = low + edgeMm + at * (strip.widthMm + strip.gapMm)
         const isLast = (at + 1) % layers === 0 || at + 1 === strip.count
         pieces.push({
           part: strip.part,
@@ -81,11 +105,11 @@ export function layByHand(
         if (!isLast) continue
         bundle += 1
         cuts.push({
-          from: { x: x + strip.widthMm + knifeGapMm / 2, y: y - knifeGapMm / 2 },
-          to: { x: x + strip.widthMm + knifeGapMm / 2, y: top + knifeGapMm / 2 },
+          from: { x: x + strip.widthMm + strip.gapMm / 2, y: y - strip.gapMm / 2 },
+          to: { x: x + strip.widthMm + strip.gapMm / 2, y: top + strip.gapMm / 2 },
         })
       }
-      y = top + knifeGapMm
+      y = top + strip.gapMm
     }
     return { shape, plies, pieces, cuts }
   })
@@ -136,6 +160,7 @@ function stripsOf(
         widthMm,
         heightMm,
         turned,
+        gapMm,
         count: Math.min(inStrip, boxes - at * inStrip),
       })),
     ]

@@ -15,6 +15,8 @@ export type CutPart = {
   readonly mirror: boolean
   /** Indexes of the elements that such pieces make. */
   readonly members: readonly number[]
+  /** Cut or torn along a ruler, edge to edge. */
+  readonly edge?: 'ruler' | 'torn' | undefined
   /** The portion of a disc it is, when it is one. */
   readonly sector?: Sector | undefined
 }

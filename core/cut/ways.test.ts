@@ -329,3 +329,51 @@ describe('corners along an outline', () => {
     for (const { x, y } of cornersAlong(shapes[0]!, CHORD_MM)) expect(Math.hypot(x - 3, y - 4)).toBeCloseTo(20, 9)
   })
 })
+
+describe('cut or torn along a ruler', () => {
+  const strip = (quantity: number, edge?: 'ruler' | 'torn', across = 7, long = 105): CutPart => ({
+    ...part('strip', rectangle(0, 0, long, across), quantity),
+    ...(edge && { edge }),
+  })
+  const onOne = (each: CutPart, plies = 1): number =>
+    layByHand([each], A4, { plies, layers: 1 }, STARTING_TOOLS).sheets[0]!.pieces.length
+  it('an A4 gives 28 × 2 strips of 7 × 105 mm edge to edge, fewer where scissors want a gap; worked by hand', () => {
+    expect(onOne(strip(400, 'ruler'))).toBe(56)
+    expect(onOne(strip(400))).toBeLessThan(56)
+  })
+  it('two sheets at once give as many: a ruler holds the stack, nothing slips', () =>
+    expect(
+      Math.max(
+        ...layByHand([strip(400, 'ruler')], A4, { plies: 2, layers: 1 }, STARTING_TOOLS).sheets.map(
+          ({ pieces }) => pieces.length,
+        ),
+      ),
+    ).toBe(56))
+  it('six strips of 34 mm are torn from an A4, the first along its very edge', () => {
+    expect(onOne(strip(60, 'torn', 34, 297))).toBe(6)
+    expect(onOne(strip(60, undefined, 34, 287))).toBe(5)
+  })
+  it('never lie over each other or the edge, whatever shares the sheet', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            across: fc.integer({ min: 6, max: 60 }),
+            long: fc.integer({ min: 40, max: 200 }),
+            many: fc.integer({ min: 1, max: 20 }),
+            edge: fc.constantFrom('ruler' as const, 'torn' as const, undefined),
+          }),
+          { minLength: 1, maxLength: 4 },
+        ),
+        (all) => {
+          const parts = all.map(({ across, long, many, edge }, at) => ({
+            ...strip(many, edge, across, long),
+            id: `p${at}`,
+          }))
+          const layout = layByHand(parts, A4, FLAT, STARTING_TOOLS)
+          expect(faultsIn(layout, parts, 0)).toEqual([])
+          for (const { id, quantity } of parts) expect(counted(layout, id)).toBe(quantity)
+        },
+      ),
+    ))
+})

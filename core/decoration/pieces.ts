@@ -34,7 +34,11 @@ export type PieceClass = {
   /** Which shade of the run of colour: 0 at the heart. */
   readonly shade: number
   readonly sector: Sector | null
+  /** How its edges come about; by scissors, knife or punch where nothing is said. */
+  readonly edge: PieceKind['edge'] | null
   readonly isPetal: boolean
+  /** Sheets laid on one another for one. */
+  readonly plies: number
   /** Room one takes on what it dries on, mm. */
   readonly lying: { readonly widthMm: number; readonly heightMm: number }
   readonly width: Working
@@ -49,6 +53,20 @@ export type PieceClass = {
 }
 
 const MM2_PER_DM2 = 10_000
+
+/** Pieces as they are handled, spares too: plies laid on one another are one. */
+export function wholesOf(classes: readonly PieceClass[], pieces: Working): Working {
+  if (classes.every(({ plies }) => plies === 1)) return pieces
+  const many = classes.reduce((sum, { needed, spares, plies }) => sum + (needed.value + spares.value) / plies, 0)
+  return derive(
+    'pieces in hand',
+    'count',
+    'plies laid together',
+    'of {pieces}, those of several plies as one',
+    { pieces },
+    () => many,
+  )
+}
 
 /** Which shade of a colour run an element has: 0 at the heart. */
 export const shadeOf = ({ away }: PlacedElement, { steps }: Decoration['colour']): number =>
@@ -103,16 +121,47 @@ function sizeCount(count: Working, many: number, shade: boolean): Working {
   return derive('elements of this size', 'count', 'size classes', rule, { count }, () => many)
 }
 
-const piecesNeeded = ({ name, perElement }: PieceKind, elements: Working): Working =>
-  perElement === 1
-    ? elements
+/** How many of a kind some elements take: as many each, or as many as each of them was given. */
+function piecesNeeded({ name, perElement, countFor }: PieceKind, elements: Working, group: Group): Working {
+  if (countFor) {
+    const counts = group.map(countFor)
+    const [least, most] = [Math.min(...counts), Math.max(...counts)]
+    return derive(
+      several(name),
+      'count',
+      'no two alike',
+      least === most ? '{elements} × {least}' : 'from {least} to {most} in each of {elements}, added up',
+      {
+        elements,
+        least: found('in one', least, 'count', 'within its range'),
+        most: found('in one', most, 'count', 'within its range'),
+      },
+      () => counts.reduce((sum, count) => sum + count, 0),
+    )
+  }
+  if (perElement === 1) return elements
+  const each = found('in one', perElement, 'count', 'by its technique')
+  return derive(
+    several(name),
+    'count',
+    'pieces in an element',
+    '{elements} × {each}',
+    { elements, each },
+    (v) => v.elements * v.each,
+  )
+}
+
+/** Pieces as they are cut: each of so many plies. */
+const inPlies = (pieces: Working, plies: number): Working =>
+  plies === 1
+    ? pieces
     : derive(
-        several(name),
+        pieces.label,
         'count',
-        'pieces in an element',
-        '{elements} × {each}',
-        { elements, each: found('in one', perElement, 'count', 'by its technique') },
-        (v) => v.elements * v.each,
+        'plies',
+        '{pieces} × {plies}',
+        { pieces, plies: found('plies', plies, 'count', 'laid on one another') },
+        (v) => v.pieces * v.plies,
       )
 
 /**
@@ -133,7 +182,7 @@ export function piecesOf(
     technique.pieces(decoration.parameters, alike[0].size, tallest(alike), means).map((kind) => ({
       alike,
       kind,
-      needed: piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false)),
+      needed: piecesNeeded(kind, sizes.length === 1 ? count : sizeCount(count, alike.length, false), alike),
     })),
   )
   const kinds = [...new Set(sized.map(kindKey))]
@@ -155,19 +204,22 @@ export function piecesOf(
         return shades.map((group): PieceClass => {
           const shade = shadeOf(group[0], decoration.colour)
           const asSeen = group[0].face ?? seenAs(group[0], seen)
-          const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true))
+          const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true), group)
+          const plies = kind.plies ?? 1
           return {
             holes: [],
             flaps: [],
             print: [],
             sector: null,
+            edge: null,
             isPetal: false,
             lying: { widthMm: kind.width.value, heightMm: kind.height.value },
             ...kind,
+            plies,
             id: `${size} shade ${shade}`,
             size,
-            needed,
-            spares: group === most ? spares : NO_SPARES,
+            needed: inPlies(needed, plies),
+            spares: group === most ? inPlies(spares, plies) : NO_SPARES,
             shade,
             colour: shadeColour(decoration.colour, shade),
             members: group.map(({ index }) => index),

@@ -15,6 +15,7 @@ import {
   type Layout,
   type Means,
   type PlacedElement,
+  type SecondColour,
   type SeenSize,
   type Step,
   type TechniqueCaution,
@@ -23,7 +24,7 @@ import {
 } from '../technique'
 import { cutSizes, punchSizes, toldSizes } from './cutSizes'
 import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
-import { extentOf, piecesOf, type PieceClass } from './pieces'
+import { extentOf, piecesOf, wholesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
 import { gluingsOf, setMinOf, type Gluing } from './gluing'
@@ -55,6 +56,8 @@ export type PlannedDecoration = Pick<
   readonly reach: Reach
   readonly classes: readonly PieceClass[]
   readonly pieces: Working
+  /** Pieces as they are handled: those of several plies are one. */
+  readonly wholes: Working
   /** Usual sizes of its paper, the one that takes the least paper first. */
   readonly sizes: readonly ShapeChoice[]
   /** Elements that stay lower than wished because no sheet is large enough, and by how much at most, mm. */
@@ -63,6 +66,10 @@ export type PlannedDecoration = Pick<
   readonly figures: readonly Working[]
   /** What elements of each size are wired with, and how many of that size. */
   readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
+  /** How long a piece is against its length when it was coloured. */
+  readonly grows: number
+  /** A second colour that is put on at one of its steps. */
+  readonly second: SecondColour | null
   /** With what it is fixed on each covering. */
   readonly gluings: readonly Gluing[]
   /** What is used up for it, besides paper, colour, mixtures and glue. */
@@ -120,6 +127,7 @@ function sized(
   const own = elements.map(({ size }) => size)
   const wished = told.length > 0 ? toldSizes(elements, told, isPut) : own
   if (technique.fit) return technique.fit(parameters, resized(elements, wished), means)
+  if (technique.layOut && decoration.composition.kind === 'band') return elements
   const punched =
     technique.punchMm && punchesMm.length > 0 ? punchSizes(wished, technique.punchMm(parameters), punchesMm) : null
   return resized(elements, punched ?? (told.length > 0 ? wished : cutSizes(wished, cutting.sizes)))
@@ -174,6 +182,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     'pieces and spares',
     classes.flatMap(({ needed, spares }) => [needed, spares]),
   )
+  const wholes = wholesOf(classes, pieces)
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
   const gluings = gluingsOf(technique, decoration, elements, classes, stack, inputs.unwanted)
@@ -200,6 +209,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
       : reachOfDrawn(decoration, elements, stack),
     classes,
     pieces,
+    wholes,
     sizes: sizeChoices(paper, classes),
     short: { count: short.length, byMm: Math.max(0, ...short) },
     finishes: extent
@@ -211,12 +221,14 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
         }))
       : [],
     figures: elements.length > 0 ? (technique.figures?.(decoration.parameters, count) ?? []) : [],
+    grows: technique.grows?.(decoration.parameters, means) ?? 1,
+    second: technique.secondColour?.(decoration.parameters) ?? null,
     gluings,
     used: usedBy(
       technique,
       decoration.finishes.map(({ finish }) => finish),
       count,
-      pieces,
+      wholes,
       extent,
     ),
     tools: technique.tools ?? [],
@@ -228,7 +240,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
       : [],
     steps: benchSteps(technique, decoration),
     setting,
-    place: handsAt(setting, technique.id, pieces, count, stepMinutes, learned.hands, null),
+    place: handsAt(setting, technique.id, wholes, count, stepMinutes, learned.hands, null),
     failures: technique.failures,
     contains: technique.contains ?? [],
     cautions: [

@@ -131,7 +131,16 @@ function gathered({ tiers }: Cake): readonly Decoration[] {
     cutting: { ...STARTING_CUTTING, way: 'template', plies: 1 },
   })
   return [
-    begin('blossoms', 'openBloom', 'focal', 6, { acrossMm: 36, small: 3, medium: 4, large: 5, stamens: 12 }),
+    begin('blossoms', 'openBloom', 'focal', 6, {
+      acrossMm: 36,
+      small: 3,
+      smallMost: 3,
+      medium: 4,
+      mediumMost: 4,
+      large: 5,
+      largeMost: 5,
+      stamens: 12,
+    }),
     begin('ginkgo', 'laminatedLeaf', 'leaf', 3, { lengthMm: 96, leafMm: 28 }),
     begin('buds', 'bud', 'bud', 5, { acrossMm: 13 }),
   ]

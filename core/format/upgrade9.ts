@@ -2,7 +2,7 @@
  * What version 9 asks besides version 8: how many elements and rows where as many were placed as fill it, which sizes,
  * how far neighbours of a crown overlap, the punches there are, with what a decoration is fixed.
  */
-import { TECHNIQUES } from '../technique'
+import { PLAIN_BRANCH, TECHNIQUES } from '../technique'
 import { STARTING_TOOLS } from '../cut'
 import { filled, isRecord, type Loose } from './looseRecords'
 
@@ -13,6 +13,34 @@ const GATHERED: readonly string[] = ['soakedSail']
 
 const isFilled = (own: Loose): boolean => own.kind === 'band' || own.kind === 'sweep' || own.kind === 'cluster'
 const isDecoration = (own: Loose): boolean => TECHNIQUES.some(({ id }) => id === own.technique) && 'byHand' in own
+
+/** What techniques are asked besides. */
+const PARAMETERS: Readonly<Record<string, Loose>> = {
+  tornRuffle: { otherHeightMm: null },
+  panSail: { mistedShare: 0, misted: '#6e2a1e' },
+  foldedGlobe: { wedge: 5 },
+  layeredWings: { layering: 'shrinking' },
+  patchedLeaf: { ...PLAIN_BRANCH, wireCut: 'asLong' },
+  laminatedLeaf: { ...PLAIN_BRANCH, wireCut: 'asLong' },
+  freeLeafStem: { footMm: PLAIN_BRANCH.footMm },
+  openBloom: { wireCut: 'asLong', gauge: 'usual' },
+  cuppedBloom: { wireCut: 'asLong', gauge: 'usual' },
+  mouldedBloom: { wireCut: 'asLong', gauge: 'usual' },
+  bud: { wireCut: 'asLong', gauge: 'usual' },
+}
+/** Whorls whose petals were one number, and the name of the most there may be. */
+const WHORLS: Readonly<Record<string, readonly string[]>> = {
+  openBloom: ['small', 'medium', 'large'],
+  cuppedBloom: ['petals'],
+  mouldedBloom: ['petals'],
+}
+
+function parametersOf({ technique, parameters }: Loose): Loose {
+  if (!isRecord(parameters)) return {}
+  const name = String(technique)
+  const most = Object.fromEntries((WHORLS[name] ?? []).map((whorl) => [`${whorl}Most`, parameters[whorl]]))
+  return { parameters: { ...PARAMETERS[name], ...most, ...parameters } }
+}
 
 /** A crown by itself does not know what stands in it: its decoration does. */
 const overlapIn = ({ technique, composition }: Loose): Loose =>
@@ -32,5 +60,5 @@ export const from8 = (value: unknown): unknown =>
       ...(isDecoration(own) && { sizes: [], glue: null }),
       ...('throatMm' in own && 'slipMm' in own && { punchesMm: STARTING_TOOLS.punchesMm }),
     }),
-    (own) => (isDecoration(own) ? overlapIn(own) : {}),
+    (own) => (isDecoration(own) ? { ...parametersOf(own), ...overlapIn(own) } : {}),
   )

@@ -66,6 +66,7 @@ function panelKind(
       )
   return {
     name: onTop ? 'top panel' : 'face panel',
+    edge: 'ruler',
     outline: rectangle(0, 0, width.value, height.value),
     folds: [],
     print: printOutlines(printOn(print, { widthMm: width.value, heightMm: height.value }, PATTERN)),

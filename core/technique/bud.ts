@@ -12,7 +12,7 @@ import { chosen } from './chosen'
 import { acrossHere, cutSize, dampShrink, STANDARD_SPARES } from './flat'
 import { branchStance } from './foliage'
 import { bloomStance, budMesh, petalFields, petalOutline, type BloomFrame } from './petal'
-import { bloomWiring } from './wiring'
+import { bloomWiring, wireFields } from './wiring'
 import { untilHandled } from './step'
 
 const parameters = z.strictObject({
@@ -22,7 +22,8 @@ const parameters = z.strictObject({
     .string()
     .regex(/^#[0-9a-f]{6}$/i)
     .meta({ label: 'Calyx', kind: 'colour' }),
-  wireMm: z.number().min(50).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bud to holder and into it' }),
+  wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below it, at least' }),
+  ...wireFields,
   ...petalFields,
 })
 
@@ -31,7 +32,9 @@ const STARTING: z.infer<typeof parameters> = {
   acrossMm: 16,
   petals: 2,
   calyx: '#8a8f5c',
-  wireMm: 80,
+  wireMm: 45,
+  wireCut: 'third',
+  gauge: 'usual',
   wide: 0.9,
   shoulder: 0.55,
   point: 0.35,
@@ -128,6 +131,7 @@ export const bud = defineTechnique({
 
   wiring: (values, size) =>
     bloomWiring({
+      ...values,
       acrossMm: values.acrossMm * size,
       stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
       hooked: true,

@@ -4,7 +4,7 @@
  *
  * By hand: a bloom 60 mm across, outer petals raised by 20°, lapped by 40°: longest petal 30 ÷ ( 0.889 × 0.940 × 0.98
  * ) = 36.6 mm;
- * four sizes of five petals: 20 petals and a strip of fringe.
+ * four sizes of four to six petals, each bloom its own number, and a strip of fringe.
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
@@ -25,15 +25,17 @@ import {
   whorlByWhorl,
   type PetalLayer,
 } from './petal'
-import { bloomWiring } from './wiring'
+import { bloomWiring, wireFields } from './wiring'
 import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(160).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   sizes: z.number().int().min(3).max(5).meta({ label: 'Sizes of petal', kind: 'count' }),
-  petals: z.number().int().min(3).max(8).meta({ label: 'Petals of each size', kind: 'count' }),
+  petals: z.number().int().min(3).max(8).meta({ label: 'Petals of each size, from', kind: 'count' }),
+  petalsMost: z.number().int().min(3).max(9).meta({ label: 'to', kind: 'count', help: 'Each bloom its own' }),
   lapDeg: z.number().min(10).max(110).meta({ label: 'Lapped by', kind: 'angle', help: 'How deep they cup' }),
-  wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
+  wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below it, at least' }),
+  ...wireFields,
   ...petalFields,
 })
 
@@ -41,9 +43,12 @@ const parameters = z.strictObject({
 const STARTING: z.infer<typeof parameters> = {
   acrossMm: 64,
   sizes: 4,
-  petals: 5,
+  petals: 4,
+  petalsMost: 6,
   lapDeg: 40,
-  wireMm: 100,
+  wireMm: 55,
+  wireCut: 'third',
+  gauge: 'usual',
   wide: 0.95,
   shoulder: 0.6,
   point: 0,
@@ -61,12 +66,17 @@ const FRINGE_HIGH_SHARE = 0.18
 const FRINGE_LONG_SHARE = 1.3
 
 /** Its whorls from the heart out: shorter and steeper inside. */
-const layersOf = ({ sizes, petals }: Pick<CuppedBloom, 'sizes' | 'petals'>): readonly PetalLayer[] =>
+const layersOf = ({
+  sizes,
+  petals,
+  petalsMost,
+}: Pick<CuppedBloom, 'sizes' | 'petals' | 'petalsMost'>): readonly PetalLayer[] =>
   Array.from({ length: sizes }, (_, layer) => {
     const out = layer / (sizes - 1)
     return {
       name: NAMES[layer + NAMES.length - sizes]!,
       petals,
+      most: petalsMost,
       share: 0.52 + 0.48 * out,
       raisedDeg: INNER_RAISED_DEG + (OUTER_RAISED_DEG - INNER_RAISED_DEG) * out,
     }
@@ -113,6 +123,7 @@ export const cuppedBloom = defineTechnique({
     const [high, long] = [of('fringe high', FRINGE_HIGH_SHARE), of('fringe long', FRINGE_LONG_SHARE)]
     const fringe: PieceKind = {
       name: 'fringe',
+      edge: 'ruler',
       outline: rectangle(0, 0, long.value, high.value),
       folds: [],
       face: 'either face',
@@ -130,6 +141,7 @@ export const cuppedBloom = defineTechnique({
 
   wiring: (values, size) =>
     bloomWiring({
+      ...values,
       acrossMm: values.acrossMm * size,
       stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
       hooked: true,

@@ -118,6 +118,9 @@ export type BandRoom = {
   readonly irregularity: number
 }
 
+/** A second colour: which, over how much of one face, at which step. */
+export type SecondColour = { readonly colour: string; readonly share: number; readonly at: string }
+
 /** Ways of arranging that techniques can be placed by. */
 export type CompositionKind = 'band' | 'sweep' | 'cluster' | 'crown' | 'scatter' | 'pair' | 'single'
 
@@ -143,6 +146,12 @@ export type PieceKind = {
   readonly perElement: number
   /** The sector of a disc it is, for what is cut in portions. */
   readonly sector?: Sector
+  /** Sheets laid on one another for one such piece; its spares are whole pieces. */
+  readonly plies?: number
+  /** How many of them an element takes, where no two are alike; `perElement` is the mean. */
+  readonly countFor?: (element: PlacedElement) => number
+  /** Cut straight along a ruler, or torn along one: such pieces lie edge to edge; torn ones begin at the very edge. */
+  readonly edge?: 'ruler' | 'torn'
   /** A petal, whose shape the petal editor draws. */
   readonly isPetal?: true
   /** Room it takes on what it dries on, when that is not its outline's, mm. */
@@ -184,6 +193,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly finishes: readonly FinishId[]
   readonly parameters: Parameters
   readonly startingParameters: z.infer<Parameters>
+  /** Parameters it begins with on a tier so wide, where its size follows the tier. */
+  readonly sizeFor?: (acrossMm: number, heightMm: number) => Partial<z.infer<Parameters>>
   /** The parameters that say how large its biggest element is, the one that tells its size first. */
   readonly sizedBy?: readonly (keyof z.infer<Parameters> & string)[]
   /** As many as its rule says, no more and no fewer, for what fills a band by one. */
@@ -219,8 +230,20 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
   /** Ways it may dry, the usual one first; what is damped in the room, before a fan or in a dry room where none is said. */
   readonly dries?: readonly DryingWay[]
+  /** So many sheets at once are cut or torn at first, where that is not the usual two. */
+  readonly startingPlies?: number
+  /** How long a piece is against its length when it was coloured, where pan or oil change that. */
+  readonly grows?: (parameters: z.infer<Parameters>, means?: Means) => number
+  /** A second colour put on at one of its steps, and over how much of a face. */
+  readonly secondColour?: (parameters: z.infer<Parameters>) => SecondColour | null
+  /** What it is usually finished with. */
+  readonly startingFinish?: { readonly finish: FinishId; readonly colour: string; readonly share: number }
   /** Cut in portions of discs unless it is told otherwise. */
   readonly fromDiscs?: true
+  /** What its colour is usually thinned with, where it is made with that anyway. */
+  readonly startingCarrier?: Colouring['carrier']
+  /** On how many faces it is usually coloured, where both are seen. */
+  readonly startingFaces?: 2
   /** How it is usually coloured, when that does not follow from paper and heat. */
   readonly startingColouring?: Colouring['way']
   /** When it is usually glued on, for a skin. */

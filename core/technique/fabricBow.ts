@@ -91,6 +91,7 @@ export const fabricBow = defineTechnique({
     return [
       {
         name: 'loop',
+        edge: 'ruler',
         outline: rectangle(0, 0, long.value, wide.value),
         folds: [
           polyline([
@@ -119,6 +120,7 @@ export const fabricBow = defineTechnique({
       },
       {
         name: 'knot',
+        edge: 'ruler',
         outline: rectangle(0, 0, knot.value, knotWide.value),
         folds: [],
         face: 'either face',

@@ -81,6 +81,7 @@ export const flatPanel = defineTechnique({
     return [
       {
         name: 'panel',
+        edge: 'ruler',
         outline: rectangle(0, 0, panelLengthMm, height.value),
         folds: [],
         print: printOutlines(printOn(print, { widthMm: panelLengthMm, heightMm: height.value }, PATTERN)),

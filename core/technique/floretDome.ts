@@ -56,7 +56,7 @@ export const floretDome = defineTechnique({
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer keeps a crowd of florets light.',
   unfit: { thickWafer: 'Thick florets stand apart like tiles.', riceFilm: 'A patch does not hold on rice film.' },
-  compositions: ['cluster', 'crown', 'single', 'pair', 'scatter'],
+  compositions: ['single', 'crown', 'cluster', 'pair', 'scatter'],
   gathers: { kind: 'bloom' },
   finishes: ['dusting', 'speckle'],
   parameters,

@@ -20,6 +20,7 @@ const PARTS = ['ball', 'half', 'quarter'] as const
 const parameters = z.strictObject({
   seenMm: z.number().min(15).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   circles: z.number().int().min(8).max(18).meta({ label: 'Circles in a ball', kind: 'count' }),
+  wedge: z.number().int().min(4).max(6).meta({ label: 'Circles in a wedge', kind: 'count', help: '4 to 6' }),
   part: z.enum(PARTS).meta({
     label: 'How much of a ball',
     kind: 'choice',
@@ -29,11 +30,9 @@ const parameters = z.strictObject({
 })
 
 /** As it begins. */
-const STARTING: z.infer<typeof parameters> = { seenMm: 40, circles: 12, part: 'ball', staggered: false }
+const STARTING: z.infer<typeof parameters> = { seenMm: 40, circles: 12, wedge: 5, part: 'ball', staggered: false }
 
 const RIM_STEPS = 12
-/** Share of a ball's circles in a part: a quarter is closed by one more than its share. */
-const SHARE = { ball: 1, half: 0.5, quarter: 0.375 } as const
 const TURN = { ball: 2 * Math.PI, half: Math.PI, quarter: Math.PI / 2 } as const
 const STAGGER = 0.3
 
@@ -52,24 +51,23 @@ export const foldedGlobe = defineTechnique({
   stands: true,
   sizedBy: ['seenMm'],
   punchMm: ({ seenMm }) => seenMm,
+  startingFaces: 2,
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm }),
 
-  pieces: ({ seenMm, circles, part }, size) => {
+  pieces: ({ seenMm, circles, wedge, part }, size) => {
     const across = found('across here', seenMm * size, 'length', 'from its place')
     const radius = across.value / 2
-    const each = derive(
-      'circles in one',
-      'count',
-      'part of a ball',
-      'round up( {circles} × {share} )',
-      {
-        circles: chosen('circles in a ball', circles, STARTING.circles, 'count'),
-        share: found('part of a ball', SHARE[part], 'share', 'a wedge is closed by one more'),
-      },
-      (v) => Math.ceil(v.circles * v.share - 1e-9),
-    )
+    const inBall = chosen('circles in a ball', circles, STARTING.circles, 'count')
+    const each =
+      part === 'quarter'
+        ? chosen('circles in a wedge', wedge, STARTING.wedge, 'count')
+        : part === 'ball'
+          ? inBall
+          : derive('circles in one', 'count', 'half a ball', 'round up( {inBall} ÷ 2 )', { inBall }, (v) =>
+              Math.ceil(v.inBall / 2),
+            )
     return [
       {
         name: 'circle',
@@ -118,11 +116,11 @@ export const foldedGlobe = defineTechnique({
   ],
   holdingParts: () => [],
 
-  draw: ({ seenMm, circles, part, staggered }, element, wall) => {
+  draw: ({ seenMm, circles, wedge, part, staggered }, element, wall) => {
     const radius = (seenMm * element.size) / 2
     const stream = seededStream(element.seed)
     const at = frameOf(element, wall, radius)
-    const leaves = Math.max(3, Math.round((circles * 2 * TURN[part]) / TURN.ball))
+    const leaves = part === 'quarter' ? 2 * wedge : Math.max(3, Math.round((circles * 2 * TURN[part]) / TURN.ball))
     const begin = part === 'ball' ? between(stream, 0, 6.28) : -TURN[part] / 2
     const stray = Array.from({ length: leaves + 1 }, () => between(stream, -0.04, 0.04))
     // A ball touches the side; a part lies flat against it.

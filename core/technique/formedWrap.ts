@@ -84,6 +84,7 @@ export const formedWrap = defineTechnique({
     return [
       {
         name: 'wrap sheet',
+        edge: 'ruler',
         outline: rectangle(0, 0, sheetLengthMm, height.value),
         folds: [],
         flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)],

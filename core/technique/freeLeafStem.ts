@@ -27,10 +27,22 @@ const parameters = z.strictObject({
   leaves: z.number().int().min(2).max(4).meta({ label: 'Leaves', kind: 'count', help: '2 to 4' }),
   ...leafFields,
   foldDeg: z.number().min(0).max(60).meta({ label: 'Folded', kind: 'angle', help: 'Along the middle' }),
+  footMm: z
+    .number()
+    .min(40)
+    .max(60)
+    .meta({ label: 'For the holder', kind: 'length', help: 'Of the stem, 40 to 60 mm' }),
 })
 
 /** As it begins. */
-const STARTING: z.infer<typeof parameters> = { leafMm: 80, leaves: 3, leaf: 'lanceolate', leafWide: 1, foldDeg: 24 }
+const STARTING: z.infer<typeof parameters> = {
+  leafMm: 80,
+  leaves: 3,
+  leaf: 'lanceolate',
+  leafWide: 1,
+  foldDeg: 24,
+  footMm: 50,
+}
 
 /** The longest stands highest; the others fan out below it, on alternate sides. */
 const placesOf = (leaves: number): readonly LeafPlace[] => [

@@ -39,6 +39,7 @@ export {
   type Means,
   type PieceKind,
   type PlacedElement,
+  type SecondColour,
   type Sector,
   standsAt,
   type SeenSize,
@@ -61,8 +62,8 @@ export {
 export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
 export { PLANTS, type Plant } from './plants'
-export { GAUGES, HOLDER_MM, type Gauge, type Wiring } from './wiring'
-export { LEAF_KINDS, leafOutline } from './foliage'
+export { GAUGES, HOLDER_MM, STOCK_WIRE_MM, type Gauge, type Wiring } from './wiring'
+export { LEAF_KINDS, leafOutline, PLAIN_BRANCH } from './foliage'
 export {
   fitPetal,
   halfWidthAt,

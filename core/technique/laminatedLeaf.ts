@@ -2,17 +2,18 @@
  * Laminated leaf: two thin plies, rough faces out, with a wire up two thirds of the leaf between them; leaves joined
  * in pairs into a branch.
  *
- * By hand: a branch 150 mm long carries 150 × ( 1 − 0.16 ) ÷ 25 = 5.04, so 5 pairs and one at its tip, 11 leaves, 22
- * plies;
+ * By hand: a branch 150 mm long carries 150 × ( 1 − 0.16 ) ÷ 25 = 5.04, so 5 pairs and one at its tip, 11 leaves of two
+ * plies, 22; two side branches carry 5 leaves each, 21 in all;
  * its stem wire is 150 + 50 mm in the holder = 200 mm.
  */
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { pairedLeaves } from './foliage'
+import { pairedLeaves, PLAIN_BRANCH } from './foliage'
 import { untilHandled } from './step'
 
 /** As it begins. */
 const STARTING = {
+  ...PLAIN_BRANCH,
   lengthMm: 120,
   leafMm: 34,
   leaf: 'flabellate',
@@ -35,6 +36,7 @@ export const laminatedLeaf = defineTechnique({
     riceFilm: 'Wet plies of rice film slide, and the wire shows through.',
   },
   startingColour: '#a9b07a',
+  startingCarrier: 'conditioner',
   spareShare: STANDARD_SPARES.damp,
 
   steps: [
@@ -44,7 +46,7 @@ export const laminatedLeaf = defineTechnique({
       say:
         'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces ' +
         'out; press from the middle. Cut through both plies round the wire while supple.',
-      minutes: { perPiece: 0.5, fixed: 10 },
+      minutes: { perPiece: 1, fixed: 10 },
       cuts: true,
       rest: untilHandled(20),
     },
@@ -52,7 +54,7 @@ export const laminatedLeaf = defineTechnique({
       id: 'shape',
       name: 'Fold and dry',
       say: 'Fold along the middle, twist the tip, stand in foam, none touching.',
-      minutes: { perPiece: 0.2, fixed: 5 },
+      minutes: { perPiece: 0.4, fixed: 5 },
       rest: untilHandled(240),
       hold: { place: 'foamHole', per: 'piece' },
     },
@@ -62,7 +64,7 @@ export const laminatedLeaf = defineTechnique({
       say:
         'From the tip down: the single leaf, then pair by pair, larger towards the foot, ' +
         'half-width tape stretched; the heavy wire joins at the second pair.',
-      minutes: { perPiece: 0.3, perElement: 4, fixed: 5 },
+      minutes: { perPiece: 0.6, perElement: 4, fixed: 5 },
     },
   ],
   liquids: [{ mixture: 'conditioner', at: 'laminate', per: 'dm2', ml: 0.47, plies: 2 }],

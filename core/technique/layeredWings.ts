@@ -1,19 +1,21 @@
 /**
- * Layered wings: one outline, drawn to suit the tier, cut in four layers or more a side, each a little smaller, set
- * in and up; the same flipped for the other side.
+ * Layered wings: one outline, drawn to suit the tier, cut in four layers or more a side, all alike or each a little
+ * smaller, set in and up; the same flipped for the other side.
  *
- * By hand: a pair of wings seen 110 mm high in five layers: 10 pieces; each layer 0.86 of the last, the second 94.6
- * mm high.
+ * By hand: a pair of wings seen 110 mm high in four layers: 8 pieces; each layer 0.86 of the last, the second 94.6 mm high,
+ * or all 110 mm. On a tier 200 mm across a wing begins 200 × 0.6 = 120 mm high.
  */
 import { z } from 'zod'
 import { polyline, type Point, type Point3 } from '../geometry'
-import { between, derive, found, seededStream, starting } from '../quantity'
-import { defineTechnique } from './define'
+import { between, derive, found, seededStream, starting, type Working } from '../quantity'
+import { defineTechnique, type PieceKind } from './define'
 import { chosen } from './chosen'
 import type { Mesh } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
-import { fixed, untilHandled } from './step'
+import { untilHandled } from './step'
+
+const LAYERINGS = ['shrinking', 'equal'] as const
 
 const parameters = z.strictObject({
   seenMm: z
@@ -22,14 +24,21 @@ const parameters = z.strictObject({
     .max(240)
     .meta({ label: 'Seen height', kind: 'length', help: 'Of a wing; about the tier’s diameter for a bold one' }),
   layers: z.number().int().min(4).max(8).meta({ label: 'Layers a side', kind: 'count' }),
+  layering: z.enum(LAYERINGS).meta({
+    label: 'Layers are',
+    kind: 'choice',
+    options: { shrinking: 'each smaller than the last', equal: 'all alike' },
+  }),
   riseMm: z.number().min(2).max(14).meta({ label: 'Each set up', kind: 'length' }),
 })
 
 /** As it begins. */
-const STARTING: z.infer<typeof parameters> = { seenMm: 84, layers: 5, riseMm: 4 }
+const STARTING: z.infer<typeof parameters> = { seenMm: 84, layers: 4, layering: 'shrinking', riseMm: 4 }
 
 const LAYER_SCALE = 0.86
 const WIDE_SHARE = 0.92
+/** A wing begins so high against its tier, across. */
+const OF_TIER = 0.6
 
 /** A wing of height and width 1, its shoulder at the origin, feathers to the right. */
 const WING: readonly Point[] = [
@@ -57,6 +66,30 @@ const WING: readonly Point[] = [
   [0.08, -0.02],
 ].map(([x, y]) => ({ x: x!, y: y! }))
 
+/** A layer of a wing, as high as told. */
+function wingKind(name: string, height: Working, perElement: number): PieceKind {
+  const width = derive(
+    'cut wide',
+    'length',
+    'of the outline',
+    '{height} × {share}',
+    { height, share: found('width for each height', WIDE_SHARE, 'ratio', 'of the drawn outline') },
+    (v) => v.height * v.share,
+  )
+  return {
+    name,
+    outline: polyline(
+      WING.map(({ x, y }) => ({ x: x * width.value, y: y * height.value })) as unknown as readonly [Point, ...Point[]],
+      true,
+    ),
+    folds: [],
+    face: 'smooth face up, half of them flipped',
+    width,
+    height,
+    perElement,
+  }
+}
+
 export const layeredWings = defineTechnique({
   id: 'layeredWings',
   name: 'Layered wings',
@@ -71,48 +104,31 @@ export const layeredWings = defineTechnique({
   startingParameters: STARTING,
   stands: true,
   sizedBy: ['seenMm'],
+  startingFinish: { finish: 'edgeGilding', colour: '#c3c7cc', share: 1 },
+  sizeFor: (acrossMm) => ({ seenMm: Math.round(Math.min(240, Math.max(40, acrossMm * OF_TIER))) }),
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ seenMm }) => ({ widthMm: seenMm * WIDE_SHARE, heightMm: seenMm }),
 
-  pieces: ({ seenMm, layers }, size) =>
-    Array.from({ length: layers }, (_, layer) => {
+  pieces: ({ seenMm, layers, layering }, size) => {
+    const seenHere = found('seen height here', seenMm * size, 'length', 'from its place')
+    if (layering === 'equal') return [wingKind('layer wing', seenHere, layers)]
+    return Array.from({ length: layers }, (_, layer) => {
       const height = derive(
         'cut high',
         'length',
         'layers set in',
         '{seen} × {scale}, {times} times over',
         {
-          seen: found('seen height here', seenMm * size, 'length', 'from its place'),
+          seen: seenHere,
           scale: starting('each of the last', LAYER_SCALE, 'share', 'usual'),
           times: found('layers below', layer, 'count', 'by its place in the stack'),
         },
         (v) => v.seen * v.scale ** v.times,
       )
-      const width = derive(
-        'cut wide',
-        'length',
-        'of the outline',
-        '{height} × {share}',
-        { height, share: found('width for each height', WIDE_SHARE, 'ratio', 'of the drawn outline') },
-        (v) => v.height * v.share,
-      )
-      return {
-        name: `layer ${layer + 1} wing`,
-        outline: polyline(
-          WING.map(({ x, y }) => ({ x: x * width.value, y: y * height.value })) as unknown as readonly [
-            Point,
-            ...Point[],
-          ],
-          true,
-        ),
-        folds: [],
-        face: 'smooth face up, half of them flipped',
-        width,
-        height,
-        perElement: 1,
-      }
-    }),
+      return wingKind(`layer ${layer + 1} wing`, height, 1)
+    })
+  },
   figures: ({ layers }, count) => [
     derive(
       'stacked layers',
@@ -131,13 +147,6 @@ export const layeredWings = defineTechnique({
       say: 'The largest first; trace each smaller one inside the last. Turn the template over for the other side.',
       minutes: { perPiece: 1.5, fixed: 10 },
       cuts: true,
-    },
-    {
-      id: 'edge',
-      name: 'Silver the edges',
-      say: 'Thinly, before they are stacked.',
-      minutes: { perPiece: 1, fixed: 5 },
-      rest: fixed(15),
     },
     {
       id: 'stack',
@@ -163,14 +172,14 @@ export const layeredWings = defineTechnique({
   ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold wings while they set', perElement: 2 }],
 
-  draw: ({ seenMm, layers, riseMm }, element, wall) => {
+  draw: ({ seenMm, layers, layering, riseMm }, element, wall) => {
     const stream = seededStream(element.seed)
     const at = frameOf(
       { ...element, rollDeg: element.rollDeg + (element.mirrored ? -1 : 1) * between(stream, -1.5, 1.5) },
       wall,
     )
     const drawn = Array.from({ length: layers }, (_, layer): Mesh => {
-      const tall = seenMm * element.size * LAYER_SCALE ** layer
+      const tall = seenMm * element.size * (layering === 'equal' ? 1 : LAYER_SCALE ** layer)
       const stray = between(stream, -0.6, 0.6)
       const points = WING.map(({ x, y }): Point3 =>
         at(

@@ -12,23 +12,28 @@ import { defineTechnique } from './define'
 import { chosen } from './chosen'
 import { acrossHere, dampShrink, STANDARD_SPARES } from './flat'
 import { bloomMesh, bloomStance, petalFields, petalPieces, whorlByWhorl, type PetalLayer } from './petal'
-import { bloomWiring } from './wiring'
+import { bloomWiring, wireFields } from './wiring'
 import { untilHandled } from './step'
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
-  petals: z.number().int().min(2).max(5).meta({ label: 'Petals', kind: 'count', help: '2 to 5' }),
+  petals: z.number().int().min(2).max(5).meta({ label: 'Petals, from', kind: 'count', help: '2 to 5' }),
+  petalsMost: z.number().int().min(2).max(6).meta({ label: 'to', kind: 'count', help: 'Each bloom its own' }),
   stamens: z.number().int().min(0).max(24).meta({ label: 'Stamens', kind: 'count' }),
-  wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
+  wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below it, at least' }),
+  ...wireFields,
   ...petalFields,
 })
 
 /** As it begins. */
 const STARTING: z.infer<typeof parameters> = {
   acrossMm: 56,
-  petals: 5,
+  petals: 4,
+  petalsMost: 5,
   stamens: 14,
-  wireMm: 100,
+  wireMm: 55,
+  wireCut: 'third',
+  gauge: 'usual',
   wide: 1.1,
   shoulder: 0.6,
   point: 0,
@@ -85,9 +90,10 @@ function bowlOf({ acrossMm }: Pick<MouldedBloom, 'acrossMm'>, size: number, shri
   }
 }
 
-const layersOf = ({ petals }: Pick<MouldedBloom, 'petals'>, raisedDeg: number): readonly PetalLayer[] => [
-  { name: 'moulded', petals, share: 1, raisedDeg },
-]
+const layersOf = (
+  { petals, petalsMost }: Pick<MouldedBloom, 'petals' | 'petalsMost'>,
+  raisedDeg: number,
+): readonly PetalLayer[] => [{ name: 'moulded', petals, most: petalsMost, share: 1, raisedDeg }]
 
 export const mouldedBloom = defineTechnique({
   id: 'mouldedBloom',
@@ -121,6 +127,7 @@ export const mouldedBloom = defineTechnique({
 
   wiring: (values, size) =>
     bloomWiring({
+      ...values,
       acrossMm: values.acrossMm * size,
       stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
       hooked: true,
@@ -158,6 +165,7 @@ export const mouldedBloom = defineTechnique({
     { mixture: 'conditioner', at: 'mould', per: 'dm2', ml: 0.47, faces: 2, bowlMl: 60 },
     { mixture: 'edibleGlue', at: 'assemble', per: 'piece', ml: 0.08 },
   ],
+  supplies: [{ supply: 'colouredSugar', at: 'assemble', per: 'element', amount: 0.5 }],
   tools: ['half-spheres'],
   fixed: () => ({ by: 'wire' }),
   cautions: [

@@ -3,7 +3,8 @@
  *
  * By hand: a bloom 50 mm across, outer petals raised by 25°, lapped by 20°: longest petal 25 ÷ ( 0.944 × 0.906 × 0.98
  * ) = 29.8 mm;
- * 4 small, 5 medium and 5 large petals make one, so three blooms take 42 and spares of each size.
+ * 3 to 5 small, 4 to 7 medium and 3 to 7 large petals make one, each its own number; a third of a wire of 360 mm, 120 mm,
+ * is its hook of 12, 58 below the bloom and 50 in the holder.
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'
@@ -23,33 +24,45 @@ import {
   whorlByWhorl,
   type PetalLayer,
 } from './petal'
-import { bloomWiring } from './wiring'
+import { bloomWiring, wireFields } from './wiring'
 import { untilHandled } from './step'
+
+const petalCount = (least: number, most: number, label: string, help: string) =>
+  z.number().int().min(least).max(most).meta({ label, kind: 'count', help })
 
 const parameters = z.strictObject({
   acrossMm: z.number().min(12).max(140).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
-  small: z.number().int().min(2).max(6).meta({ label: 'Small petals', kind: 'count', help: '3 to 5, at the heart' }),
-  medium: z.number().int().min(0).max(8).meta({ label: 'Medium petals', kind: 'count', help: '4 to 7' }),
-  large: z.number().int().min(0).max(8).meta({ label: 'Large petals', kind: 'count', help: '3 to 7, outside' }),
+  small: petalCount(2, 6, 'Small petals, from', 'At the heart; 2 for a bud'),
+  smallMost: petalCount(2, 8, 'to', 'Each bloom its own number between'),
+  medium: petalCount(0, 8, 'Medium petals, from', 'None in a small bloom'),
+  mediumMost: petalCount(0, 8, 'to', 'Each bloom its own number between'),
+  large: petalCount(0, 8, 'Large petals, from', 'Outside'),
+  largeMost: petalCount(0, 8, 'to', 'Each bloom its own number between'),
   lapDeg: z
     .number()
     .min(0)
     .max(90)
     .meta({ label: 'Lapped by', kind: 'angle', help: 'A slit at the foot drawn over itself cups the petal' }),
   stamens: z.number().int().min(0).max(24).meta({ label: 'Stamens', kind: 'count' }),
-  wireMm: z.number().min(60).max(180).meta({ label: 'Wire', kind: 'length', help: 'From bloom to holder and into it' }),
+  wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below the bloom, at least' }),
+  ...wireFields,
   ...petalFields,
 })
 
 /** As it begins. */
 const STARTING: z.infer<typeof parameters> = {
   acrossMm: 46,
-  small: 4,
-  medium: 5,
-  large: 5,
+  small: 3,
+  smallMost: 5,
+  medium: 4,
+  mediumMost: 7,
+  large: 3,
+  largeMost: 7,
   lapDeg: 20,
   stamens: 9,
-  wireMm: 90,
+  wireMm: 55,
+  wireCut: 'third',
+  gauge: 'usual',
   wide: 0.82,
   shoulder: 0.62,
   point: 0.15,
@@ -62,13 +75,14 @@ type OpenBloom = z.infer<typeof parameters>
 const BEND = -26
 
 /** Its whorls, the outermost last. */
-function layersOf({ small, medium, large }: Pick<OpenBloom, 'small' | 'medium' | 'large'>): readonly PetalLayer[] {
+function layersOf(values: OpenBloom): readonly PetalLayer[] {
+  const { small, smallMost, medium, mediumMost, large, largeMost } = values
   const all: readonly PetalLayer[] = [
-    { name: 'small', petals: small, share: 0.62, raisedDeg: 62 },
-    { name: 'medium', petals: medium, share: 0.82, raisedDeg: 44 },
-    { name: 'large', petals: large, share: 1, raisedDeg: 25 },
+    { name: 'small', petals: small, most: smallMost, share: 0.62, raisedDeg: 62 },
+    { name: 'medium', petals: medium, most: mediumMost, share: 0.82, raisedDeg: 44 },
+    { name: 'large', petals: large, most: largeMost, share: 1, raisedDeg: 25 },
   ]
-  const used = all.filter(({ petals }) => petals > 0)
+  const used = all.filter(({ petals, most }) => Math.max(petals, most) > 0)
   const longest = used.at(-1)!.share
   return used.map((layer) => ({ ...layer, share: layer.share / longest }))
 }
@@ -110,6 +124,7 @@ export const openBloom = defineTechnique({
 
   wiring: (values, size) =>
     bloomWiring({
+      ...values,
       acrossMm: values.acrossMm * size,
       stem: chosen('stem below the bloom', values.wireMm, STARTING.wireMm, 'length'),
       hooked: true,
@@ -147,6 +162,7 @@ export const openBloom = defineTechnique({
     { mixture: 'damping', at: 'cup', per: 'dm2', ml: 0.4 },
     { mixture: 'edibleGlue', at: 'assemble', per: 'piece', ml: 0.04 },
   ],
+  supplies: [{ supply: 'colouredSugar', at: 'assemble', per: 'element', amount: 0.5 }],
   tools: ['bumpy foam'],
   fixed: () => ({ by: 'wire' }),
   cautions: [

@@ -8,11 +8,12 @@
  */
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'
-import { pairedLeaves } from './foliage'
+import { pairedLeaves, PLAIN_BRANCH } from './foliage'
 import { untilHandled } from './step'
 
 /** As it begins. */
 const STARTING = {
+  ...PLAIN_BRANCH,
   lengthMm: 110,
   leafMm: 22,
   leaf: 'orbicular',

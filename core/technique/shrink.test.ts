@@ -23,7 +23,9 @@ const shrinking = techniques.filter((technique) =>
   technique
     .pieces(technique.startingParameters, 1)
     .some(({ height, width }) =>
-      [...workingsBelow(height), ...workingsBelow(width)].some(({ label }) => /^shrink (of|in)/.test(label)),
+      [...workingsBelow(height), ...workingsBelow(width)].some(
+        ({ label }) => /^shrink (of|in)/.test(label) || (technique.heat === 'pan' && label === 'shrink allowed for'),
+      ),
     ),
 )
 

@@ -3,7 +3,7 @@
  * dried standing.
  *
  * By hand: a spire seen 140 mm high with a 20 mm foot in the cake is cut 160 mm long; five spires and one spare, six
- * pieces.
+ * pieces. One 30 mm wide stands on a foot of 30 × 0.28 = 8.4 mm.
  */
 import { z } from 'zod'
 import { polyline, type Outline, type Point3 } from '../geometry'
@@ -64,7 +64,8 @@ export const steamedSpire = defineTechnique({
   sizedBy: ['seenMm', 'widthMm'],
   startingColour: '#f6efe4',
   spareShare: STANDARD_SPARES.damp,
-  seen: ({ seenMm, widthMm }) => ({ widthMm: widthMm * 0.6, heightMm: seenMm }),
+  // Feet stand side by side on the rim; what is above leans apart.
+  seen: ({ seenMm, widthMm }) => ({ widthMm: widthMm * 0.6, heightMm: seenMm, standsMm: widthMm * FOOT_SHARE }),
 
   pieces: ({ seenMm, widthMm, insertionMm }, size) => {
     const height = cutSize(

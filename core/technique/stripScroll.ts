@@ -66,6 +66,7 @@ export const stripScroll = defineTechnique({
     return [
       {
         name: 'scroll strip',
+        edge: 'ruler',
         outline: rectangle(0, 0, length.value, stripWidthMm),
         folds: [],
         face: 'either face',
@@ -92,7 +93,7 @@ export const stripScroll = defineTechnique({
         'Stick the strips together at one end, wind tightly round a clip so that ' +
         'each outer one ends shorter, stick the other end, let go.',
       minutes: { perElement: 4 },
-      rest: fixed(10),
+      rest: fixed(5),
     },
   ],
   liquids: [{ mixture: 'edibleGlue', at: 'wind', per: 'piece', ml: 0.02 }],

@@ -194,9 +194,13 @@ describe('cases worked by hand', () => {
     const [piece] = formedSail.pieces({ ...formedSail.startingParameters, seenMm: 70, widthMm: 80, insertionMm: 12 }, 1)
     expect(rounded(piece!.height, piece!.width)).toEqual([83.7, 98])
   })
-  it('a pan sail seen 70 × 60 mm is torn 105 × 96 mm', () => {
-    const [piece] = panSail.pieces({ seenMm: 70, widthMm: 60, insertionMm: 12 }, 1)
-    expect([piece!.height.value, piece!.width.value].map(Math.round)).toEqual([105, 96])
+  it('a pan sail seen 70 × 60 mm is torn 110 × 101 mm, planned for four in five; its colour draws together by the same shrink', () => {
+    const sail = { ...panSail.startingParameters, seenMm: 70, widthMm: 60, insertionMm: 12 }
+    const [piece] = panSail.pieces(sail, 1)
+    expect([piece!.height.value, piece!.width.value].map(Math.round)).toEqual([110, 101])
+    expect(panSail.grows!(sail)).toBeCloseTo(0.78, 9)
+    expect(panSail.secondColour!(sail)).toBeNull()
+    expect(panSail.secondColour!({ ...sail, mistedShare: 0.4 })).toMatchObject({ share: 0.4, at: 'pan' })
   })
   it('a wrap round 817 mm takes 3 sheets of 420 mm, 129 mm high for 110 seen', () => {
     const wrap = { ...formedWrap.startingParameters, sheetLengthMm: 420, heightMm: 110, overlapMm: 15 }
@@ -208,10 +212,14 @@ describe('cases worked by hand', () => {
       castMesh.figures!({ seenMm: 60, highMm: 45, panMm: 220 }, found('pieces', count, 'count', 'given'))[0]!.value
     expect([pours(9), pours(12), pours(24)]).toEqual([1, 2, 3])
   })
-  it('wings in five layers shrink by 0.86 each: the second of 110 mm is 94.6', () => {
-    const layers = layeredWings.pieces({ seenMm: 110, layers: 5, riseMm: 4 }, 1)
-    expect(layers).toHaveLength(5)
+  it('wings in four layers shrink by 0.86 each: the second of 110 mm is 94.6', () => {
+    const wing = { ...layeredWings.startingParameters, seenMm: 110 }
+    const layers = layeredWings.pieces(wing, 1)
+    expect(layers).toHaveLength(4)
     expect(rounded(layers[1]!.height)).toEqual([94.6])
+    const [alike, ...none] = layeredWings.pieces({ ...wing, layering: 'equal' }, 1)
+    expect([alike!.height.value, alike!.perElement, none.length]).toEqual([110, 4, 0])
+    expect(layeredWings.sizeFor!(200, 110)).toEqual({ seenMm: 120 })
   })
   it('a quill 90 mm high on a 20 mm foot is cut 110 mm, its slot a hole', () => {
     const [quill] = silhouette.pieces({ ...silhouette.startingParameters, seenMm: 90, footMm: 20 }, 1)
@@ -241,10 +249,13 @@ describe('cases worked by hand', () => {
     expect(rounded(pieces[0]!.width)).toEqual([142])
     expect(fabricBow.contains).toContain('gelatine')
   })
-  it('a puff seen 30 mm across of pale film is cut smaller than one of strong colour', () => {
-    const cut = (deep: number) => puff.pieces({ seenMm: 30, deep }, 1)[0]!.width.value
-    expect(cut(0)).toBeCloseTo(30 / 1.6, 6)
-    expect(cut(1)).toBeGreaterThan(cut(0))
+  it('a puff seen 30 mm across of half depth is cut 21.4 mm, never below 20, and its colour spreads by the same law', () => {
+    const cut = (deep: number, seenMm = 30) => puff.pieces({ seenMm, deep }, 1)[0]!.width.value
+    expect(cut(0.5)).toBeCloseTo(30 / 1.4, 6)
+    expect(cut(0, 40)).toBeCloseTo(40 / 1.6, 6)
+    expect(cut(1, 40)).toBeGreaterThan(cut(0, 40))
+    expect(cut(0.5, 15)).toBe(20)
+    expect(puff.grows!({ seenMm: 30, deep: 0.5 })).toBeCloseTo(1.4, 9)
   })
   it('a square tier of 180 × 110 mm takes a panel a face, one for the top, three accents a top corner; a round one none', () => {
     const faces = [0, 90, 180, 270].map((middleDeg) => ({ middleDeg, spanDeg: 90, widthMm: 180 }))
@@ -261,16 +272,26 @@ describe('cases worked by hand', () => {
     ).toBe(12)
     expect(boxPanels.layOut!(boxPanels.startingParameters, room(720, 110)).count.value).toBe(0)
   })
-  it('half a ball takes six of twelve circles, a wedge five', () => {
+  it('half a ball takes six of twelve circles, a wedge four to six', () => {
+    for (const wedge of [4, 5, 6])
+      expect(foldedGlobe.pieces({ ...foldedGlobe.startingParameters, part: 'quarter', wedge }, 1)[0]!.perElement).toBe(
+        wedge,
+      )
     const circles = (part: 'half' | 'quarter') =>
       foldedGlobe.pieces({ ...foldedGlobe.startingParameters, part }, 1)[0]!.perElement
     expect([circles('half'), circles('quarter')]).toEqual([6, 5])
   })
   it('a torn ruffle of 84 mm on 817 mm takes 4 rows of 6 strips', () => {
     const { count, elements } = tornRuffle.layOut!(
-      { stripLengthMm: 293, stripHeightMm: 40, fullness: 1.8, overlap: 0.5 },
+      { stripLengthMm: 293, stripHeightMm: 40, otherHeightMm: null, fullness: 1.8, overlap: 0.5 },
       room(817, 84),
     )
+    const two = tornRuffle.layOut!(
+      { stripLengthMm: 293, stripHeightMm: 40, otherHeightMm: 30, fullness: 1.8, overlap: 0.5 },
+      room(817, 84),
+    )
+    expect(new Set(two.elements.map(({ row }) => row)).size).toBe(4)
+    expect(new Set(two.elements.map(({ row, size }) => `${row % 2} ${size}`))).toEqual(new Set(['0 1', '1 0.75']))
     expect(count.value).toBe(24)
     expect(new Set(elements.map(({ row }) => row)).size).toBe(4)
     expect(Math.max(...elements.map(({ heightMm }) => heightMm))).toBe(44)
@@ -304,8 +325,10 @@ describe('cases worked by hand', () => {
     const [triangle] = gatheredFan.pieces({ seenMm: 70, spreadDeg: 80, insertionMm: 15 }, 1)
     expect([triangle!.height.value, triangle!.width.value].map((mm) => Math.round(mm * 10) / 10)).toEqual([86.7, 180])
   })
-  it('a spire seen 140 mm high with a 20 mm foot is cut 160 mm long', () =>
-    expect(steamedSpire.pieces({ seenMm: 140, widthMm: 30, insertionMm: 20 }, 1)[0]!.height.value).toBe(160))
+  it('a spire seen 140 mm high with a 20 mm foot is cut 160 mm long, and stands on a foot of 8.4 mm', () => {
+    expect(steamedSpire.seen({ seenMm: 140, widthMm: 30, insertionMm: 20 }).standsMm).toBeCloseTo(8.4, 9)
+    expect(steamedSpire.pieces({ seenMm: 140, widthMm: 30, insertionMm: 20 }, 1)[0]!.height.value).toBe(160)
+  })
   it('a moth seen 38 mm across with wings at 40° is cut 49.6 mm across', () =>
     expect(butterfly.pieces({ seenMm: 38, liftDeg: 40 }, 1)[0]!.width.value).toBeCloseTo(49.6, 1))
   it('a ball takes its twelve circles, a scroll its ten strips', () => {

@@ -3,10 +3,11 @@
  *
  * By hand: a band 84 mm high on a tier 817 mm round, strips 293 × 40 mm, fullness 1.8, rows overlapping by half:
  * strips in a row = ⌈817 × 1.8 ÷ 293⌉ = ⌈5.02⌉ = 6; rows = ⌈(84 − 40) ÷ (40 × 0.5) + 1⌉ = ⌈3.2⌉ = 4; 24 strips.
+ * In two heights, 40 and 30 mm, the mean row rises ( 40 + 30 ) ÷ 2 × 0.5 = 17.5 mm: ⌈( 84 − 40 ) ÷ 17.5 + 1⌉ = 4 rows.
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'
-import { between, derive, seededStream } from '../quantity'
+import { between, derive, seededStream, typed } from '../quantity'
 import { defineTechnique } from './define'
 import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
@@ -20,6 +21,12 @@ const parameters = z.strictObject({
     .max(400)
     .meta({ label: 'Strip long', kind: 'length', help: 'As long as the sheet gives' }),
   stripHeightMm: z.number().min(15).max(90).meta({ label: 'Strip high', kind: 'length' }),
+  otherHeightMm: z
+    .number()
+    .min(15)
+    .max(90)
+    .nullable()
+    .meta({ label: 'Every other row', kind: 'length', help: 'None typed: as high as the rest' }),
   fullness: z
     .number()
     .min(1.3)
@@ -29,7 +36,13 @@ const parameters = z.strictObject({
 })
 
 /** As it begins. */
-const STARTING: z.infer<typeof parameters> = { stripLengthMm: 287, stripHeightMm: 34, fullness: 1.7, overlap: 0.45 }
+const STARTING: z.infer<typeof parameters> = {
+  stripLengthMm: 297,
+  stripHeightMm: 34,
+  otherHeightMm: null,
+  fullness: 1.7,
+  overlap: 0.45,
+}
 
 const COLUMN_MM = 7
 const FLARE = 0.34
@@ -50,6 +63,7 @@ export const tornRuffle = defineTechnique({
   finishes: ['edgeGilding', 'dusting', 'twoTone', 'speckle'],
   parameters,
   startingParameters: STARTING,
+  startingPlies: 1,
   startingColour: '#f3dfc2',
   spareShare: STANDARD_SPARES.damp,
   seen: ({ stripLengthMm, stripHeightMm, fullness }) => ({
@@ -68,17 +82,30 @@ export const tornRuffle = defineTechnique({
       { length: room.length, fullness: chosen('fullness', ruffle.fullness, STARTING.fullness, 'ratio'), strip },
       (v) => Math.max(1, Math.ceil((v.length * v.fullness) / v.strip - 1e-9)),
     )
+    const { otherHeightMm } = ruffle
+    const meanHeight =
+      otherHeightMm === null
+        ? stripHeight
+        : derive(
+            'mean strip height',
+            'length',
+            'two heights in turn',
+            '( {stripHeight} + {other} ) ÷ 2',
+            { stripHeight, other: typed('every other row', otherHeightMm, 'length', 'Arrange') },
+            (v) => (v.stripHeight + v.other) / 2,
+          )
     const rows = derive(
       'rows',
       'count',
       'ruffle rows',
-      'round up( ( {height} − {stripHeight} ) ÷ ( {stripHeight} × (1 − {overlap}) ) + 1 ), at least 1',
+      'round up( ( {height} − {stripHeight} ) ÷ ( {meanHeight} × (1 − {overlap}) ) + 1 ), at least 1',
       {
         height: room.height,
         stripHeight,
+        meanHeight,
         overlap: chosen('overlap of rows', ruffle.overlap, STARTING.overlap, 'share'),
       },
-      (v) => Math.max(1, Math.ceil((v.height - v.stripHeight) / (v.stripHeight * (1 - v.overlap)) + 1 - 1e-9)),
+      (v) => Math.max(1, Math.ceil((v.height - v.stripHeight) / (v.meanHeight * (1 - v.overlap)) + 1 - 1e-9)),
     )
     const count = derive(
       'strips',
@@ -94,25 +121,33 @@ export const tornRuffle = defineTechnique({
       const [row, at] = [Math.floor(index / inRow.value), index % inRow.value]
       // Joints of neighbouring rows do not stand over each other.
       const shift = row % 2 === 0 ? 0 : spanDeg / 2
-      return roundTheTier(room, index, {
-        row,
-        spanDeg,
-        angleDeg: room.fromDeg + (at + 0.5) * spanDeg + shift,
-        heightMm: Math.max(room.footMm, room.topMm - ruffle.stripHeightMm - row * rise),
-      })
+      const isOther = otherHeightMm !== null && row % 2 === 1
+      return {
+        ...roundTheTier(room, index, {
+          row,
+          spanDeg,
+          angleDeg: room.fromDeg + (at + 0.5) * spanDeg + shift,
+          heightMm: Math.max(room.footMm, room.topMm - ruffle.stripHeightMm - row * rise),
+        }),
+        size: isOther ? otherHeightMm / ruffle.stripHeightMm : 1,
+      }
     })
     return { elements, count }
   },
 
-  pieces: ({ stripLengthMm, stripHeightMm }) => [
+  pieces: ({ stripLengthMm, stripHeightMm }, size) => [
     {
       name: 'torn strip',
-      outline: rectangle(0, 0, stripLengthMm, stripHeightMm),
+      outline: rectangle(0, 0, stripLengthMm, stripHeightMm * size),
+      edge: 'torn',
       folds: [],
       face: 'smooth face out',
       perElement: 1,
       width: chosen('strip long', stripLengthMm, STARTING.stripLengthMm, 'length'),
-      height: chosen('strip high', stripHeightMm, STARTING.stripHeightMm, 'length'),
+      height:
+        size === 1
+          ? chosen('strip high', stripHeightMm, STARTING.stripHeightMm, 'length')
+          : typed('every other row', stripHeightMm * size, 'length', 'Arrange'),
     },
   ],
 
@@ -144,7 +179,8 @@ export const tornRuffle = defineTechnique({
   ],
   holdingParts: () => [],
 
-  draw: ({ stripHeightMm, stripLengthMm, fullness }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
+  draw: ({ stripHeightMm: usualMm, stripLengthMm, fullness }, { angleDeg, spanDeg, heightMm, seed, size }, wall) => {
+    const stripHeightMm = usualMm * size
     const stream = seededStream(seed)
     const columns = Math.max(6, Math.round(stripLengthMm / fullness / COLUMN_MM))
     const [wave, phase, second] = [

@@ -13,6 +13,7 @@ import {
   openBloom,
   patchedLeaf,
   TECHNIQUES,
+  type PlacedElement,
   type Technique,
 } from '.'
 import { workingsBelow, workingSentence } from '../quantity'
@@ -22,18 +23,36 @@ const rounded = (...workings: readonly { readonly value: number }[]) =>
   workings.map(({ value }) => Math.round(value * 10) / 10)
 
 describe('flowers and foliage worked by hand', () => {
-  it('an open bloom 50 mm across: longest petal 29.8 mm; 4, 5 and 5 petals', () => {
+  it('an open bloom 50 mm across: longest petal 29.8 mm; 3 to 5, 4 to 7 and 3 to 7 petals, each bloom its own', () => {
     const pieces = openBloom.pieces({ ...openBloom.startingParameters, acrossMm: 50, lapDeg: 20 }, 1)
-    expect(pieces.map(({ perElement }) => perElement)).toEqual([4, 5, 5])
+    const counts = (at: number) =>
+      Array.from({ length: 60 }, (_, seed) => pieces[at]!.countFor!({ seed: seed * 7919 } as PlacedElement))
+    expect([0, 1, 2].map((at) => [Math.min(...counts(at)), Math.max(...counts(at))])).toEqual([
+      [3, 5],
+      [4, 7],
+      [3, 7],
+    ])
     expect(rounded(pieces[2]!.height)).toEqual([29.8])
   })
+  it('a petal is never smaller than a hand cuts', () => {
+    const pieces = openBloom.pieces({ ...openBloom.startingParameters, acrossMm: 20 }, 1)
+    expect(pieces.map(({ height }) => height.value)).toEqual([15, 15, 15])
+  })
+  it('a bloom stands on a third of a wire of 360 mm, or on as much as it asks; its gauge by choice', () => {
+    const wire = (change: object) => openBloom.wiring!({ ...openBloom.startingParameters, ...change }, 1).wires[0]!
+    expect([wire({}).length.value, wire({ wireCut: 'half' }).length.value]).toEqual([120, 180])
+    expect(wire({ wireCut: 'asLong' }).length.value).toBe(55 + 12 + 50)
+    // A quarter would be 90 mm, shorter than the 117 that are asked.
+    expect(wire({ wireCut: 'quarter' }).length.value).toBe(117)
+    expect([wire({}).gauge, wire({ gauge: '22' }).gauge]).toEqual([24, 22])
+  })
   it('without large petals the medium ones are the longest', () => {
-    const [, medium] = openBloom.pieces({ ...openBloom.startingParameters, large: 0 }, 1)
+    const [, medium] = openBloom.pieces({ ...openBloom.startingParameters, large: 0, largeMost: 0 }, 1)
     expect(medium!.height.value).toBeGreaterThan(openBloom.pieces(openBloom.startingParameters, 1)[1]!.height.value)
   })
   it('a cupped bloom 60 mm across, lapped by 40°: longest petal 36.6 mm, 20 petals and a fringe', () => {
     const pieces = cuppedBloom.pieces(
-      { ...cuppedBloom.startingParameters, acrossMm: 60, lapDeg: 40, sizes: 4, petals: 5 },
+      { ...cuppedBloom.startingParameters, acrossMm: 60, lapDeg: 40, sizes: 4, petals: 5, petalsMost: 5 },
       1,
     )
     expect(rounded(pieces[3]!.height)).toEqual([36.6])
@@ -50,14 +69,29 @@ describe('flowers and foliage worked by hand', () => {
     expect(rounded(bud.pieces(bud.startingParameters, 1)[0]!.height)).toEqual([24.5]))
   it('a laminated branch of 150 mm takes 11 leaves in 22 plies, and a stem wire of 200 mm', () => {
     const values = { ...laminatedLeaf.startingParameters, lengthMm: 150 }
-    expect(laminatedLeaf.pieces(values, 1).reduce((sum, { perElement }) => sum + perElement, 0)).toBe(22)
+    const leaves = (branch: typeof values) =>
+      laminatedLeaf.pieces(branch, 1).reduce((sum, { perElement }) => sum + perElement, 0)
+    expect(leaves(values)).toBe(11)
+    expect(laminatedLeaf.pieces(values, 1).every(({ plies }) => plies === 2)).toBe(true)
+    // Two side branches carry 2 × ⌊11 ÷ 4⌋ + 1 = 5 leaves each.
+    expect(leaves({ ...values, sideBranches: 2 })).toBe(21)
+    expect(leaves({ ...values, leaves: 6 })).toBe(6)
+    expect(leaves({ ...values, pairMm: 50 })).toBe(7)
     expect(laminatedLeaf.wiring!(values, 1).wires).toMatchObject([
-      { perElement: 11 },
+      { perElement: 11, length: { value: 90 } },
       { gauge: 20, length: { value: 200 } },
     ])
   })
-  it('a patched stem of 110 mm takes 9 leaves, 9 patches and wires of 56 mm', () => {
-    const { wires, patches } = patchedLeaf.wiring!({ ...patchedLeaf.startingParameters, lengthMm: 110, leafMm: 22 }, 1)
+  it('a patched stem of 110 mm takes 9 leaves, 9 patches and wires of 56 mm; side branches and an extension theirs', () => {
+    const asked = { ...patchedLeaf.startingParameters, lengthMm: 110, leafMm: 22, wireCut: 'asLong' as const }
+    const { wires, patches } = patchedLeaf.wiring!(asked, 1)
+    const more = patchedLeaf.wiring!({ ...asked, sideBranches: 2, extensionMm: 80, footMm: 60 }, 1).wires
+    expect(more.map(({ name, length, perElement }) => [name, length.value, perElement])).toEqual([
+      ['leaf', 56, 9 + 2 * 5],
+      ['stem', 170, 1],
+      ['side branch', 100, 2],
+      ['extension', 125, 1],
+    ])
     expect([wires[0]!.perElement, patches, wires[0]!.length.value]).toEqual([9, 9, 56])
   })
   it('three free leaves of 90 mm are one of each size', () =>

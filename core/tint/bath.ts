@@ -14,6 +14,7 @@ export type BathWish = {
   readonly kind: ColouredSheet['kind']
   readonly thicknessMm: number
   readonly state: SheetState
+  readonly grows: number
   readonly colouring: Colouring
   readonly heart: string
   readonly tail: string
@@ -34,8 +35,8 @@ export type Bath = SteppedBath & {
   readonly ladder: readonly LadderStep[]
 }
 
-const keyOf = ({ kind, thicknessMm, state, heart, tail, steps }: BathWish): string =>
-  [kind, thicknessMm, state, heart, tail, steps].join(' ').toLowerCase()
+const keyOf = ({ kind, thicknessMm, state, grows, heart, tail, steps }: BathWish): string =>
+  [kind, thicknessMm, state, grows, heart, tail, steps].join(' ').toLowerCase()
 
 /** Which step of a bath a shade is dipped at: the heart's, shade 0, is the last and deepest. */
 export const bathStep = (shade: number, steps: number): number => steps - 1 - shade
@@ -53,9 +54,9 @@ export function bathsFor(
   for (const wish of wishes) groups.set(keyOf(wish), [...(groups.get(keyOf(wish)) ?? []), wish])
   return [...groups].map(([id, group]): Bath => {
     const [first] = group as [BathWish, ...BathWish[]]
-    const { kind, thicknessMm, state, colouring, heart, tail, steps } = first
+    const { kind, thicknessMm, state, grows, colouring, heart, tail, steps } = first
     const dyes = dyesFor(first)
-    const sheet = colouredSheet(kind, thicknessMm, state, colouring)
+    const sheet = colouredSheet(kind, thicknessMm, state, colouring, grows)
     const mix = recipeFor(heart, dyes, sheet)
     const ladder = evenLadder(mix.dose, nearestStrength(mix.dose, tail, dyes, sheet), steps, dyes, sheet)
     const batches = ladder.map((_, step) => {

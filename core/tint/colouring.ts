@@ -51,7 +51,7 @@ export const DISH_KEEPS: Readonly<Record<Carrier, string>> = {
  */
 const ON_PAPER: Readonly<Record<ColouringWay, number>> = {
   bare: 0,
-  brush: 0.45,
+  brush: 0.5,
   mist: 0.3,
   bath: 3,
   stepped: 3,
@@ -76,12 +76,17 @@ const RESERVE = 1.1
 const onPaper = ({ way, carrier }: Colouring): number =>
   way === 'brush' && carrier === 'conditioner' ? CONDITIONER_ON_PAPER : ON_PAPER[way]
 
-/** A sheet as it is coloured, for its optics. @param state how it is finished: dried, in a pan, fried */
+/**
+ * A sheet as it is coloured, for its optics.
+ * @param state how it is finished: dried, in a pan, fried
+ * @param grows how long a piece is then against its length when it was coloured
+ */
 export function colouredSheet(
   kind: ColouredSheet['kind'],
   thicknessMm: number,
   state: SheetState,
   colouring: Colouring,
+  grows = 1,
 ): ColouredSheet {
   const { way, faces, coats } = colouring
   const through = way === 'bath' || way === 'stepped' || way === 'slurry'
@@ -90,6 +95,7 @@ export function colouredSheet(
     thicknessMm,
     plies: 1,
     state,
+    grows,
     colouring: through
       ? { by: 'bath', gPerDm2: onPaper(colouring) }
       : { by: 'brush', gPerDm2: onPaper(colouring) * coats, faces },
@@ -99,7 +105,8 @@ export function colouredSheet(
 /**
  * How much of a colour is mixed.
  *
- * By hand: 6 dm² brushed on one face once: 6 × 0.45 ÷ 0.8 + 3 = 6.4 ml. 4 dm² dipped in a tray of 24 × 24 cm, 8 mm
+ * By hand: 6 dm² brushed on one face once: 6 × 0.5 ÷ 0.8 + 3 = 6.75 ml; globes of 10.4 dm² on both faces: 10.4 × 2 × 0.5 ÷
+ * 0.8 + 3 = 16 ml. 4 dm² dipped in a tray of 24 × 24 cm, 8 mm
  * deep: 1.1 × ( 4 × 3 + 461 ) = 520 ml.
  *
  * @param area one face of all that is coloured, dm²

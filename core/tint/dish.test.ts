@@ -42,6 +42,7 @@ const wish = (target: string, change: Partial<ColourWish> = {}): ColourWish => (
   kind: 'wafer',
   thicknessMm: 0.28,
   state: 'dry',
+  grows: 1,
   colouring: brushed,
   pieces: found('pieces', 8, 'count', 'counted'),
   area: area(6),
@@ -72,9 +73,9 @@ const wishes = fc
 const dishes = (wanted: readonly ColourWish[]) => dishesFor(wanted, () => DYES, STARTING_TRAY)
 
 describe('how much of a colour is mixed', () => {
-  it('6 dm² brushed on one face once take 6.4 ml, on both faces 9.75 ml', () => {
-    expect(colourVolume(brushed, area(6), STARTING_TRAY, null).value).toBeCloseTo(6.375, 6)
-    expect(colourVolume({ ...brushed, faces: 2 }, area(6), STARTING_TRAY, null).value).toBeCloseTo(9.75, 6)
+  it('6 dm² brushed on one face once take 6.75 ml, globes of 10.4 dm² on both faces 16 ml', () => {
+    expect(colourVolume(brushed, area(6), STARTING_TRAY, null).value).toBeCloseTo(6.75, 6)
+    expect(colourVolume({ ...brushed, faces: 2 }, area(10.4), STARTING_TRAY, null).value).toBeCloseTo(16, 6)
   })
   it('4 dm² dipped in a tray of 24 × 24 cm, 8 mm deep, take 520 ml: the tray decides', () => {
     const bath: Colouring = { ...brushed, way: 'bath', carrier: 'water' }
@@ -180,6 +181,7 @@ describe('dishes', () => {
           kind: 'film',
           thicknessMm: 0.2,
           state,
+          grows: state === 'fried' ? 1.4 : 1,
           colouring: { way: 'brush', carrier: 'oil', faces: 2, coats: 1 },
         }),
       ]).dishes[0]!.doses.reduce((sum, { drops }) => sum + drops.value, 0)

@@ -23,6 +23,8 @@ export type ColourWish = {
   readonly thicknessMm: number
   /** How the paper is finished after it was coloured. */
   readonly state: SheetState
+  /** How long a piece is then against its length when it was coloured. */
+  readonly grows: number
   readonly colouring: Colouring
   readonly pieces: Working
   /** One face of them, dm². */
@@ -60,9 +62,10 @@ const keyOf = ({
   kind,
   thicknessMm,
   state,
+  grows,
   colouring: { way, carrier, faces, coats },
-}: Pick<ColourWish, 'kind' | 'thicknessMm' | 'state' | 'colouring'>): string =>
-  [kind, thicknessMm, state, way, carrier, faces, coats].join(' ')
+}: Pick<ColourWish, 'kind' | 'thicknessMm' | 'state' | 'grows' | 'colouring'>): string =>
+  [kind, thicknessMm, state, grows, way, carrier, faces, coats].join(' ')
 
 /**
  * Every colour as one dish, pale before deep within a way of colouring, so that a brush never carries deep into pale
@@ -103,8 +106,8 @@ export function dishesFor(
 }
 
 function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], tray: BathTray): Dish {
-  const [{ target, kind, thicknessMm, state, colouring }] = group as readonly [ColourWish, ...ColourWish[]]
-  const sheet = colouredSheet(kind, thicknessMm, state, colouring)
+  const [{ target, kind, thicknessMm, state, grows, colouring }] = group as readonly [ColourWish, ...ColourWish[]]
+  const sheet = colouredSheet(kind, thicknessMm, state, colouring, grows)
   const { dose, outOfReach } = recipeFor(target, dyes, sheet)
   const area = sumOf(
     'paper to colour',

@@ -26,6 +26,11 @@ export type ColouredSheet = {
   readonly plies: number
   readonly state: SheetState
   readonly colouring: DyeLay
+  /**
+   * How long a piece is against its length when it was dyed: a pan draws it in, hot fat blows it up, so that the same dye
+   * lies on less or more of it.
+   */
+  readonly grows: number
 }
 
 /** Film soaked in a bath and dried flat. */
@@ -35,12 +40,13 @@ export const SOAKED_FILM: ColouredSheet = {
   plies: 1,
   state: 'dry',
   colouring: { by: 'bath', gPerDm2: 3 },
+  grows: 1,
 }
 
 /** A strip as it is dipped to try a dye: film soaked, wafer in and out again. */
 export const STRIPS: Readonly<Record<ColouredSheet['kind'], ColouredSheet>> = {
   film: SOAKED_FILM,
-  wafer: { kind: 'wafer', thicknessMm: 0.35, plies: 1, state: 'dry', colouring: { by: 'bath', gPerDm2: 3 } },
+  wafer: { kind: 'wafer', thicknessMm: 0.35, plies: 1, state: 'dry', colouring: { by: 'bath', gPerDm2: 3 }, grows: 1 },
 }
 
 /**
@@ -57,11 +63,6 @@ const BARE_ABSORPTION: Readonly<Record<ColouredSheet['kind'], Bands>> = {
   film: [0.0027, 0.0035, 0.0075],
   wafer: [0.01, 0.012, 0.02],
 }
-/**
- * How long a piece is against its length when it was dyed: a pan draws it in, hot fat blows it up, so that the same
- * dye lies on less or more. Guesses.
- */
-const LENGTH_RATIO: Readonly<Record<SheetState, number>> = { wet: 1, dry: 1, pan: Math.exp(-0.14), fried: 1.25 }
 /** Uptake that the strengths of dyes are stated for, g/dm². */
 const STATED_G_PER_DM2 = 3
 /** A brush wets so much of a sheet's depth from its face. A guess. */
@@ -94,13 +95,13 @@ export const over = (top: Layer, behind: number): number =>
  * stated for.
  */
 function layersOf(
-  { kind, thicknessMm, plies, state, colouring }: ColouredSheet,
+  { kind, thicknessMm, plies, state, colouring, grows }: ColouredSheet,
   band: number,
   dye: number,
 ): readonly (readonly [number, number])[] {
   const thick = thicknessMm / USUAL_MM[kind]
   const [s, bare] = [SCATTERING[kind][state] * thick, BARE_ABSORPTION[kind][band]! * thick]
-  const load = (dye * colouring.gPerDm2) / STATED_G_PER_DM2 / LENGTH_RATIO[state] ** 2
+  const load = (dye * colouring.gPerDm2) / STATED_G_PER_DM2 / grows ** 2
   if (colouring.by === 'bath') return Array.from({ length: plies }, () => [bare + load, s] as const)
   const [dyed, plain] = [[bare * BRUSHED_SHARE + load, s * BRUSHED_SHARE] as const, 1 - BRUSHED_SHARE]
   const whole = Array.from({ length: plies - 1 }, () => [bare, s] as const)

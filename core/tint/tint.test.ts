@@ -27,12 +27,13 @@ import {
 
 const dose = (red: number, yellow: number, blue: number): Dose => ({ red, yellow, blue })
 const WET: ColouredSheet = { ...SOAKED_FILM, state: 'wet' }
-const FRIED: ColouredSheet = { ...SOAKED_FILM, state: 'fried' }
+const FRIED: ColouredSheet = { ...SOAKED_FILM, state: 'fried', grows: 1.25 }
 const WAFER: ColouredSheet = {
   kind: 'wafer',
   thicknessMm: 0.35,
   plies: 1,
   state: 'dry',
+  grows: 1,
   colouring: { by: 'brush', gPerDm2: 3, faces: 1 },
 }
 const share = fc.double({ min: 0.001, max: 4, noNaN: true })
@@ -65,6 +66,7 @@ const anySheet: fc.Arbitrary<ColouredSheet> = fc.record({
   kind: fc.constantFrom('film' as const, 'wafer' as const),
   thicknessMm: fc.double({ min: 0.15, max: 0.6, noNaN: true }),
   plies: fc.integer({ min: 1, max: 3 }),
+  grows: fc.constantFrom(1, 0.78, 1.4),
   state: fc.constantFrom('wet' as const, 'dry' as const, 'pan' as const, 'fried' as const),
   colouring: fc.oneof(
     fc.record({ by: fc.constant('bath' as const), gPerDm2: fc.double({ min: 1, max: 5, noNaN: true }) }),

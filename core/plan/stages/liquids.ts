@@ -16,7 +16,7 @@ export type Liquids = Readonly<Record<string, readonly StepLiquid[]>>
 type Groups = readonly Pick<CutGroup, 'parts' | 'needs'>[]
 
 type LiquidInputs = {
-  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'technique' | 'classes' | 'pieces' | 'gluings'>[]
+  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'technique' | 'classes' | 'wholes' | 'gluings'>[]
   readonly groups: Groups
 }
 
@@ -46,13 +46,13 @@ const GRAMS_PER_ML = 1
 /** What is brushed, dipped or dabbed at a step. */
 function useOf(
   { mixture, at, per, ml, faces = 1, plies = 1, bowlMl = 0 }: LiquidUse,
-  { technique, classes, pieces, id }: LiquidInputs['decorations'][number],
+  { technique, classes, wholes, id }: LiquidInputs['decorations'][number],
   groups: Groups,
 ): StepLiquid {
   const { steps } = techniqueOf(technique)
   const label = steps.find((step) => step.id === at)!.name.toLowerCase()
   const inputs = {
-    of: per === 'piece' ? pieces : per === 'dm2' ? extentOf(classes).area : sheetAreaOf(groups, id),
+    of: per === 'piece' ? wholes : per === 'dm2' ? extentOf(classes).area : sheetAreaOf(groups, id),
     each: starting(per === 'piece' ? 'for a piece' : 'for a dm² and face', ml, 'volume', 'guess'),
     ...(faces > 1 && { faces: found('faces', faces, 'count', 'both are wetted') }),
     ...(plies > 1 && { plies: found('plies', plies, 'count', 'wetted once, laid on each other') }),

@@ -13,6 +13,7 @@ import {
   dishesFor,
   STRIPS,
   type Bath,
+  type Colouring,
   type BathTray,
   type BathWish,
   type ColouredSheet,
@@ -38,7 +39,10 @@ export type DishWork = Dishes & {
 
 type Coloured = {
   readonly decoration: Pick<Decoration, 'id' | 'technique' | 'colouring' | 'finishes' | 'colour'>
-  readonly made: Pick<PlannedDecoration, 'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces'>
+  readonly made: Pick<
+    PlannedDecoration,
+    'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces' | 'grows' | 'second'
+  >
   /** How much slurry it is cast from; none for what is cut. */
   readonly slurry: Working | null
 }
@@ -56,6 +60,9 @@ const stateOf = (technique: Decoration['technique']): SheetState => {
   return heat === 'pan' ? 'pan' : heat === 'oil' ? 'fried' : 'dry'
 }
 
+/** Alcohol must not come near a pan. */
+const MISTED_IN_PAN: Colouring = { way: 'mist', carrier: 'water', faces: 1, coats: 1 }
+
 /** One face of pieces and spares. */
 const areaOf = (piece: PieceClass): Working =>
   derive(
@@ -71,33 +78,49 @@ const areaOf = (piece: PieceClass): Working =>
     (v) => (v.needed + v.spares) * v.each,
   )
 
-/** What a decoration wants of each colour. */
+/** What a decoration wants of each colour, and of a second one that is misted over it. */
 function wishesOf({
   decoration: { id, technique, colouring },
-  made: { name, paper, thicknessMm, classes },
+  made: { name, paper, thicknessMm, classes, grows, second },
   slurry,
 }: Coloured): readonly ColourWish[] {
   const { kind } = paperOf(paper)
-  return [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target): ColourWish => {
-    const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
-    return {
-      decoration: id,
-      name,
-      target,
-      kind,
-      thicknessMm,
-      state: stateOf(technique),
-      colouring,
-      slurry,
-      pieces: sumOf(
-        'pieces to colour',
-        'count',
-        'pieces and spares',
-        own.flatMap(({ needed, spares }) => [needed, spares]),
-      ),
-      area: sumOf('faces', 'area', 'pieces added up', own.map(areaOf)),
-    }
+  const wish = (target: string, own: readonly PieceClass[], change: Partial<ColourWish> = {}): ColourWish => ({
+    decoration: id,
+    name,
+    target,
+    kind,
+    thicknessMm,
+    grows,
+    state: stateOf(technique),
+    colouring,
+    slurry,
+    pieces: sumOf(
+      'pieces to colour',
+      'count',
+      'pieces and spares',
+      own.flatMap(({ needed, spares }) => [needed, spares]),
+    ),
+    area: sumOf('faces', 'area', 'pieces added up', own.map(areaOf)),
+    ...change,
   })
+  const first = [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target) =>
+    wish(
+      target,
+      classes.filter(({ colour }) => colour.toLowerCase() === target),
+    ),
+  )
+  if (!second) return first
+  const whole = sumOf('faces', 'area', 'pieces added up', classes.map(areaOf))
+  const area = derive(
+    'faces misted',
+    'area',
+    'part of each face',
+    '{whole} × {share}',
+    { whole, share: found('misted over', second.share, 'share', 'as Arrange has it') },
+    (v) => v.whole * v.share,
+  )
+  return [...first, wish(second.colour, classes, { name: `${name}, second colour`, colouring: MISTED_IN_PAN, area })]
 }
 
 /** Sheets that are coloured all over before they are cut. */
@@ -108,7 +131,7 @@ function wholeWishes(
   const first = coloured.find(({ decoration }) => decoration.id === parts[0]?.decoration)
   if (!colour || !first) return []
   const { kind } = paperOf(paper)
-  const { thicknessMm } = first.made
+  const { thicknessMm, grows } = first.made
   return [
     {
       decoration: first.decoration.id,
@@ -122,6 +145,7 @@ function wholeWishes(
       target: colour,
       kind,
       thicknessMm,
+      grows,
       state: stateOf(first.decoration.technique),
       colouring: first.decoration.colouring,
       slurry: null,
@@ -168,8 +192,9 @@ function bathWish({ decoration, made }: Coloured): BathWish {
       areaDm2: own.reduce((sum, piece) => sum + areaOf(piece).value, 0),
     }
   })
-  const { name, pieces, thicknessMm } = made
-  return { decoration: id, name, kind, thicknessMm, state: stateOf(technique), colouring, ...colour, pieces, dipped }
+  const { name, pieces, thicknessMm, grows } = made
+  const state = stateOf(technique)
+  return { decoration: id, name, kind, thicknessMm, grows, state, colouring, ...colour, pieces, dipped }
 }
 
 /** A dye that suits what is done with the paper afterwards. */
@@ -183,7 +208,10 @@ export function tintStage({ coloured, groups, shelf, trials, tray, limits }: Dis
   const dyes = { film: learned('film'), wafer: learned('wafer') }
   const isStepped = ({ decoration: { colouring } }: Coloured): boolean => colouring.way === 'stepped'
   const wanted = [
-    ...coloured.filter((each) => !each.made.cutting.colouredWhole && !isStepped(each)).flatMap(wishesOf),
+    ...coloured
+      .filter((each) => !each.made.cutting.colouredWhole)
+      .flatMap(wishesOf)
+      .filter(({ colouring }) => colouring.way !== 'stepped'),
     ...groups.flatMap((group) => wholeWishes(group, coloured)),
   ]
   const dyesFor = ({ kind, state }: Pick<ColourWish, 'kind' | 'state'>) => {

@@ -3,7 +3,7 @@ import { cutWires, type WireCuts, type WireDemand } from '../../assembly'
 import { outlineAreaMm2 } from '../../geometry'
 import { paperOf } from '../../material'
 import { derive, found, starting, sumOf, type Working } from '../../quantity'
-import { GAUGES, type Gauge } from '../../technique'
+import { GAUGES, STOCK_WIRE_MM, type Gauge } from '../../technique'
 import type { PlannedDecoration } from '../../decoration'
 
 /** Wires of one gauge: how many stock wires are opened and what is cut from each. */
@@ -29,8 +29,6 @@ type WireLoad = {
   readonly holds: Working
 }
 
-/** Wires are sold about so long, mm. */
-const STOCK_MM = 360
 const MM2_PER_DM2 = 10000
 
 /** What a wire of a gauge holds upright at a hand's length, g; guidance, to be tried. */
@@ -96,7 +94,7 @@ function demandsOf(gauge: Gauge, decorations: readonly PlannedDecoration[]): rea
 function gaugeWork(gauge: Gauge, decorations: readonly PlannedDecoration[]): GaugeWork | null {
   const demands = demandsOf(gauge, decorations)
   if (demands.length === 0) return null
-  const cuts = cutWires(demands, STOCK_MM)
+  const cuts = cutWires(demands, STOCK_WIRE_MM)
   const pieces = demands.reduce((sum, { count }) => sum + count, 0)
   const total = demands.reduce((sum, { count, lengthMm }) => sum + count * lengthMm, 0)
   return {
@@ -110,7 +108,7 @@ function gaugeWork(gauge: Gauge, decorations: readonly PlannedDecoration[]): Gau
       {
         pieces: found('pieces of wire', pieces, 'count', 'of all elements'),
         total: found('length', total, 'length', 'of all pieces'),
-        stock: starting('stock wire', STOCK_MM, 'length', 'usual'),
+        stock: starting('stock wire', STOCK_WIRE_MM, 'length', 'usual'),
       },
       () => cuts.wires,
     ),

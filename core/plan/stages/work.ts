@@ -46,7 +46,7 @@ function evenTurns(units: number, count: number): readonly number[] {
 /** Turns of a step that occupies places by piece, element or all at once. */
 function placedTurns(decoration: PlannedDecoration, step: Step, hands: Working, inputs: WorkInputs): readonly Turn[] {
   const { hold } = step
-  const wanted = hold?.per === 'piece' ? decoration.pieces.value : hold?.per === 'element' ? decoration.count.value : 1
+  const wanted = hold?.per === 'piece' ? decoration.wholes.value : hold?.per === 'element' ? decoration.count.value : 1
   const units = hold ? evenTurns(wanted, countOf(hold.place, inputs)) : [0]
   return units.map((each, at) => ({
     task: taskOf(decoration.id, step.id, at, units.length),
@@ -76,13 +76,13 @@ function makingOf(
   dosed: Dosed,
   inputs: WorkInputs,
 ): Making | null {
-  const { id, technique, name, skin, pieces, count } = decoration
+  const { id, technique, name, skin, wholes, count } = decoration
   // A skin is glued on as a step of its own; all else is placed together.
   const steps = skin ? [...decoration.steps, decoration.setting] : decoration.steps
   const cut = cutShareOf(inputs.groups, id)
-  const cutEach = cutEachOf(cut, pieces)
+  const cutEach = cutEachOf(cut, wholes)
   const handsOf = (step: Step): Working =>
-    handsAt(step, technique, pieces, count, inputs.stepMinutes, inputs.learned.hands, cut)
+    handsAt(step, technique, wholes, count, inputs.stepMinutes, inputs.learned.hands, cut)
   const soaked = dryingOf(inputs.dryings, id)?.estimate ?? null
   const facts: RestFacts = {
     paper: decoration.paper,

@@ -34,7 +34,7 @@ export const seenOfSector = ({ portion, discMm }: Sector, gathered: Gathered, sh
   const reach = discMm * REACH_PER_DIAMETER[portion]
   return {
     heightMm: Math.max(1, reach * (1 - shrink) - gathered.insertionMm),
-    widthMm: (reach * WIDTH_PER_REACH[portion]) / gathered.gather,
+    widthMm: (reach * WIDTH_PER_REACH[portion] * (1 - shrink)) / gathered.gather,
   }
 }
 

@@ -2,12 +2,12 @@
  * Puff: a small triangle of rice film, coloured with oil colour, dried before a fan and fried for a second till it
  * swells.
  *
- * By hand: puffs seen 30 mm across, swelling to one and a half times: cut 30 ÷ 1.5 = 20 mm; fifteen puffs and 3
- * spares, 18 triangles.
+ * By hand: colour of half depth holds an eighth of 1.6 back, 1.4: puffs seen 30 mm across are cut 30 ÷ 1.4 = 21.4 mm;
+ * fifteen puffs and 4 spares, 19 triangles. Its colour lies on 1.4² = 1.96 times the film. Nothing is cut below 20 mm.
  */
 import { z } from 'zod'
 import { polyline, type Point3 } from '../../geometry'
-import { between, derive, found, seededStream, starting } from '../../quantity'
+import { between, derive, found, seededStream, starting, type Working } from '../../quantity'
 import { defineTechnique } from '../define'
 import { chosen } from '../chosen'
 import type { MeshFace, MeshLine } from '../mesh'
@@ -26,8 +26,25 @@ const STARTING: z.infer<typeof parameters> = { seenMm: 30, deep: 0.5 }
 /** Film swells to this many times its size in hot oil; strong colour takes away up to a quarter of that. */
 const SWELLS = 1.6
 const COLOUR_HOLDS_BACK = 0.25
+/** Smaller triangles are not cut by hand. */
+const LEAST_CUT_MM = 20
 const ROUND = 9
 const RINGS = 4
+
+/** How many times its size film swells to; the same law says over how much of it the colour spreads. */
+const swellOf = (deep: number): Working =>
+  derive(
+    'swells',
+    'ratio',
+    'colour holds it back',
+    '{swells} × ( 1 − {deep} × {held} )',
+    {
+      swells: starting('swelling in oil', SWELLS, 'ratio', 'guess'),
+      deep: chosen('depth of colour', deep, STARTING.deep, 'share'),
+      held: starting('held back by strong colour', COLOUR_HOLDS_BACK, 'share', 'guess'),
+    },
+    (v) => v.swells * (1 - v.deep * v.held),
+  )
 
 export const puff = defineTechnique({
   id: 'puff',
@@ -46,31 +63,25 @@ export const puff = defineTechnique({
   parameters,
   startingParameters: STARTING,
   heat: 'oil',
+  grows: ({ deep }) => swellOf(deep).value,
   sizedBy: ['seenMm'],
   startingColour: '#d9572b',
   spareShare: STANDARD_SPARES.soaked,
   seen: ({ seenMm }) => ({ widthMm: seenMm, heightMm: seenMm * 0.85 }),
 
   pieces: ({ seenMm, deep }, size) => {
-    const swells = derive(
-      'swells',
-      'ratio',
-      'colour holds it back',
-      '{swells} × ( 1 − {deep} × {held} )',
-      {
-        swells: starting('swelling in oil', SWELLS, 'ratio', 'guess'),
-        deep: chosen('depth of colour', deep, STARTING.deep, 'share'),
-        held: starting('held back by strong colour', COLOUR_HOLDS_BACK, 'share', 'guess'),
-      },
-      (v) => v.swells * (1 - v.deep * v.held),
-    )
+    const swells = swellOf(deep)
     const width = derive(
       'cut across',
       'length',
       'before it swells',
-      '{seen} ÷ {swells}',
-      { seen: found('seen across here', seenMm * size, 'length', 'from its place'), swells },
-      (v) => v.seen / v.swells,
+      '{seen} ÷ {swells}, at least {least}',
+      {
+        seen: found('seen across here', seenMm * size, 'length', 'from its place'),
+        swells,
+        least: starting('a hand cuts at least', LEAST_CUT_MM, 'length', 'usual'),
+      },
+      (v) => Math.max(v.least, v.seen / v.swells),
     )
     const height = derive('cut high', 'length', 'of the triangle', '{width} × 0.87', { width }, (v) => v.width * 0.87)
     return [

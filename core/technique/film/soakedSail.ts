@@ -2,8 +2,8 @@
  * Soaked sail: a whole, half or quarter disc of rice film, soaked till limp as cloth and draped over a mat or parchment.
  *
  * By hand: 85 mm seen with a foot of 15 mm is 100 mm flat, 101.5 mm with 1.5 % of shrink; as a half that is a disc of
- * 203 mm, so 220, seen 2 × 101.5 ÷ 1.6 = 127 mm wide. As it comes, a half of a 220 mm disc that shrinks by 2.6 % is seen
- * 110 × 0.974 − 15 = 92 mm high.
+ * 203 mm, so 220, seen 2 × 110 × 0.985 ÷ 1.6 = 135 mm wide. As it comes, a half of a 220 mm disc that shrinks by 2.6 % is
+ * seen 110 × 0.974 − 15 = 92 mm high.
  */
 import { z } from 'zod'
 import { defineTechnique, type Fitted, type Means, type PlacedElement, type Sector } from '../define'
@@ -67,7 +67,7 @@ function fittedTo(
   return {
     ...sector,
     heightMm: seenMm,
-    widthMm: (flatReach * WIDTH_PER_REACH[sector.portion]) / sail.gather,
+    widthMm: seenOfSector(sector, sail, shrink).widthMm,
     shortMm: Math.max(0, flatReach - sector.discMm * REACH_PER_DIAMETER[sector.portion]),
   }
 }
@@ -118,9 +118,13 @@ export const soakedSail = defineTechnique({
       const widthMm = meanOver(sail, (portion) => seenOfSector({ portion, discMm }, sail, shrink).widthMm)
       return { ...seenOfSector({ portion: biggest, discMm }, sail, shrink), widthMm, footWidthMm: widthMm, standsMm }
     }
+    const discs = discsOf(means.shapes)
+    const flatReach = flatReachOf(sail.seenMm, sail, shrink)
+    const asCut = (portion: (typeof PORTIONS)[number]): number =>
+      seenOfSector(smallestReaching(portion, flatReach, discs), sail, shrink).widthMm
     return {
       heightMm: sail.seenMm,
-      widthMm: flatReachOf(sail.seenMm, sail, shrink) * widthPerReach,
+      widthMm: meanOver(sail, asCut),
       footWidthMm: standsMm,
       standsMm,
     }

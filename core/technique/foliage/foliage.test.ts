@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { outlineAreaMm2 } from '../../geometry'
 import { found } from '../../quantity'
-import { branchMesh, countBySize, LEAF_KINDS, leafOutline, leavesInPairs, pairsOn, widestOf } from '.'
+import { branchMesh, countBySize, LEAF_KINDS, leafOutline, leavesOn, pairsOn, widestOf } from '.'
 
 describe.each(LEAF_KINDS)('a leaf that is %s', (kind) => {
   it('is cut as long and wide as it says, whole, its fold along the middle', () =>
@@ -27,7 +27,7 @@ describe.each(LEAF_KINDS)('a leaf that is %s', (kind) => {
       ),
     ))
   it('is drawn within its branch’s reach, leaf by leaf its own way', () => {
-    const leaves = leavesInPairs(4)
+    const leaves = leavesOn(9)
     const form = {
       lengthMm: 120,
       leafMm: 30,
@@ -52,7 +52,8 @@ describe.each(LEAF_KINDS)('a leaf that is %s', (kind) => {
 })
 
 describe('leaves along a stem', () => {
-  const pairs = (mm: number) => pairsOn(found('branch', mm, 'length', 'given')).value
+  const pairs = (mm: number) =>
+    pairsOn(found('branch', mm, 'length', 'given'), found('apart', 25, 'length', 'given')).value
   it('of 150 mm are 5 pairs and one, of 110 mm 4 and one', () => expect([pairs(150), pairs(110)]).toEqual([5, 4]))
   it('are never fewer on a longer one', () =>
     fc.assert(
@@ -64,12 +65,12 @@ describe('leaves along a stem', () => {
     ))
   it('are large at the foot and small at the tip, and all counted', () =>
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 12 }), (many) => {
-        const places = leavesInPairs(many)
-        expect(places).toHaveLength(2 * many + 1)
+      fc.property(fc.integer({ min: 2, max: 25 }), (many) => {
+        const places = leavesOn(many)
+        expect(places).toHaveLength(many)
         const shares = [...places].sort((one, other) => one.up - other.up).map(({ share }) => share)
         expect(shares).toEqual([...shares].sort((one, other) => other - one))
-        expect(countBySize(places).reduce((sum, { count }) => sum + count, 0)).toBe(2 * many + 1)
+        expect(countBySize(places).reduce((sum, { count }) => sum + count, 0)).toBe(many)
       }),
     ))
 })

@@ -1,6 +1,6 @@
 export { branchMesh, type LeafPlace } from './branch'
 export { LEAF_KINDS, leafFields, leafOutline, widestOf } from './leaf'
-export { countBySize, joinedFromTheTip, LEAF_SIZES, leavesInPairs, pairsOn } from './sizes'
+export { countBySize, joinedFromTheTip, LEAF_SIZES, leavesOn, pairsOn } from './sizes'
 export { leafPieces } from './pieces'
 export { branchStance } from './stance'
-export { pairedLeaves } from './paired'
+export { pairedLeaves, PLAIN_BRANCH } from './paired'

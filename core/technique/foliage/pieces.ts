@@ -29,13 +29,14 @@ export function leafPieces(
     )
     const { outline, fold } = leafOutline(shape, height.value)
     return {
-      name: plies === 2 ? `${name} leaf ply` : `${name} leaf`,
+      name: `${name} leaf`,
+      ...(plies > 1 && { plies }),
       outline,
       folds: [fold],
       face,
       width,
       height,
-      perElement: count * plies,
+      perElement: count,
     }
   })
 }

@@ -9,12 +9,10 @@ export const LEAF_SIZES = [
   { name: 'small', share: 0.62 },
 ] as const
 
-/** Pairs of leaves sit about this far apart along a stem. */
-const PAIR_MM = 25
 const BARE_SHARE = 0.16
 
-/** How many pairs a stem carries, and one leaf at its tip. */
-export const pairsOn = (length: Working): Working =>
+/** How many pairs a stem carries, so far apart, and one leaf at its tip. */
+export const pairsOn = (length: Working, apart: Working): Working =>
   derive(
     'pairs of leaves',
     'count',
@@ -23,13 +21,16 @@ export const pairsOn = (length: Working): Working =>
     {
       length,
       bare: starting('bare at the foot', BARE_SHARE, 'share', 'guess'),
-      apart: starting('pairs apart', PAIR_MM, 'length', 'usual'),
+      apart,
     },
     (v) => Math.max(1, Math.round((v.length * (1 - v.bare)) / v.apart)),
   )
 
-/** Where leaves sit: in pairs from the bare foot up, a little apart, the last alone at the tip; each of its size. */
-export function leavesInPairs(pairs: number): readonly LeafPlace[] {
+/**
+ * Where so many leaves sit: in pairs from the bare foot up, a little apart, an odd one alone at the tip; each of its size.
+ */
+export function leavesOn(leaves: number): readonly LeafPlace[] {
+  const pairs = Math.floor(leaves / 2)
   const sizeAt = (up: number): number =>
     LEAF_SIZES[Math.min(2, Math.floor(((3 * (up - BARE_SHARE)) / (1 - BARE_SHARE)) * 0.999))]!.share
   const sides = Array.from({ length: pairs }, (_, pair) => {
@@ -39,7 +40,7 @@ export function leavesInPairs(pairs: number): readonly LeafPlace[] {
       { up: Math.min(0.97, up + 0.03), side: 1 as const, share: sizeAt(up) },
     ]
   }).flat()
-  return [...sides, { up: 1, side: 0, share: LEAF_SIZES[2].share }]
+  return leaves % 2 === 0 ? sides : [...sides, { up: 1, side: 0, share: LEAF_SIZES[2].share }]
 }
 
 /** How many leaves of each size, the largest first. */

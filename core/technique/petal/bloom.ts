@@ -1,5 +1,5 @@
 import type { Point3 } from '../../geometry'
-import { between, derive, seededStream, starting, type Working } from '../../quantity'
+import { between, derive, seededStream, seedFor, starting, type Working } from '../../quantity'
 import type { ShrinkBelief } from '../../learn'
 import { dampShrink } from '../flat'
 import type { Mesh, MeshBead, MeshFace, MeshLine } from '../mesh'
@@ -12,9 +12,23 @@ import { halfWidthAt, notchAt, waveAt, type PetalShape } from './outline'
  */
 export type PetalLayer = {
   readonly name: string
+  /** At least so many, and at most: no two blooms need be alike. */
   readonly petals: number
+  readonly most: number
   readonly share: number
   readonly raisedDeg: number
+}
+
+/** How many petals of a whorl one bloom has, by its seed: any number of its range, each as likely. */
+export function petalsOf({ name, petals, most }: Pick<PetalLayer, 'name' | 'petals' | 'most'>, seed: number): number {
+  if (most <= petals) return petals
+  const stream = seededStream(
+    seedFor(
+      seed,
+      [...name].reduce((sum, letter) => sum + letter.charCodeAt(0), 0),
+    ),
+  )
+  return petals + Math.floor(stream() * (most - petals + 1))
 }
 
 /** How petals bend on the way from foot to tip: inwards above 0, as in a bowl, outwards below; degrees. */
@@ -143,9 +157,10 @@ export function bloomMesh(
   ;[...layers].reverse().forEach((layer, depth) => {
     const grain = GRAINS.find(({ fromMm }) => scale * layer.share >= fromMm)!
     const { rows, sides } = grain
-    for (let petal = 0; petal < layer.petals; petal += 1) {
+    const many = petalsOf(layer, seed)
+    for (let petal = 0; petal < many; petal += 1) {
       const round =
-        (turned + (depth * GOLDEN_DEG) / 2 + ((petal + between(stream, -0.16, 0.16)) * 360) / layer.petals) * RADIANS
+        (turned + (depth * GOLDEN_DEG) / 2 + ((petal + between(stream, -0.16, 0.16)) * 360) / many) * RADIANS
       const long = scale * layer.share * between(stream, 0.9, 1.04)
       const surface = petalSurface(
         shape,

@@ -29,8 +29,8 @@ const shapes: fc.Arbitrary<PetalShape> = fc.record({
   wave: fc.double({ min: 0, max: 1, noNaN: true }),
 })
 const layers: readonly PetalLayer[] = [
-  { name: 'small', petals: 4, share: 0.62, raisedDeg: 62 },
-  { name: 'large', petals: 5, share: 1, raisedDeg: 25 },
+  { name: 'small', petals: 4, most: 4, share: 0.62, raisedDeg: 62 },
+  { name: 'large', petals: 5, most: 5, share: 1, raisedDeg: 25 },
 ]
 const pointsOf = ({ start, segments }: ReturnType<typeof petalOutline>) => [start, ...segments.map(({ to }) => to)]
 

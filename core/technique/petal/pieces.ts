@@ -1,10 +1,12 @@
 import { polyline } from '../../geometry'
 import { derive, found, starting, type Working } from '../../quantity'
 import type { AssemblyMove } from '../assembly'
-import type { PieceKind } from '../define'
-import type { PetalLayer } from './bloom'
+import type { PieceKind, PlacedElement } from '../define'
+import { petalsOf, type PetalLayer } from './bloom'
 import { petalOutline, type PetalShape } from './outline'
 
+/** A hand cuts no smaller petal than this, mm. */
+const LEAST_PETAL_MM = 15
 /** How far a slit reaches up from the foot, as a share of the petal. */
 const SLIT_SHARE = 0.34
 
@@ -18,18 +20,19 @@ export function petalPieces(
   shape: PetalShape,
   lapDeg: number,
 ): readonly PieceKind[] {
-  return layers.map(({ name, petals, share }): PieceKind => {
-    const height =
-      share === 1
-        ? longest
-        : derive(
-            `${name} petal long`,
-            'length',
-            'sizes of petals',
-            '{longest} × {share}',
-            { longest, share: starting(`${name}, of the longest`, share, 'share', 'usual') },
-            (v) => v.longest * v.share,
-          )
+  return layers.map(({ name, petals, most, share }): PieceKind => {
+    const height = derive(
+      `${name} petal long`,
+      'length',
+      'sizes of petals',
+      `{longest}${share === 1 ? '' : ' × {share}'}, at least {least}`,
+      {
+        longest,
+        ...(share !== 1 && { share: starting(`${name}, of the longest`, share, 'share', 'usual') }),
+        least: starting('a hand cuts at least', LEAST_PETAL_MM, 'length', 'usual'),
+      },
+      () => Math.max(LEAST_PETAL_MM, longest.value * share),
+    )
     const width = derive(
       `${name} petal wide`,
       'length',
@@ -55,10 +58,17 @@ export function petalPieces(
       width,
       height,
       perElement: petals,
+      ...(most > petals && { countFor: (element: PlacedElement) => petalsOf({ name, petals, most }, element.seed) }),
     }
   })
 }
 
 /** Whorls in the order in which they are glued: from the heart out. */
 export const whorlByWhorl = (layers: readonly PetalLayer[]): readonly AssemblyMove[] =>
-  layers.map(({ name, petals, share }) => ({ what: `${name} petal`, count: petals, atMm: null, side: 0, share }))
+  layers.map(({ name, petals, most, share }) => ({
+    what: `${name} petal`,
+    count: Math.round((petals + most) / 2),
+    atMm: null,
+    side: 0,
+    share,
+  }))

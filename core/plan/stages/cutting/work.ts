@@ -10,7 +10,18 @@ const mayTurnOver = (paper: PaperId, face: string, printed: boolean): boolean =>
 
 type Cuttable = Pick<
   PieceClass,
-  'id' | 'name' | 'outline' | 'holes' | 'colour' | 'needed' | 'spares' | 'face' | 'print' | 'members' | 'sector'
+  | 'id'
+  | 'name'
+  | 'outline'
+  | 'holes'
+  | 'colour'
+  | 'needed'
+  | 'spares'
+  | 'face'
+  | 'print'
+  | 'members'
+  | 'sector'
+  | 'edge'
 >
 
 /** What is cut of one paper in one way: a decoration, or a piece of the decorator's own. */
@@ -29,7 +40,7 @@ export const workToCut = (
 
 /** The parts of a decoration: its classes, with spares. */
 export const partsOf = ({ id, paper, classes }: Pick<CutWork, 'id' | 'paper' | 'classes'>): readonly CutPart[] =>
-  classes.map(({ id: part, name, outline, holes, colour, needed, spares, face, print, members, sector }) => ({
+  classes.map(({ id: part, name, outline, holes, colour, needed, spares, face, print, members, sector, edge }) => ({
     id: part,
     decoration: id,
     name,
@@ -40,6 +51,7 @@ export const partsOf = ({ id, paper, classes }: Pick<CutWork, 'id' | 'paper' | '
     mirror: mayTurnOver(paper, face, print.length > 0),
     members,
     ...(sector && { sector }),
+    ...(edge && { edge }),
   }))
 
 /** A piece of the decorator's own as work to cut; it has no spares but those that were asked for. */
@@ -52,6 +64,7 @@ export const ownWork = (own: OwnPiece): CutWork => ({
     {
       id: `${own.id}/piece`,
       sector: null,
+      edge: null,
       name: own.name,
       ...ownOutlines(own),
       colour: own.colour,
