@@ -101,6 +101,7 @@ export function startingComposition(
     tiers,
     seen: definition.seen(parameters),
     fillsRows: definition.layOut !== undefined,
+    wholeTier: definition.wholeTier,
     seed,
   })
 }

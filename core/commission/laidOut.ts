@@ -28,6 +28,6 @@ export function laidOut(arranged: Arranged, on: LyingOn, means?: Means): Layout 
   const seen = technique.seen(parameters, means)
   const ground: Ground = { ...on, seen, asked: sizes.length > 0 ? askedFor(arranged) : null }
   return technique.layOut && composition.kind === 'band'
-    ? keepingFree(technique.layOut(parameters, bandRoom(on.stack, composition)), ground)
+    ? keepingFree(technique.layOut(parameters, bandRoom(on.stack, composition), means), ground)
     : compositionOf(composition.kind).layOut(composition, ground)
 }

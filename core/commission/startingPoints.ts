@@ -90,8 +90,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
       bouquets: [],
       decorations: [
         made(cake, 'cloth', 'formedWrap', {
-          parameters: { heightMm: Math.min(250, Math.max(30, Math.round(heightOf(cake, 0) * 0.8))) },
-          composition: { toMm: heightOf(cake, 0) },
+          composition: { toMm: Math.round(heightOf(cake, 0) * 0.8) },
         }),
         made(cake, 'bow', 'fabricBow', { composition: { tier: Math.min(1, topOf(cake)), upMm: 4 } }),
       ],

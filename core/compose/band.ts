@@ -111,7 +111,7 @@ export const band = defineComposition({
   say: 'Side by side round a tier, between two heights.',
   schema,
 
-  starting: ({ tiers, seen, fillsRows, seed }): Band => {
+  starting: ({ tiers, seen, fillsRows, wholeTier, seed }): Band => {
     const tier = fillsRows ? 0 : tiers.length - 1
     const high = tiers[tier]!.heightMm
     return {
@@ -120,7 +120,7 @@ export const band = defineComposition({
       count: null,
       rows: null,
       fromMm: fillsRows ? 0 : 10,
-      toMm: Math.min(high, fillsRows ? 76 : 24 + seen.heightMm),
+      toMm: Math.min(high, wholeTier ? high : fillsRows ? 76 : 24 + seen.heightMm),
       middleDeg: 0,
       spanDeg: STARTING.spanDeg,
       overlap: STARTING.overlap,

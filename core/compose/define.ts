@@ -74,6 +74,8 @@ type Beginning = {
   readonly tiers: readonly { readonly heightMm: number }[]
   readonly seen: SeenSize
   readonly fillsRows: boolean
+  /** From foot to top of its tier. */
+  readonly wholeTier?: boolean | undefined
   readonly seed: number
 }
 

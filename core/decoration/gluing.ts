@@ -4,7 +4,8 @@ import type { Decoration } from '../commission'
 import { coveringOf, glueOf, type CoveringId, type Glue, type GlueId, type Ingredient } from '../material'
 import { derive, found, starting, sumOf, type Working } from '../quantity'
 import type { AnyTechnique, Fixing, PlacedElement } from '../technique'
-import { faceDm2, type PieceClass } from './pieces'
+import { faceDm2 } from './extent'
+import type { PieceClass } from './pieces'
 
 /** A glue on a covering, for the elements that stand on it; `grams` is none where nothing is bought or mixed for it. */
 export type Gluing = {

@@ -27,6 +27,7 @@ export type CutShare = { readonly minutes: Working; readonly sheets: Working }
  * what the way of cutting takes. Minutes typed for a piece stand for all of it.
  * @param timed how long these hands take, where it was timed often enough
  * @param cut what Cut says of its pieces; none where nothing is cut yet
+ * @param pours how often a pan is filled; none for what is not cast
  */
 export function handsAt(
   step: Pick<Step, 'id' | 'name' | 'minutes' | 'cuts'>,
@@ -36,9 +37,10 @@ export function handsAt(
   own: TypedMinutes,
   timed: Learned['hands'],
   cut: CutShare | null,
+  pours: Working | null = null,
 ): Working {
   const key = stepKey(technique, step.id)
-  const { perPiece = 0, perElement = 0, perSheet = 0, fixed = 0 } = step.minutes
+  const { perPiece = 0, perElement = 0, perSheet = 0, perPour = 0, fixed = 0 } = step.minutes
   const isTyped = key in own
   const byElement = perElement > 0
   const byPiece = perPiece > 0 || (isTyped && step.cuts === true && !byElement)
@@ -46,6 +48,7 @@ export function handsAt(
   const minutesOf = (v: Readonly<Record<string, number>>): number =>
     (v.cutting ?? 0) +
     (v.sheets ?? 0) * (v.perSheet ?? 0) +
+    (v.pours ?? 0) * (v.perPour ?? 0) +
     (v.pieces ?? 0) * (v.perPiece ?? 0) +
     (v.elements ?? 0) * (v.perElement ?? 0) +
     (v.fixed ?? 0)
@@ -56,6 +59,7 @@ export function handsAt(
     [
       ...(cutting ? ['{cutting}'] : []),
       ...(perSheet > 0 && cut ? ['{sheets} × {perSheet}'] : []),
+      ...(pours && perPour > 0 ? ['{pours} × {perPour}'] : []),
       ...(byPiece ? ['{pieces} × {perPiece}'] : []),
       ...(byElement ? ['{elements} × {perElement}'] : []),
       ...(fixed > 0 ? ['{fixed}'] : []),
@@ -63,6 +67,7 @@ export function handsAt(
     {
       ...(cutting && { cutting: cutting.minutes }),
       ...(perSheet > 0 && cut && { sheets: cut.sheets, perSheet: minutesEach('for a sheet', perSheet, key, own) }),
+      ...(pours && perPour > 0 && { pours, perPour: minutesEach('for a pour', perPour, key, own) }),
       ...(byPiece && { pieces, perPiece: minutesEach('for a piece', perPiece, key, own) }),
       ...(byElement && {
         elements,

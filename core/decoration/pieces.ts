@@ -52,22 +52,6 @@ export type PieceClass = {
   readonly members: readonly number[]
 }
 
-const MM2_PER_DM2 = 10_000
-
-/** Pieces as they are handled, spares too: plies laid on one another are one. */
-export function wholesOf(classes: readonly PieceClass[], pieces: Working): Working {
-  if (classes.every(({ plies }) => plies === 1)) return pieces
-  const many = classes.reduce((sum, { needed, spares, plies }) => sum + (needed.value + spares.value) / plies, 0)
-  return derive(
-    'pieces in hand',
-    'count',
-    'plies laid together',
-    'of {pieces}, those of several plies as one',
-    { pieces },
-    () => many,
-  )
-}
-
 /** Which shade of a colour run an element has: 0 at the heart. */
 export const shadeOf = ({ away }: PlacedElement, { steps }: Decoration['colour']): number =>
   Math.round(away * (steps - 1))
@@ -75,6 +59,16 @@ export const shadeOf = ({ away }: PlacedElement, { steps }: Decoration['colour']
 /** The colour of a shade in its decoration's run, from the heart's to the tail's. */
 export const shadeColour = ({ heart, tail, steps }: Decoration['colour'], shade: number): string =>
   steps === 1 ? heart : blend(heart, tail, shade / (steps - 1))
+
+/** The colours of some elements, and how many have each. */
+export function coloursOf(
+  elements: readonly PlacedElement[],
+  run: Decoration['colour'],
+): readonly { readonly colour: string; readonly count: number }[] {
+  const counts = new Map<number, number>()
+  for (const element of elements) counts.set(shadeOf(element, run), (counts.get(shadeOf(element, run)) ?? 0) + 1)
+  return [...counts].map(([shade, count]) => ({ colour: shadeColour(run, shade), count }))
+}
 
 /** What elements are cut alike: by the sector of a disc, or by size and, where panels are cut to faces, the face. */
 function cutKey({ size, face, on, fitted }: PlacedElement): string {
@@ -229,35 +223,4 @@ export function piecesOf(
         })
       })
   })
-}
-
-/** One face of a piece, dm². */
-export const faceDm2 = ({ outline, holes }: Pick<PieceClass, 'outline' | 'holes'>): number =>
-  (Math.abs(outlineAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(outlineAreaMm2(hole)), 0)) /
-  MM2_PER_DM2
-
-/** Edge and face of all pieces, spares too, that a finish is counted by. */
-export function extentOf(classes: readonly PieceClass[]): FinishedExtent {
-  const over = (label: string, kind: 'length' | 'area', each: string, of: (piece: PieceClass) => number): Working =>
-    sumOf(
-      label,
-      kind,
-      'pieces added up',
-      classes.map((piece) =>
-        derive(
-          `${label} of ${several(piece.name)}`,
-          kind,
-          'pieces and spares',
-          '( {needed} + {spares} ) × {each}',
-          { needed: piece.needed, spares: piece.spares, each: found(each, of(piece), kind, 'of its outline') },
-          (v) => (v.needed + v.spares) * v.each,
-        ),
-      ),
-    )
-  return {
-    edge: over('cut edges', 'length', 'edge of one', ({ outline, holes }) =>
-      [outline, ...holes].reduce((sum, each) => sum + outlineLengthMm(each), 0),
-    ),
-    area: over('faces', 'area', 'face of one', faceDm2),
-  }
 }

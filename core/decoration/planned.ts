@@ -1,6 +1,6 @@
 /** What follows from a decoration: its elements on the cake, the pieces they take, finishes, mixtures, hours. */
 import type { StandingTier } from '../cake'
-import { askedFor, laidOut, waysToFit, type Decoration, type LyingOn, type WayToFit } from '../commission'
+import { askedFor, laidOut, type Decoration, type LyingOn } from '../commission'
 import { compositionOf, spreadOf, withByHand, type Patch } from '../compose'
 import type { Breakage, Learned } from '../learn'
 import type { Ingredient, StockShape } from '../material'
@@ -8,7 +8,7 @@ import { several, sumOf, type Working } from '../quantity'
 import {
   finishOf,
   techniqueOf,
-  type AnyTechnique,
+  type Cast,
   type Failure,
   type FinishId,
   type Glued,
@@ -22,9 +22,10 @@ import {
   type TechniqueId,
   type Wiring,
 } from '../technique'
-import { cutSizes, punchSizes, toldSizes } from './cutSizes'
+import { fewerOf, sized, type Fewer } from './sized'
 import { handsAt, PLACING, stepKey, type TypedMinutes } from './labour'
-import { extentOf, piecesOf, wholesOf, type PieceClass } from './pieces'
+import { extentOf, wholesOf } from './extent'
+import { coloursOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
 import { gluingsOf, setMinOf, type Gluing } from './gluing'
@@ -49,7 +50,7 @@ export type PlannedDecoration = Pick<
   readonly seen: SeenSize
   readonly count: Working
   /** How many were asked for and how many found a place, where fewer did, and what would let all of them. */
-  readonly fewer: { readonly asked: number; readonly fit: number; readonly ways: readonly WayToFit[] } | null
+  readonly fewer: Fewer | null
   readonly spread: number
   /** When it is glued on, for a skin, which travels on the cake; none for what is placed. */
   readonly skin: Glued | null
@@ -66,6 +67,8 @@ export type PlannedDecoration = Pick<
   readonly figures: readonly Working[]
   /** What elements of each size are wired with, and how many of that size. */
   readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
+  /** What is cast from slurry, and how many of each colour; none for what is cut. */
+  readonly cast: (Cast & { readonly colours: readonly { readonly colour: string; readonly count: number }[] }) | null
   /** How long a piece is against its length when it was coloured. */
   readonly grows: number
   /** A second colour that is put on at one of its steps. */
@@ -114,36 +117,6 @@ export const seenOf = (
   means?: Means,
 ): SeenSize => techniqueOf(technique).seen(parameters, means)
 
-/** Elements in the sizes they are made in: those that were told, by the punches there are, or a few of all that are seen. */
-function sized(
-  technique: AnyTechnique,
-  { elements }: Layout,
-  decoration: Decoration,
-  means: Means,
-  punchesMm: Punches,
-) {
-  const { sizes: told, byHand, cutting, parameters } = decoration
-  const isPut = ({ index }: PlacedElement): boolean => byHand.put.some((put) => put.index === index)
-  const own = elements.map(({ size }) => size)
-  const wished = told.length > 0 ? toldSizes(elements, told, isPut) : own
-  if (technique.fit) return technique.fit(parameters, resized(elements, wished), means)
-  if (technique.layOut && decoration.composition.kind === 'band') return elements
-  const punched =
-    technique.punchMm && punchesMm.length > 0 ? punchSizes(wished, technique.punchMm(parameters), punchesMm) : null
-  return resized(elements, punched ?? (told.length > 0 ? wished : cutSizes(wished, cutting.sizes)))
-}
-
-const resized = (elements: readonly PlacedElement[], sizes: readonly number[]): readonly PlacedElement[] =>
-  elements.map((element, at) => ({ ...element, size: sizes[at]! }))
-
-/** How many find no place where they are asked for, or where none does, and what would give them one. */
-function fewerOf(decoration: Decoration, { elements }: Layout, on: LyingOn, means: Means): PlannedDecoration['fewer'] {
-  const [asked, fit] = [askedFor(decoration) ?? 1, elements.length]
-  return fit >= asked ? null : { asked, fit, ways: waysToFit(decoration, on, means, asked, fit) }
-}
-
-type Punches = readonly number[]
-
 export type DecorationInputs = {
   readonly decoration: Decoration
   /** What it is called beside the others. */
@@ -159,7 +132,7 @@ export type DecorationInputs = {
   readonly shapes: readonly StockShape[]
   readonly thicknessMm: number
   /** The punches there are, mm across, where it is punched. */
-  readonly punchesMm: Punches
+  readonly punchesMm: readonly number[]
   readonly stepMinutes: TypedMinutes
   readonly learned: LearnedOfTechnique
 }
@@ -168,6 +141,7 @@ export type DecorationInputs = {
 export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const { decoration, name, stack, free, mostTopMm, laid, shapes, thicknessMm, stepMinutes, learned } = inputs
   const on: LyingOn = { stack, free, mostTopMm }
+  const { id, paper, colour, cutting, colouring, drying } = decoration
   const technique = techniqueOf(decoration.technique)
   const means: Means = { shrink: learned.shrink, drying: decoration.drying.way, shapes }
   const seen = seenOf(decoration, means)
@@ -183,6 +157,10 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     classes.flatMap(({ needed, spares }) => [needed, spares]),
   )
   const wholes = wholesOf(classes, pieces)
+  const cast =
+    technique.cast && elements.length > 0
+      ? { ...technique.cast(decoration.parameters, count), colours: coloursOf(elements, colour) }
+      : null
   const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
   const gluings = gluingsOf(technique, decoration, elements, classes, stack, inputs.unwanted)
@@ -190,7 +168,6 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
   const { isCounted: byKind } = compositionOf(decoration.composition.kind)
   const isCounted = !laid && (technique.isCounted ?? byKind ?? askedFor(decoration) !== null)
   const short = elements.flatMap(({ fitted }) => (fitted && fitted.shortMm > 0.5 ? [fitted.shortMm] : []))
-  const { id, paper, colour, cutting, colouring, drying } = decoration
   return {
     ...{ id, paper, colour, cutting, colouring, drying, technique: technique.id },
     name,
@@ -221,6 +198,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
         }))
       : [],
     figures: elements.length > 0 ? (technique.figures?.(decoration.parameters, count) ?? []) : [],
+    cast,
     grows: technique.grows?.(decoration.parameters, means) ?? 1,
     second: technique.secondColour?.(decoration.parameters) ?? null,
     gluings,
@@ -232,12 +210,10 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
       extent,
     ),
     tools: technique.tools ?? [],
-    wiring: technique.wiring
-      ? sizesOf(elements).map(({ size, count: many }) => ({
-          wiring: technique.wiring!(decoration.parameters, size),
-          count: many,
-        }))
-      : [],
+    wiring: sizesOf(elements).flatMap(({ size, count: many }) => {
+      const wiring = technique.wiring?.(decoration.parameters, size)
+      return wiring ? [{ wiring, count: many }] : []
+    }),
     steps: benchSteps(technique, decoration),
     setting,
     place: handsAt(setting, technique.id, wholes, count, stepMinutes, learned.hands, null),

@@ -2,7 +2,7 @@
 import type { Decoration } from '../commission'
 import { isSameShape, paperOf, shapeBox, shapeDm2, type PaperId, type StockShape } from '../material'
 import { techniqueOf } from '../technique'
-import { type PieceClass } from './pieces'
+import type { PieceClass } from './pieces'
 
 /** Sheets that a decoration would take of a size; none where its pieces are larger than the sheet. */
 export type ShapeChoice = {

@@ -20,6 +20,8 @@ const PARAMETERS: Readonly<Record<string, Loose>> = {
   panSail: { mistedShare: 0, misted: '#6e2a1e' },
   foldedGlobe: { wedge: 5 },
   layeredWings: { layering: 'shrinking' },
+  castMesh: { thickness: 'thin', laid: 'draped' },
+  butterfly: { set: 'glued', wireMm: 50 },
   patchedLeaf: { ...PLAIN_BRANCH, wireCut: 'asLong' },
   laminatedLeaf: { ...PLAIN_BRANCH, wireCut: 'asLong' },
   freeLeafStem: { footMm: PLAIN_BRANCH.footMm },

@@ -1,12 +1,9 @@
 /** The plan: a chain of stages, each worked out from those before it. Nothing turns back. */
 import { chosenOption } from '../commission'
-import { mixturesFor, unwantedOf } from '../mixture'
-import { liquidsStage } from './stages/liquids'
+import { unwantedOf } from '../mixture'
 import type { Plan, PlanInputs } from './plan'
 import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
-import { workToCut } from './stages/cutting/work'
-import { sheetNeeds } from './stages/cutting/needs'
 import { inedibleOf } from './stages/inedible'
 import { cautionsFor } from './stages/judge'
 import { laidTooEarlyOf } from './stages/onTheCake'
@@ -47,19 +44,11 @@ type Placed = ReturnType<typeof placed>
 function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option, decorations, learned }: Placed) {
   const { commission, workshop, nested = {} } = inputs
   const { brief, bench } = commission
-  const groups = stages.cut({
-    work: workToCut(decorations, option.ownPieces),
-    tools: workshop.tools,
-    kept: option.keptSheets,
-    remnants: workshop.remnants.filter(({ from }) => from !== commission.id),
-    nested,
-    again: bench.recuts.map(({ part, many }) => ({ part, many })),
-  })
-  const sheets = sheetNeeds(groups)
-
   const made = decorations.filter(({ elements }) => elements.length > 0)
-  const liquids = liquidsStage({ decorations: made, groups })
-  const coloured = toColour(option.decorations, made, liquids)
+  const paper = stages.paper({ made, commission, workshop, nested })
+  const { groups } = paper
+
+  const coloured = toColour(option.decorations, made)
   const { dyes: shelf, dyeTrials: trials } = workshop
   const dishes = stages.tint({ coloured, groups, shelf, trials, tray: option.tray, limits: brief.limits })
 
@@ -70,7 +59,7 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   const dryings = stages.dry({ decorations: made, ...climates, ...known })
   const coverings = option.cake.tiers.map(({ covering }) => covering)
   const onTheCake = stages.onTheCake({ coverings, air: venue, eventAt: eventAtOf(brief) })
-  return { groups, sheets, liquids, dishes, made, slowing, dryings, onTheCake }
+  return { ...paper, dishes, made, slowing, dryings, onTheCake }
 }
 
 type CutColouredDried = ReturnType<typeof cutColouredDried>
@@ -104,7 +93,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const onCake = placed(stages, inputs)
   const { option, learned, stack, cakeFacts, fits, decorations, bouquets, accents } = onCake
   const prepared = cutColouredDried(stages, inputs, onCake)
-  const { groups, sheets, liquids, dishes, made, slowing, dryings, onTheCake } = prepared
+  const { groups, sheets, torn, liquids, mixtures, dishes, made, slowing, dryings, onTheCake } = prepared
   const { work, tooBig, neverDry, timetable } = scheduled(stages, inputs, onCake, prepared)
 
   const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
@@ -113,7 +102,6 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const { cake, ownPieces } = option
   const inedible = inedibleOf({ cake, facts: cakeFacts, decorations, holders, accents })
   const careCard = careCardOf({ ...onCake, ...prepared, cake, decorations: made, inedible, venue: brief.venue })
-  const mixtures = mixturesFor(Object.values(prepared.liquids).flat(), unwantedOf(brief.limits))
 
   const conditioned = stages.conditioned({
     decorations,
@@ -128,7 +116,20 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const tally = tallyOf({ ...facts, work, ownPieces, startBy, cautions, units })
   const leafStates = leafStatesOf(cautions, option.decorations.length > 0)
   return {
-    ...{ learned, stack, decorations, bouquets, accents, cake: cakeFacts, ...fits, groups, sheets, liquids, dishes },
+    ...{
+      learned,
+      stack,
+      decorations,
+      bouquets,
+      accents,
+      cake: cakeFacts,
+      ...fits,
+      groups,
+      sheets,
+      torn,
+      liquids,
+      dishes,
+    },
     ...{ slowing, conditioned, dryings, onTheCake, work, tooBig, timetable, ...supplied, wires, mixtures },
     ...{ careCard, inedible, cautions, tally, leafStates },
   }

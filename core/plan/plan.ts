@@ -68,6 +68,8 @@ export type Plan = {
   /** Sheets and discs with what is cut from them, and how many of each size are opened. */
   readonly groups: readonly CutGroup[]
   readonly sheets: readonly SheetNeed[]
+  /** Sheets torn whole for slurry, among them. */
+  readonly torn: SheetNeed | null
   /** Mixtures that each decoration takes, step by step. */
   readonly liquids: Liquids
   /** Colours in dishes and baths, and whether they suit. */

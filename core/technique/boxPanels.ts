@@ -90,6 +90,7 @@ export const boxPanels = defineTechnique({
   parameters,
   startingParameters: STARTING,
   isCounted: true,
+  wholeTier: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: () => ({ widthMm: 100, heightMm: 100 }),

@@ -1,7 +1,7 @@
 /**
- * Butterfly: one piece of wafer folded along the body, set straight on the cake or on a loop of paper.
+ * Butterfly: one piece of wafer folded along the body, glued straight on the cake or set on a loop of wire under a patch.
  *
- * By hand: seven moths seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1
+ * By hand: seven butterflies seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1
  * spare.
  */
 import { z } from 'zod'
@@ -12,6 +12,9 @@ import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { fixed } from './step'
+import { wireLength } from './wiring'
+
+const SETS = ['glued', 'loop'] as const
 
 const parameters = z.strictObject({
   seenMm: z
@@ -20,12 +23,18 @@ const parameters = z.strictObject({
     .max(140)
     .meta({ label: 'Seen across', kind: 'length', help: 'Of the biggest, wings lifted' }),
   liftDeg: z.number().min(0).max(75).meta({ label: 'Wings lifted', kind: 'angle' }),
+  set: z.enum(SETS).meta({
+    label: 'Set on',
+    kind: 'choice',
+    options: { glued: 'glued to the cake', loop: 'a wire loop under a patch' },
+  }),
+  wireMm: z.number().min(30).max(160).meta({ label: 'Wire', kind: 'length', help: 'Seen below it, on a loop' }),
 })
 
 /** As it begins. */
-const STARTING: z.infer<typeof parameters> = { seenMm: 38, liftDeg: 40 }
+const STARTING: z.infer<typeof parameters> = { seenMm: 38, liftDeg: 40, set: 'glued', wireMm: 50 }
 
-/** Half a moth, its body along the left edge, for a flat width of 2 from tip to tip. */
+/** Half a butterfly, its body along the left edge, for a flat width of 2 from tip to tip. */
 const FORE: readonly (readonly [number, number])[] = [
   [0, 0.04],
   [0.06, 0.3],
@@ -67,7 +76,7 @@ function flatOutline(acrossMm: number): Outline {
 export const butterfly = defineTechnique({
   id: 'butterfly',
   name: 'Butterfly',
-  element: 'moth',
+  element: 'butterfly',
   say: 'One folded piece, wings lifted, scattered or alone.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer folds along the body without breaking; standard prints well, thick holds larger wings.',
@@ -104,7 +113,7 @@ export const butterfly = defineTechnique({
     )
     return [
       {
-        name: 'moth',
+        name: 'butterfly',
         outline: flatOutline(width.value),
         folds: [
           polyline([
@@ -124,7 +133,7 @@ export const butterfly = defineTechnique({
   steps: [
     {
       id: 'cut',
-      name: 'Cut or punch the moths',
+      name: 'Cut or punch the butterflies',
       say: 'Punch, or trace a template and cut with small scissors; turn the paper, not the hand.',
       minutes: { perPiece: 0.3, fixed: 3 },
       cuts: true,
@@ -132,17 +141,34 @@ export const butterfly = defineTechnique({
     {
       id: 'fold',
       name: 'Fold and colour',
-      say: 'Fold along the body over a ruler’s edge. Dust both faces, the edges a little deeper.',
+      say: 'Fold along the body over a ruler’s edge. Colour both faces, the edges a little deeper. On a loop: its wire glued behind the body, a patch over it.',
       minutes: { perPiece: 1, fixed: 3 },
       rest: fixed(15),
     },
   ],
-  fixed: () => ({ by: 'dot', joints: 1 }),
+  fixed: ({ set }) => (set === 'loop' ? { by: 'wire' } : { by: 'dot', joints: 1 }),
   cautions: [
     { id: 'dust', at: 'fold', say: 'Fine dust: work over paper, do not breathe it, wear a mask for much of it.' },
   ],
   failures: [{ seen: 'Wings droop', because: 'moist covering below', next: 'set them on a loop of paper, or later' }],
-  holdingParts: () => [],
+  wiring: ({ set, wireMm }) =>
+    set === 'loop'
+      ? {
+          wires: [
+            {
+              name: 'loop',
+              gauge: 26,
+              length: wireLength('wire of a loop', chosen('below it', wireMm, STARTING.wireMm, 'length'), true, true),
+              perElement: 1,
+            },
+          ],
+          tape: [],
+          patches: 1,
+          holders: 1,
+        }
+      : null,
+  holdingParts: ({ set }) =>
+    set === 'loop' ? [{ id: 'loopWire', name: 'wires of butterflies', perElement: 1, stays: true }] : [],
 
   draw: ({ seenMm, liftDeg }, element, wall) => {
     const stream = seededStream(element.seed)

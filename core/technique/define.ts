@@ -52,7 +52,7 @@ export type PlacedElement = {
   readonly row: number
   readonly away: number
   readonly mirrored: boolean
-  /** The face it covers, for a panel cut to one. */
+  /** What it covers, for a panel or sheet cut to its place. */
   readonly face?: { readonly widthMm: number; readonly heightMm: number } | undefined
   /**
    * Where it is, along which way it looks or grows, and to which side a spray shows its face, when a bouquet holds it
@@ -91,8 +91,10 @@ export const seenWidthAt = ({ widthMm, footWidthMm = 0 }: SeenSize, size: number
   footWidthMm + (widthMm - footWidthMm) * size
 
 /** What an element is seen as, where it is placed. */
-export const seenAs = ({ fitted, size }: Pick<PlacedElement, 'fitted' | 'size'>, seen: SeenSize): SeenSize =>
-  fitted ?? { widthMm: seenWidthAt(seen, size), heightMm: seen.heightMm * size }
+export const seenAs = (
+  { fitted, face, size }: Pick<PlacedElement, 'fitted' | 'face' | 'size'>,
+  seen: SeenSize,
+): SeenSize => fitted ?? face ?? { widthMm: seenWidthAt(seen, size), heightMm: seen.heightMm * size }
 
 /** What pieces are cut from and how they dry: what sizing needs to know besides parameters. */
 export type Means = {
@@ -117,6 +119,9 @@ export type BandRoom = {
   readonly seed: number
   readonly irregularity: number
 }
+
+/** Lace cast in a pan: its area with spares, the slurry for it, how often the pan is filled. */
+export type Cast = { readonly area: Working; readonly slurry: Working; readonly pours: Working }
 
 /** A second colour: which, over how much of one face, at which step. */
 export type SecondColour = { readonly colour: string; readonly share: number; readonly at: string }
@@ -197,6 +202,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly sizeFor?: (acrossMm: number, heightMm: number) => Partial<z.infer<Parameters>>
   /** The parameters that say how large its biggest element is, the one that tells its size first. */
   readonly sizedBy?: readonly (keyof z.infer<Parameters> & string)[]
+  /** It begins on a whole tier, from foot to top. */
+  readonly wholeTier?: true
   /** As many as its rule says, no more and no fewer, for what fills a band by one. */
   readonly isCounted?: true
   /** How wide the circle of an element of size 1 is cut, mm, for what is punched. */
@@ -214,7 +221,9 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
     means: Means,
   ) => readonly PlacedElement[]
   /** For what fills a band by its own rule, such as rows of strips; otherwise elements are spread along it. */
-  readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom) => Layout
+  readonly layOut?: (parameters: z.infer<Parameters>, room: BandRoom, means?: Means) => Layout
+  /** What is cast from slurry instead of cut: how much for so many, spares in. */
+  readonly cast?: (parameters: z.infer<Parameters>, count: Working) => Cast
   /** Pieces of an element of a size; `element` is one of those that are alike, for what is cut to its place. */
   readonly pieces: (
     parameters: z.infer<Parameters>,
@@ -225,7 +234,7 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   /** What else the technique is reckoned by, such as pours of a pan. */
   readonly figures?: (parameters: z.infer<Parameters>, count: Working) => readonly Working[]
   /** What an element of a size is wired with, for what stands on wires. */
-  readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring
+  readonly wiring?: (parameters: z.infer<Parameters>, size: number) => Wiring | null
   /** In which order an element of the biggest size is put together, for what is put together. */
   readonly assembly?: (parameters: z.infer<Parameters>) => Assembly
   /** Ways it may dry, the usual one first; what is damped in the room, before a fan or in a dry room where none is said. */

@@ -7,21 +7,28 @@
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'
-import { between, seededStream } from '../quantity'
+import { between, found, seededStream, typed, type Working } from '../quantity'
 import { defineTechnique } from './define'
 import { chosen } from './chosen'
 import type { MeshFace } from './mesh'
 import { cutSize, STANDARD_SPARES } from './flat'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { oneRowRound } from './round'
+import { sheetAlong } from './sheetSide'
 
 const parameters = z.strictObject({
   panelLengthMm: z
     .number()
     .min(60)
     .max(400)
-    .meta({ label: 'Panel long', kind: 'length', help: 'As long as the sheet gives' }),
-  panelHeightMm: z.number().min(20).max(287).meta({ label: 'Panel high', kind: 'length', help: 'As seen' }),
+    .nullable()
+    .meta({ label: 'Panel long', kind: 'length', help: 'None typed: as long as the sheet gives' }),
+  panelHeightMm: z
+    .number()
+    .min(15)
+    .max(400)
+    .nullable()
+    .meta({ label: 'Panel high', kind: 'length', help: 'None typed: as high as its band' }),
   overlapMm: z.number().min(12).max(40).meta({ label: 'Overlap', kind: 'length', help: 'At least 12 mm' }),
   hemMm: z.number().min(0).max(15).meta({ label: 'Hem', kind: 'length', help: 'Trimmed at the foot' }),
   print: z
@@ -31,12 +38,20 @@ const parameters = z.strictObject({
 
 /** As it begins. */
 const STARTING: z.infer<typeof parameters> = {
-  panelLengthMm: 287,
-  panelHeightMm: 60,
+  panelLengthMm: null,
+  panelHeightMm: null,
   overlapMm: 12,
   hemMm: 3,
   print: 'sprigs',
 }
+
+/** What it is drawn as where no band says how high. */
+const USUAL_HIGH_MM = 60
+
+const seenHigh = ({ panelHeightMm }: z.infer<typeof parameters>, bandMm: number): Working =>
+  panelHeightMm === null
+    ? found('panel high', bandMm, 'length', 'of its band')
+    : typed('panel high', panelHeightMm, 'length', 'Arrange')
 
 const COLUMN_MM = 9
 /** All panels are printed from one pattern. */
@@ -55,36 +70,35 @@ export const flatPanel = defineTechnique({
   parameters,
   startingParameters: STARTING,
   isCounted: true,
+  wholeTier: true,
   startingColour: '#e8dccb',
   spareShare: STANDARD_SPARES.dry,
   seen: ({ panelLengthMm, panelHeightMm, overlapMm }) => ({
-    widthMm: panelLengthMm - overlapMm,
-    heightMm: panelHeightMm,
+    widthMm: (panelLengthMm ?? 287) - overlapMm,
+    heightMm: panelHeightMm ?? USUAL_HIGH_MM,
   }),
 
-  layOut: ({ panelLengthMm, overlapMm }, room) =>
-    oneRowRound(
+  layOut: (panel, room, means) => {
+    const high = seenHigh(panel, room.topMm - room.footMm)
+    return oneRowRound(
       room,
       'panels',
-      chosen('sheet long', panelLengthMm, STARTING.panelLengthMm, 'length'),
-      chosen('overlap', overlapMm, STARTING.overlapMm, 'length'),
-    ),
-
-  pieces: ({ panelLengthMm, panelHeightMm, hemMm, print }) => {
-    const width = chosen('panel long', panelLengthMm, STARTING.panelLengthMm, 'length')
-    const height = cutSize(
-      'cut high',
-      chosen('panel high', panelHeightMm, STARTING.panelHeightMm, 'length'),
-      chosen('hem', hemMm, STARTING.hemMm, 'length'),
-      null,
+      sheetAlong(panel.panelLengthMm, high.value + panel.hemMm, means?.shapes),
+      chosen('overlap', panel.overlapMm, STARTING.overlapMm, 'length'),
     )
+  },
+
+  pieces: (panel, _, element, means) => {
+    const high = seenHigh(panel, element?.face?.heightMm ?? USUAL_HIGH_MM)
+    const width = sheetAlong(panel.panelLengthMm, high.value + panel.hemMm, means?.shapes)
+    const height = cutSize('cut high', high, chosen('hem', panel.hemMm, STARTING.hemMm, 'length'), null)
     return [
       {
         name: 'panel',
         edge: 'ruler',
-        outline: rectangle(0, 0, panelLengthMm, height.value),
+        outline: rectangle(0, 0, width.value, height.value),
         folds: [],
-        print: printOutlines(printOn(print, { widthMm: panelLengthMm, heightMm: height.value }, PATTERN)),
+        print: printOutlines(printOn(panel.print, { widthMm: width.value, heightMm: height.value }, PATTERN)),
         face: 'smooth face out',
         width,
         height,
@@ -123,7 +137,10 @@ export const flatPanel = defineTechnique({
   ],
   holdingParts: () => [],
 
-  draw: ({ panelHeightMm, panelLengthMm, overlapMm, print }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
+  draw: (panel, { angleDeg, spanDeg, heightMm, seed, face }, wall) => {
+    const { overlapMm, print } = panel
+    const panelHeightMm = panel.panelHeightMm ?? face?.heightMm ?? USUAL_HIGH_MM
+    const panelLengthMm = (face?.widthMm ?? 275) + overlapMm
     // No two hands lay a sheet quite level.
     const askew = between(seededStream(seed), -0.8, 0.8)
     const reach = (spanDeg * panelLengthMm) / (panelLengthMm - overlapMm)

@@ -2,18 +2,19 @@
  * Formed wrap: a sheet of thin wafer kept supple by a glycerin conditioner, pressed over a dummy wrapped in crumpled
  * film, and wrapped round the tier before it is stiff.
  *
- * By hand: a tier 817 mm round and 110 mm high in sheets 420 mm long overlapping by 15 mm: ⌈817 ÷ (420 − 15)⌉ =
- * ⌈2.02⌉ = 3 sheets;
- * 110 mm seen, folds that take up a sixth, 2 % shrink: 110 × 1.15 ÷ 0.98 = 129 mm high.
+ * By hand: a tier 817 mm round on a dummy 10 mm wider is 817 + π × 10 = 848 mm. A sheet 420 mm long shrinks by 2 % and
+ * its crumples take up a sixth: 420 × 0.98 ÷ 1.15 = 358 mm, less 15 mm of overlap 343: ⌈848 ÷ 343⌉ = ⌈2.47⌉ = 3 sheets;
+ * 110 mm seen, the same both ways: 110 × 1.15 ÷ 0.98 = 129 mm high. Higher than 200 mm, an A4 is turned upright.
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'
-import { between, derive, seededStream, starting } from '../quantity'
-import { defineTechnique } from './define'
+import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
+import { defineTechnique, type Means } from './define'
 import { chosen } from './chosen'
 import type { MeshFace, MeshLine } from './mesh'
 import { dampShrink, STANDARD_SPARES } from './flat'
 import { oneRowRound } from './round'
+import { sheetAlong } from './sheetSide'
 import { fixed, untilHandled } from './step'
 
 const parameters = z.strictObject({
@@ -21,8 +22,14 @@ const parameters = z.strictObject({
     .number()
     .min(100)
     .max(410)
-    .meta({ label: 'Sheet long', kind: 'length', help: 'As long as the paper gives' }),
-  heightMm: z.number().min(30).max(250).meta({ label: 'Seen height', kind: 'length' }),
+    .nullable()
+    .meta({ label: 'Sheet long', kind: 'length', help: 'None typed: as long as the paper gives' }),
+  heightMm: z
+    .number()
+    .min(15)
+    .max(400)
+    .nullable()
+    .meta({ label: 'Seen height', kind: 'length', help: 'None typed: as high as its band' }),
   overlapMm: z.number().min(12).max(40).meta({ label: 'Overlap', kind: 'length', help: 'At least 12 mm' }),
   dummyOverMm: z
     .number()
@@ -31,12 +38,47 @@ const parameters = z.strictObject({
     .meta({ label: 'Dummy wider by', kind: 'length', help: 'Never smaller than the tier, up to a size larger' }),
 })
 
-/** As it begins. */
-const STARTING: z.infer<typeof parameters> = { sheetLengthMm: 287, heightMm: 70, overlapMm: 15, dummyOverMm: 10 }
+type Wrap = z.infer<typeof parameters>
 
-/** Paper for each seen height: crumples take it up. */
+/** As it begins. */
+const STARTING: Wrap = { sheetLengthMm: null, heightMm: null, overlapMm: 15, dummyOverMm: 10 }
+
+/** Paper for each length seen, along and up: crumples take it up. */
 const CRUMPLE_FULLNESS = 1.15
 const FACET_MM = 15
+/** What it is drawn and cut as where no band says how high. */
+const USUAL_HIGH_MM = 70
+
+const crumples = (): Working => starting('paper for each length', CRUMPLE_FULLNESS, 'ratio', 'guess')
+
+/** How high a sheet is cut for a seen height. */
+const cutHigh = (wrap: Wrap, bandMm: number, means?: Means): Working =>
+  derive(
+    'cut high',
+    'length',
+    'crumples laid flat',
+    '{seen} × {fullness} ÷ ( 1 − {shrink} )',
+    {
+      seen:
+        wrap.heightMm === null
+          ? found('seen height', bandMm, 'length', 'of its band')
+          : typed('seen height', wrap.heightMm, 'length', 'Arrange'),
+      fullness: crumples(),
+      shrink: dampShrink(means?.shrink.damp),
+    },
+    (v) => (v.seen * v.fullness) / (1 - v.shrink),
+  )
+
+/** How long a sheet is as it lies, crumpled and dry. */
+const lyingLong = (sheet: Working, means?: Means): Working =>
+  derive(
+    'sheet as it lies',
+    'length',
+    'crumpled and dry',
+    '{sheet} × ( 1 − {shrink} ) ÷ {fullness}',
+    { sheet, fullness: crumples(), shrink: dampShrink(means?.shrink.damp) },
+    (v) => (v.sheet * (1 - v.shrink)) / v.fullness,
+  )
 
 export const formedWrap = defineTechnique({
   id: 'formedWrap',
@@ -55,39 +97,40 @@ export const formedWrap = defineTechnique({
   parameters,
   startingParameters: STARTING,
   isCounted: true,
+  wholeTier: true,
   startingColour: '#cfd6dc',
   spareShare: STANDARD_SPARES.damp,
-  seen: ({ sheetLengthMm, overlapMm, heightMm }) => ({ widthMm: sheetLengthMm - overlapMm, heightMm }),
+  seen: ({ sheetLengthMm, overlapMm, heightMm }) => ({
+    widthMm: (sheetLengthMm ?? 287) / CRUMPLE_FULLNESS - overlapMm,
+    heightMm: heightMm ?? USUAL_HIGH_MM,
+  }),
 
-  layOut: ({ sheetLengthMm, overlapMm }, room) =>
-    oneRowRound(
-      room,
-      'sheets round',
-      chosen('sheet long', sheetLengthMm, STARTING.sheetLengthMm, 'length'),
-      chosen('overlap', overlapMm, STARTING.overlapMm, 'length'),
-    ),
-
-  pieces: ({ sheetLengthMm, heightMm, overlapMm }, _, __, means) => {
-    const width = chosen('sheet long', sheetLengthMm, STARTING.sheetLengthMm, 'length')
-    const height = derive(
-      'cut high',
+  layOut: (wrap, room, means) => {
+    const high = cutHigh(wrap, room.topMm - room.footMm, means)
+    const sheet = lyingLong(sheetAlong(wrap.sheetLengthMm, high.value, means?.shapes), means)
+    const overlap = chosen('overlap', wrap.overlapMm, STARTING.overlapMm, 'length')
+    const onDummy = derive(
+      'round the dummy',
       'length',
-      'crumples laid flat',
-      '{seen} × {fullness} ÷ ( 1 − {shrink} )',
-      {
-        seen: chosen('seen height', heightMm, STARTING.heightMm, 'length'),
-        fullness: starting('paper for each height', CRUMPLE_FULLNESS, 'ratio', 'guess'),
-        shrink: dampShrink(means?.shrink.damp),
-      },
-      (v) => (v.seen * v.fullness) / (1 - v.shrink),
+      'the dummy it is formed on',
+      '{length} + π × {wider}',
+      { length: room.length, wider: chosen('dummy wider by', wrap.dummyOverMm, STARTING.dummyOverMm, 'length') },
+      (v) => v.length + (Math.PI * v.wider * room.spanDeg) / 360,
     )
+    return oneRowRound(room, 'sheets round', sheet, overlap, onDummy)
+  },
+
+  pieces: (wrap, _, element, means) => {
+    const height = cutHigh(wrap, element?.face?.heightMm ?? USUAL_HIGH_MM, means)
+    const width = sheetAlong(wrap.sheetLengthMm, height.value, means?.shapes)
+    const flapMm = wrap.overlapMm * CRUMPLE_FULLNESS
     return [
       {
         name: 'wrap sheet',
         edge: 'ruler',
-        outline: rectangle(0, 0, sheetLengthMm, height.value),
+        outline: rectangle(0, 0, width.value, height.value),
         folds: [],
-        flaps: [rectangle(sheetLengthMm - overlapMm, 0, overlapMm, height.value)],
+        flaps: [rectangle(width.value - flapMm, 0, flapMm, height.value)],
         face: 'smooth face out',
         width,
         height,
@@ -149,9 +192,11 @@ export const formedWrap = defineTechnique({
   ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold the wrap’s joints', perElement: 2 }],
 
-  draw: ({ heightMm: tall, sheetLengthMm, overlapMm }, { angleDeg, spanDeg, heightMm, seed }, wall) => {
+  draw: ({ heightMm: typedMm, overlapMm, sheetLengthMm }, { angleDeg, spanDeg, heightMm, seed, face }, wall) => {
     const stream = seededStream(seed)
-    const columns = Math.max(4, Math.round((sheetLengthMm - overlapMm) / FACET_MM))
+    const tall = typedMm ?? face?.heightMm ?? USUAL_HIGH_MM
+    const wide = face?.widthMm ?? (sheetLengthMm ?? 287) - overlapMm
+    const columns = Math.max(4, Math.round(wide / FACET_MM))
     const rows = Math.max(3, Math.round(tall / FACET_MM))
     // Knots strayed from a grid, some pressed in, some standing out: the facets between them are crumpled cloth.
     const knots = Array.from({ length: rows + 1 }, (_, row) =>

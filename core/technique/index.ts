@@ -40,6 +40,7 @@ export {
   type PieceKind,
   type PlacedElement,
   type SecondColour,
+  type Cast,
   type Sector,
   standsAt,
   type SeenSize,

@@ -24,14 +24,20 @@ export const roundTheTier = (
  * One row of sheets round a tier, each over the last by an overlap, since paper shrinks away from a butt joint. @param
  * called what they are called, several of them
  */
-export function oneRowRound(room: BandRoom, called: string, sheet: Working, overlap: Working): Layout {
+export function oneRowRound(
+  room: BandRoom,
+  called: string,
+  sheet: Working,
+  overlap: Working,
+  length: Working = room.length,
+): Layout {
   const count = derive(
     called,
     'count',
     'sheets round a tier',
     'round up( {length} ÷ ( {sheet} − {overlap} ) )',
     {
-      length: room.length,
+      length,
       sheet,
       overlap,
     },
@@ -40,13 +46,16 @@ export function oneRowRound(room: BandRoom, called: string, sheet: Working, over
   const spanDeg = room.spanDeg / count.value
   return {
     count,
-    elements: Array.from({ length: count.value }, (_, index) =>
-      roundTheTier(room, index, {
+    elements: Array.from({ length: count.value }, (_, index) => ({
+      ...roundTheTier(room, index, {
         row: 0,
         spanDeg,
         angleDeg: room.fromDeg + (index + 0.5) * spanDeg,
         heightMm: room.footMm,
       }),
-    ),
+      // A run of shades goes from the middle of the row to its ends.
+      away: Math.abs((index + 0.5) / count.value - 0.5) * 2,
+      face: { widthMm: sheet.value - overlap.value, heightMm: room.topMm - room.footMm },
+    })),
   }
 }

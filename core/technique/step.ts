@@ -73,13 +73,15 @@ type Hold = {
 }
 
 /**
- * Minutes of hands: for each piece, for each element, for each sheet it is cut from, once to begin; none where it takes
- * none of these.
+ * Minutes of hands: for each piece, for each element, for each sheet it is cut from, for each pour, once to begin; none
+ * where it takes none of these.
  */
 type HandMinutes = {
   readonly perPiece?: number
   readonly perElement?: number
   readonly perSheet?: number
+  /** For each time a pan is filled. */
+  readonly perPour?: number
   readonly fixed?: number
 }
 

@@ -74,7 +74,7 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
       })
     expect(technique.steps.length).toBeGreaterThan(1)
     expect(technique.cautions.length).toBeGreaterThan(0)
-    expect(technique.steps.filter(({ cuts }) => cuts)).toHaveLength(1)
+    expect(technique.steps.filter(({ cuts }) => cuts)).toHaveLength(technique.cast ? 0 : 1)
     // What is done at the cake is done last; a skin has a step for it.
     expect(technique.steps.slice(0, -1).some(({ onCake }) => onCake)).toBe(false)
     if (technique.skin) expect(technique.steps.at(-1)!.onCake).toBe(true)
@@ -84,7 +84,8 @@ describe.each(all.map((technique) => [technique.name, technique] as const))('%s'
     for (const { at } of [...(technique.liquids ?? []), ...(technique.supplies ?? [])]) expect(ids).toContain(at)
     // What stands on wires is not glued; everything else is.
     const fixing = technique.fixed(technique.startingParameters as never)
-    expect(fixing.by === 'wire').toBe(technique.wiring !== undefined)
+    const wiring = technique.wiring?.(technique.startingParameters as never, 1) ?? null
+    expect(fixing.by === 'wire').toBe(wiring !== null)
     technique.cautions.forEach(({ at }) => expect(technique.steps.map(({ id }) => id)).toContain(at))
     expect(technique.papers.length).toBeGreaterThan(0)
     expect(Object.keys(technique.unfit).some((paper) => technique.papers.includes(paper as never))).toBe(false)
@@ -202,15 +203,29 @@ describe('cases worked by hand', () => {
     expect(panSail.secondColour!(sail)).toBeNull()
     expect(panSail.secondColour!({ ...sail, mistedShare: 0.4 })).toMatchObject({ share: 0.4, at: 'pan' })
   })
-  it('a wrap round 817 mm takes 3 sheets of 420 mm, 129 mm high for 110 seen', () => {
+  it('a wrap round 817 mm takes 3 sheets of 420 mm, 129 mm high for 110 seen; upright where it is tall', () => {
     const wrap = { ...formedWrap.startingParameters, sheetLengthMm: 420, heightMm: 110, overlapMm: 15 }
+    const a4 = { shrink: {}, drying: 'fan' as const, shapes: [{ kind: 'rect' as const, widthMm: 210, heightMm: 297 }] }
+    const tall = (heightMm: number) =>
+      formedWrap.pieces({ ...formedWrap.startingParameters, heightMm }, 1, undefined, a4)[0]!.width.value
+    expect([tall(110), tall(180)]).toEqual([287, 200])
+    // Of a band 90 mm high: 90 × 1.15 ÷ 0.98 = 105.6 mm.
+    const { elements } = formedWrap.layOut!(formedWrap.startingParameters, room(817, 90), a4)
+    expect(formedWrap.pieces(formedWrap.startingParameters, 1, elements[0], a4)[0]!.height.value).toBeCloseTo(105.6, 1)
     expect(formedWrap.layOut!(wrap, room(817, 110)).count.value).toBe(3)
     expect(Math.round(formedWrap.pieces(wrap, 1)[0]!.height.value)).toBe(129)
   })
-  it('nine pieces of lace 60 × 45 mm want one pour of a 220 mm pan, and never fewer for more lace', () => {
-    const pours = (count: number) =>
-      castMesh.figures!({ seenMm: 60, highMm: 45, panMm: 220 }, found('pieces', count, 'count', 'given'))[0]!.value
-    expect([pours(9), pours(12), pours(24)]).toEqual([1, 2, 3])
+  it('nine pieces of draped lace 60 × 45 mm are 4.02 dm² with spares, 32 ml of slurry, 2 pours of a 220 mm pan', () => {
+    const lace = { ...castMesh.startingParameters, seenMm: 60, highMm: 45 }
+    const cast = (change: object, count = 9) =>
+      castMesh.cast!({ ...lace, ...change }, found('pieces', count, 'count', 'given'))
+    const { area, slurry, pours } = cast({})
+    expect([area.value, slurry.value].map((value) => Math.round(value * 100) / 100)).toEqual([4.02, 32.19])
+    expect(pours.value).toBe(2)
+    expect(cast({ thickness: 'thick' }).slurry.value).toBeCloseTo((32.19 * 14) / 8, 1)
+    expect(cast({ laid: 'gathered' }).area.value).toBeCloseTo((area.value * 1.8) / 1.15, 9)
+    expect([9, 12, 24].map((count) => cast({}, count).pours.value)).toEqual([2, 2, 3])
+    expect(castMesh.pieces(lace, 1)).toEqual([])
   })
   it('wings in four layers shrink by 0.86 each: the second of 110 mm is 94.6', () => {
     const wing = { ...layeredWings.startingParameters, seenMm: 110 }
@@ -319,6 +334,9 @@ describe('cases worked by hand', () => {
     const panel = { panelLengthMm: 210, panelHeightMm: 80, overlapMm: 12, hemMm: 3, print: 'plain' as const }
     expect(flatPanel.layOut!(panel, room(817, 110)).count.value).toBe(5)
     expect(flatPanel.pieces(panel, 1)[0]!.height.value).toBe(83)
+    // Where no height is typed it follows its band: 110 + 3 mm.
+    const { elements } = flatPanel.layOut!({ ...panel, panelHeightMm: null }, room(817, 110))
+    expect(flatPanel.pieces({ ...panel, panelHeightMm: null }, 1, elements[0])[0]!.height.value).toBe(113)
     expect(flatPanel.parameters.safeParse({ ...panel, overlapMm: 4 }).success).toBe(false)
   })
   it('a fan seen 70 mm high over 80° is cut 86.7 mm long and 180 mm wide', () => {
@@ -329,8 +347,15 @@ describe('cases worked by hand', () => {
     expect(steamedSpire.seen({ seenMm: 140, widthMm: 30, insertionMm: 20 }).standsMm).toBeCloseTo(8.4, 9)
     expect(steamedSpire.pieces({ seenMm: 140, widthMm: 30, insertionMm: 20 }, 1)[0]!.height.value).toBe(160)
   })
-  it('a moth seen 38 mm across with wings at 40° is cut 49.6 mm across', () =>
-    expect(butterfly.pieces({ seenMm: 38, liftDeg: 40 }, 1)[0]!.width.value).toBeCloseTo(49.6, 1))
+  it('a butterfly on a loop takes a wire of 50 + 12 + 50 mm and a patch; a glued one none', () => {
+    const on = (set: 'glued' | 'loop') => butterfly.wiring!({ ...butterfly.startingParameters, set }, 1)
+    expect(on('loop')).toMatchObject({ wires: [{ gauge: 26, length: { value: 112 } }], patches: 1, holders: 1 })
+    expect(on('glued')).toBeNull()
+  })
+  it('a butterfly seen 38 mm across with wings at 40° is cut 49.6 mm across', () =>
+    expect(
+      butterfly.pieces({ ...butterfly.startingParameters, seenMm: 38, liftDeg: 40 }, 1)[0]!.width.value,
+    ).toBeCloseTo(49.6, 1))
   it('a ball takes its twelve circles, a scroll its ten strips', () => {
     expect(foldedGlobe.pieces({ ...foldedGlobe.startingParameters, seenMm: 40, circles: 12 }, 1)[0]).toMatchObject({
       perElement: 12,

@@ -129,6 +129,8 @@ export const tornRuffle = defineTechnique({
           angleDeg: room.fromDeg + (at + 0.5) * spanDeg + shift,
           heightMm: Math.max(room.footMm, room.topMm - ruffle.stripHeightMm - row * rise),
         }),
+        // A run of shades goes from the uppermost row to the lowest.
+        away: rows.value === 1 ? 0 : row / (rows.value - 1),
         size: isOther ? otherHeightMm / ruffle.stripHeightMm : 1,
       }
     })

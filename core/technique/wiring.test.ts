@@ -15,10 +15,18 @@ import {
   TECHNIQUES,
   type PlacedElement,
   type Technique,
+  type Wiring,
 } from '.'
 import { workingsBelow, workingSentence } from '../quantity'
 
-const wired = (TECHNIQUES as unknown as readonly Technique<z.ZodObject>[]).filter(({ wiring }) => wiring)
+/** Wires of a technique that stands on them. */
+const wiresOf = (wiring: Wiring | null): Wiring => {
+  if (!wiring) throw new Error('It stands on no wire.')
+  return wiring
+}
+const wired = (TECHNIQUES as unknown as readonly Technique<z.ZodObject>[]).filter((each) =>
+  each.wiring?.(each.startingParameters, 1),
+)
 const rounded = (...workings: readonly { readonly value: number }[]) =>
   workings.map(({ value }) => Math.round(value * 10) / 10)
 
@@ -39,7 +47,8 @@ describe('flowers and foliage worked by hand', () => {
     expect(pieces.map(({ height }) => height.value)).toEqual([15, 15, 15])
   })
   it('a bloom stands on a third of a wire of 360 mm, or on as much as it asks; its gauge by choice', () => {
-    const wire = (change: object) => openBloom.wiring!({ ...openBloom.startingParameters, ...change }, 1).wires[0]!
+    const wire = (change: object) =>
+      wiresOf(openBloom.wiring!({ ...openBloom.startingParameters, ...change }, 1)).wires[0]!
     expect([wire({}).length.value, wire({ wireCut: 'half' }).length.value]).toEqual([120, 180])
     expect(wire({ wireCut: 'asLong' }).length.value).toBe(55 + 12 + 50)
     // A quarter would be 90 mm, shorter than the 117 that are asked.
@@ -77,15 +86,15 @@ describe('flowers and foliage worked by hand', () => {
     expect(leaves({ ...values, sideBranches: 2 })).toBe(21)
     expect(leaves({ ...values, leaves: 6 })).toBe(6)
     expect(leaves({ ...values, pairMm: 50 })).toBe(7)
-    expect(laminatedLeaf.wiring!(values, 1).wires).toMatchObject([
+    expect(wiresOf(laminatedLeaf.wiring!(values, 1)).wires).toMatchObject([
       { perElement: 11, length: { value: 90 } },
       { gauge: 20, length: { value: 200 } },
     ])
   })
   it('a patched stem of 110 mm takes 9 leaves, 9 patches and wires of 56 mm; side branches and an extension theirs', () => {
     const asked = { ...patchedLeaf.startingParameters, lengthMm: 110, leafMm: 22, wireCut: 'asLong' as const }
-    const { wires, patches } = patchedLeaf.wiring!(asked, 1)
-    const more = patchedLeaf.wiring!({ ...asked, sideBranches: 2, extensionMm: 80, footMm: 60 }, 1).wires
+    const { wires, patches } = wiresOf(patchedLeaf.wiring!(asked, 1))
+    const more = wiresOf(patchedLeaf.wiring!({ ...asked, sideBranches: 2, extensionMm: 80, footMm: 60 }, 1)).wires
     expect(more.map(({ name, length, perElement }) => [name, length.value, perElement])).toEqual([
       ['leaf', 56, 9 + 2 * 5],
       ['stem', 170, 1],
@@ -104,7 +113,7 @@ describe('flowers and foliage worked by hand', () => {
     ).toEqual([90, 72, 55.8]))
   it('a sprig 60 mm high takes nine tips on wires of 40 mm and a stem of 110 mm', () =>
     expect(
-      fillerSprig.wiring!(fillerSprig.startingParameters, 1).wires.map(({ length, perElement }) => [
+      wiresOf(fillerSprig.wiring!(fillerSprig.startingParameters, 1)).wires.map(({ length, perElement }) => [
         length.value,
         perElement,
       ]),
@@ -132,8 +141,8 @@ describe.each(wired.map((technique) => [technique.name, technique] as const))('w
     fc.assert(
       fc.property(fc.double({ min: 0.4, max: 0.9, noNaN: true }), (size) => {
         const [small, large] = [
-          technique.wiring!(technique.startingParameters, size),
-          technique.wiring!(technique.startingParameters, size + 0.1),
+          wiresOf(technique.wiring!(technique.startingParameters, size)),
+          wiresOf(technique.wiring!(technique.startingParameters, size + 0.1)),
         ]
         small.wires.forEach(({ length, perElement }, at) => {
           expect(perElement).toBeGreaterThan(0)

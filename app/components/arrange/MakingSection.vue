@@ -35,6 +35,11 @@ const fixWith = (glue: GlueId | null): void =>
     const own = decorations.find(({ id }) => id === props.made.id)
     if (own) own.glue = glue
   })
+/** What it is reckoned by, and what is poured where it is cast. */
+const figures = computed(() => [
+  ...props.made.figures,
+  ...(props.made.cast ? [props.made.cast.area, props.made.cast.slurry, props.made.cast.pours] : []),
+])
 const mixtures = computed(() => (plan.value.liquids[props.made.id] ?? []).filter(({ at }) => at !== null))
 /** How long it rests here after a step. */
 function restWords({ id }: PlannedDecoration['steps'][number]): string {
@@ -74,8 +79,8 @@ function restWords({ id }: PlannedDecoration['steps'][number]): string {
         >Its tier is chilled: paper would buckle, so it waits until the stacked cake is warm.</span
       ></label
     >
-    <p v-if="made.figures.length > 0" class="mt-2 text-[0.92rem]">
-      <span v-for="figure in made.figures" :key="figure.label" class="mr-4"
+    <p v-if="figures.length > 0" class="mt-2 text-[0.92rem]">
+      <span v-for="figure in figures" :key="figure.label" class="mr-4"
         >{{ figure.label }} <FigureLink :working="figure"
       /></span>
     </p>

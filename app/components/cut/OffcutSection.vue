@@ -97,7 +97,14 @@ const letGo = (id: string): void =>
       ><template v-if="patches && patches.value > 0"
         >, small patches for <FigureLink :working="patches" /> places are torn from them</template
       >.
-      <template v-if="isShort"> That is not enough: tear one more sheet of the thinnest wafer for the glue.</template>
+      <template v-if="plan.torn"
+        >{{ ' ' }}Offcuts first, then
+        <FigureLink :working="plan.torn.needed" :after="plan.torn.needed.value === 1 ? ' sheet' : ' sheets'" /> of
+        {{ paperOf(plan.torn.paper).name }} torn whole.</template
+      >
+      <template v-else-if="isShort">
+        That is not enough: tear one more sheet of the thinnest wafer for the glue.</template
+      >
     </p>
     <ul v-if="left.length > 0" class="mt-1 grid gap-1 text-[0.94rem]">
       <li v-for="each in left" :key="each.key">

@@ -16,7 +16,10 @@ export type Liquids = Readonly<Record<string, readonly StepLiquid[]>>
 type Groups = readonly Pick<CutGroup, 'parts' | 'needs'>[]
 
 type LiquidInputs = {
-  readonly decorations: readonly Pick<PlannedDecoration, 'id' | 'technique' | 'classes' | 'wholes' | 'gluings'>[]
+  readonly decorations: readonly Pick<
+    PlannedDecoration,
+    'id' | 'technique' | 'classes' | 'wholes' | 'gluings' | 'cast' | 'steps'
+  >[]
   readonly groups: Groups
 }
 
@@ -86,16 +89,19 @@ const gluedWith = (gluings: readonly Gluing[]): readonly StepLiquid[] =>
       ),
     }))
 
+/** Slurry of what is cast, at the step where it is coloured. */
+const castFrom = ({ cast, steps }: LiquidInputs['decorations'][number]): readonly StepLiquid[] =>
+  cast ? [{ mixture: 'slurry', at: steps.find(({ colours }) => colours)?.id ?? steps[0]!.id, ml: cast.slurry }] : []
+
 /** Mixtures of every decoration that is on the cake. */
 export const liquidsStage = ({ decorations, groups }: LiquidInputs): Liquids =>
   Object.fromEntries(
-    decorations
-      .filter(({ classes }) => classes.length > 0)
-      .map((made) => [
-        made.id,
-        [
-          ...(techniqueOf(made.technique).liquids ?? []).map((use) => useOf(use, made, groups)),
-          ...gluedWith(made.gluings),
-        ],
-      ]),
+    decorations.map((made) => [
+      made.id,
+      [
+        ...(techniqueOf(made.technique).liquids ?? []).map((use) => useOf(use, made, groups)),
+        ...castFrom(made),
+        ...gluedWith(made.gluings),
+      ],
+    ]),
   )

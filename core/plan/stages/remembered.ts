@@ -11,6 +11,7 @@ import { cutStage } from './cut'
 import { conditionedOf } from './conditioned'
 import { dryStage } from './dry'
 import { onTheCakeStage } from './onTheCake'
+import { paperStage } from './paper'
 import { slowingOf } from './rests'
 import { scheduleStage, timetableStage } from './schedule'
 import { tintStage } from './tint'
@@ -21,13 +22,13 @@ const STARTING_SPARES = Object.fromEntries(TECHNIQUES.map(({ id, spareShare }) =
 
 /** A fresh memory for every stage that is worth one. */
 export const rememberStages = () => ({
+  paper: paperStage(remember(cutStage)),
   learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES)),
   stack: remember(stackTiers),
   cake: remember(cakeStage),
   bouquet: remember(bouquetStage),
   decoration: remember(plannedDecoration),
   accent: remember(accentStage),
-  cut: remember(cutStage),
   tint: remember(tintStage),
   slowing: remember(slowingOf),
   conditioned: remember(conditionedOf),

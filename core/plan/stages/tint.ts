@@ -22,7 +22,6 @@ import {
   type SheetState,
 } from '../../tint'
 import type { CutGroup } from './cutting/group'
-import type { Liquids } from './liquids'
 
 /** Paper thinner than this goes to holes where it is wet, mm. */
 const THIN_MM = 0.35
@@ -41,10 +40,8 @@ type Coloured = {
   readonly decoration: Pick<Decoration, 'id' | 'technique' | 'colouring' | 'finishes' | 'colour'>
   readonly made: Pick<
     PlannedDecoration,
-    'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces' | 'grows' | 'second'
+    'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces' | 'grows' | 'second' | 'cast' | 'count'
   >
-  /** How much slurry it is cast from; none for what is cut. */
-  readonly slurry: Working | null
 }
 type DishInputs = {
   readonly coloured: readonly Coloured[]
@@ -81,8 +78,7 @@ const areaOf = (piece: PieceClass): Working =>
 /** What a decoration wants of each colour, and of a second one that is misted over it. */
 function wishesOf({
   decoration: { id, technique, colouring },
-  made: { name, paper, thicknessMm, classes, grows, second },
-  slurry,
+  made: { name, paper, thicknessMm, classes, grows, second, cast, count },
 }: Coloured): readonly ColourWish[] {
   const { kind } = paperOf(paper)
   const wish = (target: string, own: readonly PieceClass[], change: Partial<ColourWish> = {}): ColourWish => ({
@@ -94,7 +90,7 @@ function wishesOf({
     grows,
     state: stateOf(technique),
     colouring,
-    slurry,
+    slurry: null,
     pieces: sumOf(
       'pieces to colour',
       'count',
@@ -104,6 +100,20 @@ function wishesOf({
     area: sumOf('faces', 'area', 'pieces added up', own.map(areaOf)),
     ...change,
   })
+  if (cast)
+    return cast.colours.map(({ colour, count: many }) => {
+      const own = { colour: found('of this colour', many, 'count', 'counted'), all: { ...count, label: 'in all' } }
+      const share = (whole: Working): Working =>
+        derive(
+          whole.label,
+          whole.kind,
+          'those of this colour',
+          '{whole} × {colour} ÷ {all}',
+          { whole, ...own },
+          (v) => (v.whole * v.colour) / v.all,
+        )
+      return wish(colour.toLowerCase(), [], { pieces: own.colour, area: share(cast.area), slurry: share(cast.slurry) })
+    })
   const first = [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target) =>
     wish(
       target,
@@ -173,12 +183,10 @@ function wholeWishes(
 export const toColour = (
   wanted: readonly Decoration[],
   decorations: readonly PlannedDecoration[],
-  liquids: Liquids,
 ): readonly Coloured[] =>
   wanted.flatMap((decoration) => {
     const made = decorations.find(({ id }) => id === decoration.id)
-    const slurry = liquids[decoration.id]?.find(({ mixture }) => mixture === 'slurry')?.ml ?? null
-    return made ? [{ decoration, made, slurry }] : []
+    return made ? [{ decoration, made }] : []
   })
 
 /** What a decoration dips into a stepped bath. */

@@ -82,7 +82,16 @@ function makingOf(
   const cut = cutShareOf(inputs.groups, id)
   const cutEach = cutEachOf(cut, wholes)
   const handsOf = (step: Step): Working =>
-    handsAt(step, technique, wholes, count, inputs.stepMinutes, inputs.learned.hands, cut)
+    handsAt(
+      step,
+      technique,
+      wholes,
+      count,
+      inputs.stepMinutes,
+      inputs.learned.hands,
+      cut,
+      decoration.cast?.pours ?? null,
+    )
   const soaked = dryingOf(inputs.dryings, id)?.estimate ?? null
   const facts: RestFacts = {
     paper: decoration.paper,

@@ -17,8 +17,10 @@ export function sharing(work: readonly CutWork[]): readonly Sharing[] {
   const groups = new Map<string, Sharing>()
   for (const each of work) {
     const { paper, shapes, cutting, classes } = each
-    const { way, plies, layers, colouredWhole } = cutting
+    const { plies, layers, colouredWhole } = cutting
     partsOf(each).forEach((part, at) => {
+      // What is torn is torn along a ruler, whatever the rest is cut by.
+      const way = part.edge === 'torn' ? 'boxes' : cutting.way
       const { needed, spares } = classes[at]!
       const colour = colouredWhole ? part.colour.toLowerCase() : null
       const id = [
@@ -34,7 +36,16 @@ export function sharing(work: readonly CutWork[]): readonly Sharing[] {
       if (group) {
         group.parts.push(part)
         group.counts.push(needed, spares)
-      } else groups.set(id, { id, paper, shapes, colour, cutting, parts: [part], counts: [needed, spares] })
+      } else
+        groups.set(id, {
+          id,
+          paper,
+          shapes,
+          colour,
+          cutting: { ...cutting, way },
+          parts: [part],
+          counts: [needed, spares],
+        })
     })
   }
   return [...groups.values()]
