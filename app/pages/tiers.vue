@@ -2,7 +2,7 @@
 import { Plus, Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
-import { boardSchema, extentMm, roundShape, type Tier } from '#core/cake'
+import { boardSchema, extentMm, insetShape, roundShape, shapeSchema, type Tier } from '#core/cake'
 import OptionTabs from '~/components/options/OptionTabs.vue'
 import { useLit } from '~/components/stand/lit'
 import BoxFitSection from '~/components/tiers/BoxFitSection.vue'
@@ -42,10 +42,12 @@ function addTier(): void {
     const below = tiers.at(-1)!
     const number = tiers.reduce((most, { id }) => Math.max(most, Number(/\d+$/.exec(id)?.[0] ?? 0)), tiers.length) + 1
     const acrossMm = Math.max(LEAST_ACROSS_MM, Math.round(2 * extentMm(below.shape).sideways) - NARROWER_MM)
+    // It begins in the shape it stands on, where there is room for that shape.
+    const alike = shapeSchema.safeParse(insetShape(JSON.parse(JSON.stringify(below.shape)), NARROWER_MM / 2))
     tiers.push({
       ...JSON.parse(JSON.stringify(below)),
       id: `tier-${number}`,
-      shape: roundShape(acrossMm),
+      shape: alike.success ? alike.data : roundShape(acrossMm),
       spacer: null,
     })
   })

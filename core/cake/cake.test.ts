@@ -185,15 +185,21 @@ function triangle(a: Corner, b: Corner, c: Corner): number {
 
 describe('the box', () => {
   const length = (mm: number) => typed('length', mm, 'length', 'Brief')
-  const fit = (wide: number, deep: number, high: number) =>
+  const fit = (wide: number, deep: number, high: number, offBackMm = 0) =>
     fitInBox(
       { wide: length(wide), deep: length(deep), high: length(high) },
-      { sideways: length(180), frontBack: length(170), height: length(440) },
+      { wide: length(360), deep: length(340), offRightMm: 0, offBackMm, height: length(440) },
     )
   it('has 30, 40 and 20 mm to spare by hand', () => {
     const { clearance, fits } = fit(420, 420, 460)
     expect([clearance.wide.value, clearance.deep.value, clearance.high.value]).toEqual([30, 40, 20])
     expect(fits).toBe(true)
+  })
+  it('takes what reaches further to the front where its board is set to the back, worked by hand', () => {
+    // 340 mm deep in 366: 13 mm free at both ends; its middle lies 30 mm before the board's, so 17 mm to the back.
+    expect(fit(420, 366, 460, -30)).toMatchObject({ fits: true, shift: { rightMm: 0, backMm: 17 } })
+    expect(fit(420, 420, 460, -30).shift).toBeNull()
+    expect(fit(420, 330, 460, -30)).toMatchObject({ fits: false, shift: null })
   })
   it('of just the needed size fits, one millimetre less does not', () => {
     const { wide, deep, high } = fit(420, 420, 460).neededMm
@@ -220,6 +226,10 @@ describe('what a tier takes', () => {
           coveringAmount(stackTiers(cake(roundTier('x', across, 100)))[0]!)!.coat.value,
       ),
     )
+  })
+  it('is no crumb coat on a dummy, which nobody eats', () => {
+    const [tier] = stackTiers(cake({ ...roundTier('x', 200, 100), inside: 'dummy' }))
+    expect(coveringAmount(tier!)).toMatchObject({ crumbCoat: null, coat: { value: expect.any(Number) } })
   })
   it('of supports: none on top, at least three, more under a wider or heavier load, none in a dummy', () => {
     const supports = supportsOf(three, new Set(), new Set())

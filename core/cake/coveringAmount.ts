@@ -41,7 +41,7 @@ export function coveringAmount(tier: StandingTier): CoveringAmount | null {
   return {
     coat: grams(name, covering.thicknessMm, covering.gramsPerMl, covering.wasteShare),
     crumbCoat:
-      covering.crumbCoatMm > 0 && covering.id !== 'whippedCream'
+      covering.crumbCoatMm > 0 && covering.id !== 'whippedCream' && !tier.isDummy
         ? grams('crumb coat', covering.crumbCoatMm, CRUMB_COAT_G_PER_ML, 0.15)
         : null,
     spreadShare: COAT_SPREAD,

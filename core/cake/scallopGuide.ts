@@ -53,7 +53,13 @@ export function scallopGuide(shape: Scalloped): ScallopGuide {
   const marks = markAngles.map((angle) => pointAt(origin, angle, radius))
   const meets = lobesMeet(shape)
   return {
-    edge: meets ? metEdge(marks, lobe.radiusMm, lobe.halfTurn) : gappedEdge(shape, markAngles),
+    edge: meets
+      ? metEdge(
+          markAngles.map((angle) => pointAt(origin, angle, lobe.valleyMm)),
+          lobe.radiusMm,
+          lobe.halfTurn,
+        )
+      : gappedEdge(shape, markAngles),
     markCircle: circle(origin, radius),
     folds: markAngles.map((angle) => polyline([origin, pointAt(origin, angle, radius)])),
     marks,
@@ -89,15 +95,15 @@ export function scallopGuide(shape: Scalloped): ScallopGuide {
 
 const DEGREES = 180 / Math.PI
 
-/** Arcs from mark to mark, counter-clockwise. */
-function metEdge(marks: readonly Point[], radius: number, halfTurn: number): Outline {
-  const segments = marks.map((_, at): Segment => ({
+/** Arcs from valley to valley, counter-clockwise. */
+function metEdge(valleys: readonly Point[], radius: number, halfTurn: number): Outline {
+  const segments = valleys.map((_, at): Segment => ({
     kind: 'arc',
-    to: marks[(at + 1) % marks.length]!,
+    to: valleys[(at + 1) % valleys.length]!,
     radius,
     turnDeg: 2 * halfTurn * DEGREES,
   }))
-  return { start: marks[0]!, segments }
+  return { start: valleys[0]!, segments }
 }
 
 /** Lobes of the cutter set on the chords' middles, joined by straight gaps. */

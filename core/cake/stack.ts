@@ -23,6 +23,7 @@ export function stackTiers({ tiers }: { readonly tiers: readonly Tier[] }): read
       id: tier.id,
       index,
       covering: tier.covering,
+      isDummy: tier.inside === 'dummy' || tier.covering === 'dummy',
       colour: tier.colour,
       shape: tier.shape,
       turnDeg: tier.turnDeg,

@@ -20,6 +20,8 @@ export type StandingTier = {
   readonly id: string
   readonly index: number
   readonly covering: CoveringId
+  /** Nobody eats it: no filling, no crumb coat, wires may go straight in. */
+  readonly isDummy: boolean
   readonly colour: string | null
   /** The section at the foot. */
   readonly shape: Shape

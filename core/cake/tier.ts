@@ -14,7 +14,7 @@ export const spacerSchema = z.strictObject({
 export const tierSchema = z.strictObject({
   id: z.string().min(1).max(40),
   shape: shapeSchema,
-  heightMm: z.number().min(20).max(400).meta({ label: 'High', kind: 'length' }),
+  heightMm: z.number().min(15).max(400).meta({ label: 'High', kind: 'length' }),
   taperDeg: z
     .number()
     .min(-12)

@@ -15,6 +15,8 @@ export type Facts = {
   /** Accents that lie near nothing, and those for show on a cake that is eaten. */
   readonly strayAccents: readonly string[]
   readonly forShow: readonly string[]
+  /** For show only, and on a tier that is eaten. */
+  readonly showOnEaten: readonly string[]
   readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
   readonly notPlaced: readonly string[]
   /** Decorations of which fewer fit than were asked for, or none, and what would give all of them a place. */
@@ -26,6 +28,8 @@ export type Facts = {
   }[]
   /** A bouquet bound to a ledge too narrow for its holders. */
   readonly narrowLedge: { readonly bouquet: string; readonly mm: number } | null
+  /** How far the board must be set off the box's middle; nothing where it may stand there. */
+  readonly boxShift: { readonly rightMm: number; readonly backMm: number } | null
   readonly neededBoxMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
   readonly overhang: { readonly tier: number; readonly byMm: number } | null
   readonly boardTooSmall: boolean

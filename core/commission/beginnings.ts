@@ -113,16 +113,13 @@ export function startingComposition(
 export function startingColouring(
   {
     heat,
-    liquids = [],
     startingFaces,
     startingCarrier,
     startingColouring: way,
-  }: Pick<AnyTechnique, 'heat' | 'liquids' | 'startingColouring' | 'startingFaces' | 'startingCarrier'>,
+  }: Pick<AnyTechnique, 'heat' | 'startingColouring' | 'startingFaces' | 'startingCarrier'>,
   paper: PaperId,
 ): Colouring {
   if (way) return { ...STARTING_COLOURING, way, carrier: 'water' }
-  if (liquids.some(({ mixture }) => mixture === 'slurry'))
-    return { ...STARTING_COLOURING, way: 'slurry', carrier: 'water' }
   if (heat === 'oil') return { way: 'brush', carrier: 'oil', faces: 2, coats: 1 }
   if (heat === 'steam') return { way: 'mist', carrier: 'water', faces: 1, coats: 1 }
   return heat === 'pan' || paperOf(paper).kind === 'film'

@@ -29,7 +29,7 @@ import { coloursOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
 import { gluingsOf, setMinOf, type Gluing } from './gluing'
-import { benchSteps, removalsOf, settingStep, sizesOf, unfitOf, usedBy, type Removal, type Used } from './takes'
+import { benchSteps, removalsOf, settingStep, unfitOf, usedBy, wiringOf, type Removal, type Used } from './takes'
 
 /** A finish on all elements of a decoration, and what it takes. */
 type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
@@ -210,10 +210,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
       extent,
     ),
     tools: technique.tools ?? [],
-    wiring: sizesOf(elements).flatMap(({ size, count: many }) => {
-      const wiring = technique.wiring?.(decoration.parameters, size)
-      return wiring ? [{ wiring, count: many }] : []
-    }),
+    wiring: wiringOf(technique, decoration.parameters, elements, stack),
     steps: benchSteps(technique, decoration),
     setting,
     place: handsAt(setting, technique.id, wholes, count, stepMinutes, learned.hands, null),

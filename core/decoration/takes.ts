@@ -1,4 +1,5 @@
 /** What a decoration takes and leaves besides paper: what is used up, steps of its finishes, holding parts to take out. */
+import type { StandingTier } from '../cake'
 import type { Decoration } from '../commission'
 import { benchSupplyOf, paperOf, type BenchSupplyId } from '../material'
 import { derive, several, starting, type Working } from '../quantity'
@@ -11,6 +12,7 @@ import {
   type FinishId,
   type PlacedElement,
   type Step,
+  type Wiring,
 } from '../technique'
 import { PLACING } from './labour'
 
@@ -66,12 +68,26 @@ export function usedBy(
 }
 
 /** How many elements of each size, the biggest first. */
-export function sizesOf(
-  elements: readonly PlacedElement[],
-): readonly { readonly size: number; readonly count: number }[] {
+function sizesOf(elements: readonly PlacedElement[]): readonly { readonly size: number; readonly count: number }[] {
   const counts = new Map<number, number>()
   elements.forEach(({ size }) => counts.set(size, (counts.get(size) ?? 0) + 1))
   return [...counts].map(([size, count]) => ({ size, count })).sort((one, other) => other.size - one.size)
+}
+
+/** What elements of each size are wired with, and how many of that size; what stands in a dummy needs no holder. */
+export function wiringOf(
+  technique: AnyTechnique,
+  parameters: Decoration['parameters'],
+  elements: readonly PlacedElement[],
+  stack: readonly StandingTier[],
+): readonly { readonly wiring: Wiring; readonly count: number }[] {
+  const isInDummy = ({ tier }: PlacedElement): boolean => stack[tier]?.isDummy ?? false
+  const wired = (some: readonly PlacedElement[], change: Partial<Wiring> = {}) =>
+    sizesOf(some).flatMap(({ size, count }) => {
+      const wiring = technique.wiring?.(parameters, size)
+      return wiring ? [{ wiring: { ...wiring, ...change }, count }] : []
+    })
+  return [...wired(elements.filter((each) => !isInDummy(each))), ...wired(elements.filter(isInDummy), { holders: 0 })]
 }
 
 /** Why its paper or a finish must not be used, in words; none when they may. */

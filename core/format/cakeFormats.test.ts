@@ -22,7 +22,8 @@ describe('card guides on paper', () => {
   })
 
   it('keep arcs as arcs, one for each lobe', () => {
-    const arcs = writeSvg([guide], 'guides').match(/A33 33 0 /g) ?? []
+    const wide = guideSheet(scallopGuide({ ...shape, cutterMm: 80 }), 'wide')
+    const arcs = writeSvg([wide], 'guides').match(/A40 40 0 /g) ?? []
     expect(arcs).toHaveLength(12)
   })
 
@@ -63,7 +64,7 @@ describe('a plan for reading elsewhere', () => {
 
   it('says in words how large it is, and what does not fit', () => {
     expect(planText('Quillfinch Press', planFor('a'), 'metric')).toMatch(
-      /finished: 340 mm wide, 340 mm deep, \d+ mm high with board/,
+      /finished: 365 mm wide, 340 mm deep, \d+ mm high with board/,
     )
     expect(planText('Quillfinch Press', planFor('b'), 'metric')).toContain('does not fit the box standing')
   })

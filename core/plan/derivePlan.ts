@@ -48,7 +48,7 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   const paper = stages.paper({ made, commission, workshop, nested })
   const { groups } = paper
 
-  const coloured = toColour(option.decorations, made)
+  const coloured = toColour(option.decorations, made, paper.liquids)
   const { dyes: shelf, dyeTrials: trials } = workshop
   const dishes = stages.tint({ coloured, groups, shelf, trials, tray: option.tray, limits: brief.limits })
 

@@ -13,7 +13,9 @@ describe('what colouring takes besides dye', () => {
   it('is what every dish is thinned with, and what finishes take', () => {
     const needs = colourNeeds(dishes, plan.decorations)
     expect(needs.find(({ name }) => name === 'strong clear alcohol')!.amount.value).toBeCloseTo(
-      dishes.reduce((sum, { ml }) => sum + ml.value, 0),
+      dishes
+        .filter(({ isStirredIn, colouring }) => !isStirredIn && colouring.carrier === 'spirit')
+        .reduce((sum, { ml }) => sum + ml.value, 0),
       9,
     )
     expect(needs.find(({ name }) => name.includes('gilded edges'))!.amount.value).toBeCloseTo(
@@ -23,6 +25,13 @@ describe('what colouring takes besides dye', () => {
     for (const { amount } of needs)
       for (const working of workingsBelow(amount))
         expect(workingSentence(working, 'imperial')).not.toMatch(/NaN|undefined|[{}]/)
+  })
+  it('is nothing for colour that is stirred into conditioner which is brushed on anyway', () => {
+    const stirred = dishes.filter(({ isStirredIn }) => isStirredIn)
+    expect(stirred.map(({ uses }) => uses[0]!.name)).toEqual(['Laminated leaves'])
+    const [conditioner] = plan.liquids.ginkgo!
+    expect(stirred[0]!.ml.value).toBeGreaterThanOrEqual(conditioner!.ml.value - 1e-9)
+    expect(colourNeeds(stirred, []).map(({ name }) => name)).toEqual([])
   })
   it('adds finishes of one colour up, and keeps others apart', () => {
     const [gilded] = plan.decorations.flatMap(({ finishes }) => finishes)
@@ -38,7 +47,11 @@ describe('what colouring takes besides dye', () => {
   it('has nothing for slurry, which needs no thinning', () =>
     expect(
       colourNeeds(
-        dishes.map((dish) => ({ ...dish, colouring: { ...dish.colouring, way: 'slurry' as const } })),
+        dishes.map((dish) => ({
+          ...dish,
+          isStirredIn: true,
+          colouring: { ...dish.colouring, way: 'slurry' as const },
+        })),
         [],
       ),
     ).toEqual([]))

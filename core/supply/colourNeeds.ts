@@ -16,7 +16,7 @@ type Finished = {
  * By hand: dishes of 4.8 ml and 5.8 ml in strong clear alcohol take 10.6 ml of it.
  */
 export function colourNeeds(dishes: readonly Dish[], decorations: readonly Finished[]): readonly ColourNeed[] {
-  const thinned = dishes.filter(({ colouring: { way, carrier } }) => way !== 'slurry' && carrier !== 'water')
+  const thinned = dishes.filter(({ isStirredIn, colouring: { carrier } }) => !isStirredIn && carrier !== 'water')
   const carriers = [...new Set(thinned.map(({ colouring: { carrier } }) => carrier))].map(
     (carrier: Carrier): ColourNeed => {
       const own = thinned.filter(({ colouring }) => colouring.carrier === carrier)

@@ -110,20 +110,15 @@ export function colouredSheet(
  * deep: 1.1 × ( 4 × 3 + 461 ) = 520 ml.
  *
  * @param area one face of all that is coloured, dm²
- * @param slurry how much slurry there is, for what is stirred into it
+ * @param base what the colour is stirred into, where that is made anyway: slurry, or conditioner that is brushed on
  */
-export function colourVolume(colouring: Colouring, area: Working, tray: BathTray, slurry: Working | null): Working {
+export function colourVolume(colouring: Colouring, area: Working, tray: BathTray, base: Working | null): Working {
   const { way, faces, coats } = colouring
   const rate = starting('for a dm²', onPaper(colouring), 'volume', 'usual')
-  if (way === 'slurry')
-    return derive(
-      'slurry to colour',
-      'volume',
-      'stirred into the slurry',
-      '{slurry}',
-      { slurry: slurry ?? found('slurry', 0, 'volume', 'none is made') },
-      (v) => v.slurry,
-    )
+  if (base || way === 'slurry') {
+    const into = base ?? found('slurry', 0, 'volume', 'none is made')
+    return derive(`${into.label} to colour`, 'volume', 'colour is stirred into it', '{into}', { into }, (v) => v.into)
+  }
   if (way === 'bath') {
     const filled = found(
       'bath that fills the tray',

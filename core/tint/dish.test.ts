@@ -46,7 +46,7 @@ const wish = (target: string, change: Partial<ColourWish> = {}): ColourWish => (
   colouring: brushed,
   pieces: found('pieces', 8, 'count', 'counted'),
   area: area(6),
-  slurry: null,
+  base: null,
   ...change,
 })
 const wishes = fc
@@ -66,7 +66,7 @@ const wishes = fc
         name: decoration,
         colouring: each,
         area: area(dm2),
-        slurry: each.way === 'slurry' ? found('slurry', 60, 'volume', 'made') : null,
+        base: each.way === 'slurry' ? found('slurry', 60, 'volume', 'made') : null,
       }),
     ),
   )
@@ -92,7 +92,12 @@ describe('how much of a colour is mixed', () => {
         fc.double({ min: 0, max: 60, noNaN: true }),
         (how, dm2, more) => {
           const of = (change: Partial<Colouring>, much: number): number =>
-            colourVolume({ ...how, ...change }, area(much), STARTING_TRAY, found('slurry', 50, 'volume', 'made')).value
+            colourVolume(
+              { ...how, ...change },
+              area(much),
+              STARTING_TRAY,
+              how.way === 'slurry' ? found('slurry', 50, 'volume', 'made') : null,
+            ).value
           expect(of({}, dm2 + more)).toBeGreaterThanOrEqual(of({}, dm2) - 1e-9)
           expect(of({ faces: 2 }, dm2)).toBeGreaterThanOrEqual(of({ faces: 1 }, dm2) - 1e-9)
           expect(of({ coats: 4 }, dm2)).toBeGreaterThanOrEqual(of({ coats: 1 }, dm2) - 1e-9)

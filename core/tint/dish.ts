@@ -29,7 +29,8 @@ export type ColourWish = {
   readonly pieces: Working
   /** One face of them, dm². */
   readonly area: Working
-  readonly slurry: Working | null
+  /** What the colour is stirred into, where that is made anyway. */
+  readonly base: Working | null
 }
 
 /** A dish in working order: what is mixed in it, what for, how it will look. */
@@ -40,6 +41,8 @@ export type Dish = {
   readonly colouring: Colouring
   readonly uses: readonly { readonly decoration: string; readonly name: string; readonly pieces: Working }[]
   readonly ml: Working
+  /** Stirred into a liquid that is made anyway: nothing is thinned for it. */
+  readonly isStirredIn: boolean
   readonly doses: readonly { readonly dye: string; readonly drops: Working; readonly whole: number }[]
   /** With whole drops, drops in 100 ml. */
   readonly inDish: Dose
@@ -85,7 +88,7 @@ export function dishesFor(
       if (!bare.includes(wish.name)) bare.push(wish.name)
       continue
     }
-    const key = `${keyOf(wish)} ${wish.target.toLowerCase()}`
+    const key = `${keyOf(wish)} ${wish.base ? 'stirred in ' : ''}${wish.target.toLowerCase()}`
     const group = groups.get(key)
     if (group) group.push(wish)
     else groups.set(key, [wish])
@@ -115,15 +118,15 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
     'decorations added up',
     group.map((wish) => ({ ...wish.area, label: wish.name.toLowerCase() })),
   )
-  const slurry =
-    group[0]!.slurry &&
+  const base =
+    group[0]!.base &&
     sumOf(
-      'slurry',
+      group[0]!.base.label,
       'volume',
       'decorations added up',
-      group.flatMap((wish) => wish.slurry ?? []),
+      group.flatMap((wish) => wish.base ?? []),
     )
-  const wanted = colourVolume(colouring, area, tray, slurry)
+  const wanted = colourVolume(colouring, area, tray, base)
   const wholeIn = (ml: number): Dose =>
     Object.fromEntries(Object.entries(dose).map(([dye, drops]) => [dye, Math.round((drops * ml) / 100)]))
   const strengthIn = (ml: number): Dose =>
@@ -152,6 +155,7 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
     colouring,
     outOfReach,
     ml,
+    isStirredIn: base !== null,
     near: null,
     uses: group.map(({ decoration, name, pieces }) => ({ decoration, name, pieces })),
     doses: dyes.flatMap(({ id: dye, name }) =>

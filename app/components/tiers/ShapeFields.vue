@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { z } from 'zod'
+import { z } from 'zod'
 import { computed } from 'vue'
-import { definitionOf, extentMm, SHAPES, type Shape, type ShapeKind } from '#core/cake'
+import { definitionOf, extentMm, overLobes, overLobesMm, SHAPES, type Shape, type ShapeKind } from '#core/cake'
 import QuantityField from '~/components/ui/QuantityField.vue'
 
 const props = defineProps<{ shape: Shape; tierId: string }>()
@@ -14,6 +14,9 @@ const fields = computed(() =>
   ).filter(([key]) => key !== 'kind'),
 )
 const valueOf = (key: string): number => (props.shape as unknown as Record<string, number>)[key]!
+
+/** Over the lobes, from tip to tip: marks and cutter follow from it. */
+const overLobesSchema = z.number().min(60).max(700).meta({ label: 'Over the lobes', kind: 'length' })
 
 /** Another kind, about as wide as this one. */
 function change(kind: ShapeKind): void {
@@ -41,5 +44,14 @@ function change(kind: ShapeKind): void {
     hide-help
     :model-value="valueOf(key)"
     @update:model-value="emit('update:shape', { ...shape, [key]: $event })"
+  />
+  <QuantityField
+    v-if="shape.kind === 'scalloped'"
+    class="w-28"
+    :schema="overLobesSchema"
+    hide-help
+    data-testid="over-lobes"
+    :model-value="Math.round(overLobesMm(shape) * 10) / 10"
+    @update:model-value="emit('update:shape', overLobes(shape, $event))"
   />
 </template>

@@ -38,7 +38,6 @@ const odd = computed(() =>
     props.tier.turnDeg !== 0 && 'turned',
     (props.tier.offset.rightMm !== 0 || props.tier.offset.backMm !== 0) && 'off the middle',
     props.tier.spacer && 'on a spacer',
-    props.tier.inside === 'dummy' && 'dummy',
     props.tier.chilled && 'chilled',
     props.tier.builtOfTwo && 'built of two',
   ]
@@ -58,9 +57,7 @@ const odd = computed(() =>
         @click="isOpen = !isOpen"
       >
         <ChevronDown class="size-4 transition-transform" :class="isOpen ? 'rotate-180' : ''" aria-hidden="true" /><span
-          >Lean, turn, spacer, inside<span v-if="odd && !isOpen" class="font-normal text-ink-soft"
-            >: {{ odd }}</span
-          ></span
+          >Lean, turn, spacer<span v-if="odd && !isOpen" class="font-normal text-ink-soft">: {{ odd }}</span></span
         >
       </button>
       <div class="ml-auto flex gap-1">
@@ -106,6 +103,21 @@ const odd = computed(() =>
           <option v-for="each in COVERINGS" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select>
       </div>
+      <label class="block w-24 text-[0.8rem] text-ink-soft"
+        >Inside<select
+          class="field-input text-ink"
+          data-testid="tier-inside"
+          :value="tier.inside"
+          @change="
+            emit('change', 'inside', (each) => {
+              each.inside = ($event.target as HTMLSelectElement).value as 'cake' | 'dummy'
+            })
+          "
+        >
+          <option value="cake">cake</option>
+          <option value="dummy">dummy</option>
+        </select></label
+      >
       <label class="block text-[0.8rem] text-ink-soft"
         >Colour
         <input
@@ -184,7 +196,7 @@ const odd = computed(() =>
           "
         />
       </template>
-      <div class="grid w-full grid-cols-2 gap-x-6 gap-y-1.5 text-[0.92rem] md:grid-cols-4">
+      <div class="grid w-full grid-cols-2 gap-x-6 gap-y-1.5 text-[0.92rem] md:grid-cols-3">
         <label class="flex items-center gap-2"
           ><input
             type="checkbox"
@@ -196,18 +208,6 @@ const odd = computed(() =>
               })
             "
           />Stands on a spacer</label
-        >
-        <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="tier.inside === 'dummy'"
-            @change="
-              emit('change', 'inside', (each) => {
-                each.inside = each.inside === 'dummy' ? 'cake' : 'dummy'
-              })
-            "
-          />Dummy, not eaten</label
         >
         <label class="flex items-center gap-2"
           ><input

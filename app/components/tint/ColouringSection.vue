@@ -28,8 +28,7 @@ const rows = computed(() =>
       : []
   }),
 )
-const hasSlurry = ({ technique }: Decoration): boolean =>
-  (techniqueOf(technique).liquids ?? []).some(({ mixture }) => mixture === 'slurry')
+const hasSlurry = ({ technique }: Decoration): boolean => techniqueOf(technique).cast !== undefined
 const waysFor = (decoration: Decoration): readonly ColouringWay[] =>
   COLOURING_WAYS.filter(
     (way) =>

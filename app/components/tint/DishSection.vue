@@ -107,7 +107,8 @@ const VISIBLE = 0.02
           <p class="font-semibold first-letter:uppercase">{{ words }}</p>
           <p class="text-[0.86rem] text-ink-soft">
             into <FigureLink :working="dish.ml" />
-            {{ dish.colouring.way === 'slurry' ? 'slurry' : CARRIER_WORDS[dish.colouring.carrier] }}
+            {{ dish.colouring.way === 'slurry' ? 'slurry' : CARRIER_WORDS[dish.colouring.carrier]
+            }}{{ dish.isStirredIn && dish.colouring.way !== 'slurry' ? ' that is brushed on' : '' }}
           </p>
           <p
             v-for="{ dye, drops, whole } in dish.doses"

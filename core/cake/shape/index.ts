@@ -7,7 +7,7 @@ import { rectangle, square } from './rectangle'
 import { round } from './round'
 import { scalloped } from './scalloped'
 
-export { chordMm, lobeOf, lobesMeet, type Scalloped } from './scalloped'
+export { chordMm, lobeOf, lobesMeet, overLobes, overLobesMm, type Scalloped } from './scalloped'
 
 /** Every kind of shape. To add one: write its file, list it here. */
 export const SHAPES = [round, square, rectangle, polygon, oval, scalloped] as const

@@ -9,7 +9,7 @@ const schema = z.strictObject({
     .number()
     .min(50)
     .max(600)
-    .meta({ label: 'Across marks', kind: 'length', help: 'Circle through the valleys' }),
+    .meta({ label: 'Across marks', kind: 'length', help: 'Circle of the core, as wide as its tin' }),
   cutterMm: z.number().min(8).max(600).meta({ label: 'Cutter', kind: 'length', help: 'Round, draws each lobe' }),
 })
 
@@ -22,24 +22,45 @@ export const chordMm = ({ lobes, marksMm }: Pick<Scalloped, 'lobes' | 'marksMm'>
 /** Whether lobes drawn with the cutter reach from mark to mark. */
 export const lobesMeet = (shape: Scalloped): boolean => shape.cutterMm >= chordMm(shape) - 0.05
 
-/**
- * A lobe: radius, how far its middle lies from the tier's, and half the angle its arc turns through, radians. A cutter
- * too narrow is taken as wide as the chord, one wider than the circle as the circle.
- */
-export function lobeOf(shape: Scalloped): {
+/** A lobe, and how far the valley beside it lies from the tier's middle, mm; half the angle its arc turns, radians. */
+type Lobe = {
   readonly radiusMm: number
   readonly middleMm: number
+  readonly valleyMm: number
   readonly halfTurn: number
-} {
-  const half = chordMm(shape) / 2
-  const radiusMm = Math.min(shape.marksMm / 2, Math.max(half, shape.cutterMm / 2))
-  const middleMm =
-    (shape.marksMm / 2) * Math.cos(Math.PI / shape.lobes) - Math.sqrt(Math.max(0, radiusMm ** 2 - half ** 2))
-  return { radiusMm, middleMm, halfTurn: Math.asin(Math.min(1, half / radiusMm)) }
 }
 
 /**
- * Lobes all round, one to the front, each an arc from one mark on the circle to the next. Sections of a leaning side
+ * A lobe as it is drawn: the cutter is set half way between two marks, so that one a little wider than the chord meets
+ * its neighbour a little further out, and the way round hardly changes. A cutter too narrow is taken as wide as the
+ * chord, one wider than the circle as the circle.
+ *
+ * By hand: 12 lobes on a circle of 240 mm: from mark to mark 240 × sin 15° = 62.1 mm; with that cutter each lobe is half a
+ * circle, 12 × π × 31.06 = 1171 mm round; with one 0.2 mm wider 1166 mm, less by 0.5 %.
+ */
+export function lobeOf(shape: Scalloped): Lobe {
+  const spread = Math.PI / shape.lobes
+  const radiusMm = Math.min(shape.marksMm / 2, Math.max(chordMm(shape) / 2, shape.cutterMm / 2))
+  const middleMm = (shape.marksMm / 2) * Math.cos(spread)
+  const valleyMm = throughCircle(middleMm, spread, radiusMm)
+  // Never more than half a circle: where the cutter just meets it is one.
+  const halfTurn = Math.atan2(valleyMm * Math.sin(spread), Math.max(0, valleyMm * Math.cos(spread) - middleMm))
+  return { radiusMm, middleMm, valleyMm, halfTurn }
+}
+
+/** Over the lobes, from tip to tip across the middle, mm. */
+export const overLobesMm = (shape: Scalloped): number => 2 * (lobeOf(shape).middleMm + lobeOf(shape).radiusMm)
+
+/** The same lobes on a circle of marks such that they are so wide over all, with a cutter that just meets. */
+export function overLobes(shape: Scalloped, acrossMm: number): Scalloped {
+  const spread = Math.PI / shape.lobes
+  const marksMm = acrossMm / (Math.cos(spread) + Math.sin(spread))
+  const cutterMm = Math.ceil(10 * chordMm({ lobes: shape.lobes, marksMm })) / 10
+  return { ...shape, marksMm: Math.round(marksMm * 10) / 10, cutterMm }
+}
+
+/**
+ * Lobes all round, one to the front, each an arc from valley to valley. Sections of a leaning side
  * are the same shape, smaller.
  */
 export const scalloped = defineShape<typeof schema>({
@@ -61,10 +82,10 @@ export const scalloped = defineShape<typeof schema>({
     return shape.lobes * 2 * halfTurn * radiusMm
   },
   areaMm2: (shape) => {
-    const { radiusMm, halfTurn } = lobeOf(shape)
+    const { radiusMm, valleyMm, halfTurn } = lobeOf(shape)
     return (
       shape.lobes *
-      ((shape.marksMm ** 2 * Math.sin((2 * Math.PI) / shape.lobes)) / 8 +
+      ((valleyMm ** 2 * Math.sin((2 * Math.PI) / shape.lobes)) / 2 +
         (radiusMm ** 2 * (2 * halfTurn - Math.sin(2 * halfTurn))) / 2)
     )
   },

@@ -55,6 +55,14 @@ export const ARRANGE_RULES: readonly Rule[] = [
       `What the ${strayAccents.join(' and ')} went with is gone from the cake. Let them go with something else, or remove them.`,
   ),
   rule(
+    'show-on-eaten',
+    'arrange',
+    'stop',
+    ({ showOnEaten }) => showOnEaten.length > 0,
+    ({ showOnEaten }) =>
+      `${showOnEaten.join(' and ')}: for show only, and on a tier that is eaten. Use edible ones, or put them on a dummy tier.`,
+  ),
+  rule(
     'for-show',
     'arrange',
     'note',

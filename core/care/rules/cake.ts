@@ -17,6 +17,20 @@ export const CAKE_RULES: readonly Rule[] = [
       `inside would just hold it; Tiers offers what else would do.`,
   ),
   rule(
+    'box-shift',
+    'tiers',
+    'note',
+    ({ boxShift }) => boxShift !== null,
+    (facts) => {
+      const { rightMm, backMm } = facts.boxShift!
+      const moves = [
+        ...(rightMm !== 0 ? [`${length(Math.abs(rightMm), facts)} to the ${rightMm > 0 ? 'right' : 'left'}`] : []),
+        ...(backMm !== 0 ? [`${length(Math.abs(backMm), facts)} to the ${backMm > 0 ? 'back' : 'front'}`] : []),
+      ]
+      return `It fits the box when the board is set ${moves.join(' and ')} of the middle.`
+    },
+  ),
+  rule(
     'overhang',
     'tiers',
     'look',
@@ -89,6 +103,6 @@ export const CAKE_RULES: readonly Rule[] = [
     'tiers',
     'look',
     ({ boardTooSmall }) => boardTooSmall,
-    () => 'The board is smaller than the lowest tier.',
+    () => 'The board is smaller than the lowest tier, its corners counted.',
   ),
 ]

@@ -88,7 +88,32 @@ function extentOf(
   }
 }
 
-const furthest = ([least, most]: readonly [number, number]): number => Math.max(-least, most)
+type Ends = readonly [number, number]
+
+/** The furthest of board, tiers and decorations to both sides of the board's middle. */
+const ends = (boardMm: number, tiers: Ends, decorated: Ends): Ends => [
+  Math.min(-boardMm / 2, tiers[0], decorated[0]),
+  Math.max(boardMm / 2, tiers[1], decorated[1]),
+]
+
+/** How long board, tiers and decorations are together along an axis. */
+function across(label: string, boardMm: number, tiers: Ends, decorated: Ends, isAll: boolean): Working {
+  const [least, most] = ends(boardMm, tiers, decorated)
+  const how = isAll
+    ? 'the furthest of board, tiers and decorations'
+    : 'the furthest of board, tiers and what travels on them'
+  return derive(
+    label,
+    'length',
+    'from the furthest on one side to the furthest on the other',
+    '{one} + {other}',
+    {
+      one: found(label.includes('deep') ? 'to the front' : 'to the left', -least, 'length', how),
+      other: found(label.includes('deep') ? 'to the back' : 'to the right', most, 'length', how),
+    },
+    (v) => v.one + v.other,
+  )
+}
 
 function heightWorking(cake: Cake, { tiers, decoratedTopMm }: Extent): Working {
   const parts = cake.tiers
@@ -130,25 +155,10 @@ export function fitCake(
   decorations: readonly PlannedDecoration[] = [],
 ): BoxFit {
   const extent = extentOf(stack, decorations, travelling)
-  const board = typed('board', cake.board.acrossMm, 'length', 'Tiers')
-  const half = (label: string, tiers: readonly [number, number], decorated: readonly [number, number]): Working =>
-    derive(
-      label,
-      'length',
-      'reach from the middle',
-      'longest of {board} ÷ 2, {tiers}, {decorations}',
-      {
-        board,
-        tiers: found('tiers reach', furthest(tiers), 'length', 'drawn from their shapes'),
-        decorations: found(
-          'decorations reach',
-          furthest(decorated),
-          'length',
-          travelling.decorated ? 'drawn from their shapes' : 'of what travels on the cake',
-        ),
-      },
-      (v) => Math.max(v.board / 2, v.tiers, v.decorations),
-    )
+  const { acrossMm } = cake.board
+  const { tierX, tierY, decoratedX, decoratedY } = extent
+  const [left, right] = ends(acrossMm, tierX, decoratedX)
+  const [front, back] = ends(acrossMm, tierY, decoratedY)
   const size = (label: string, mm: number): Working => typed(label, mm, 'length', 'Brief')
   return fitInBox(
     {
@@ -157,8 +167,10 @@ export function fitCake(
       high: size('box height', box.heightMm),
     },
     {
-      sideways: half('reach sideways', extent.tierX, extent.decoratedX),
-      frontBack: half('reach front and back', extent.tierY, extent.decoratedY),
+      wide: across('wide', acrossMm, tierX, decoratedX, travelling.decorated),
+      deep: across('deep', acrossMm, tierY, decoratedY, travelling.decorated),
+      offRightMm: (left + right) / 2,
+      offBackMm: (front + back) / 2,
       height: heightWorking(cake, extent),
     },
   )
@@ -170,26 +182,10 @@ function finishedSize(
   decorations: readonly PlannedDecoration[],
 ): Fitting['finished'] {
   const extent = extentOf(stack, decorations, { decorated: true, tiersApart: 0 })
-  const across = (label: string, tiers: readonly [number, number], decorated: readonly [number, number]): Working =>
-    derive(
-      label,
-      'length',
-      'from the furthest left to the furthest right',
-      'longer of {board} and {cake}',
-      {
-        board: typed('board', cake.board.acrossMm, 'length', 'Tiers'),
-        cake: found(
-          'cake with decorations',
-          Math.max(tiers[1], decorated[1]) - Math.min(tiers[0], decorated[0]),
-          'length',
-          'drawn from their shapes',
-        ),
-      },
-      (v) => Math.max(v.board, v.cake),
-    )
+  const { tierX, tierY, decoratedX, decoratedY } = extent
   return {
-    wide: across('finished width', extent.tierX, extent.decoratedX),
-    deep: across('finished depth', extent.tierY, extent.decoratedY),
+    wide: across('finished, wide', cake.board.acrossMm, tierX, decoratedX, true),
+    deep: across('finished, deep', cake.board.acrossMm, tierY, decoratedY, true),
     high: heightWorking(cake, extent),
   }
 }

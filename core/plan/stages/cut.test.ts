@@ -317,8 +317,13 @@ describe('ways compared', () => {
   })
 
   it('advise less paper when paper is dear, and less time when hours are', () => {
-    const advised = (technique: string, sheetEach: number, hour: number): CuttingWay => {
-      const work = decorations.find((each) => each.technique === technique)!
+    const advised = (technique: string, sheetEach: number, hour: number, times = 1): CuttingWay => {
+      const made = decorations.find((each) => each.technique === technique)!
+      const classes = made.classes.map((each) => ({
+        ...each,
+        needed: { ...each.needed, value: each.needed.value * times },
+      }))
+      const work = { ...made, classes }
       return wayChoices({ ...work, cutting: { ...work.cutting, plies: 1 } }, base.workshop.tools, sheetEach, hour).find(
         (each) => each.advised,
       )!.way
@@ -327,6 +332,7 @@ describe('ways compared', () => {
     expect(advised('stripScroll', 0.1, 60)).toBe('boxes')
     // Strips lose nothing along a ruler; round petals do.
     expect(advised('stripScroll', 500, 1)).toBe('boxes')
-    expect(advised('openBloom', 500, 1)).toBe('template')
+    // Many petals lie closer by template.
+    expect(advised('openBloom', 500, 1, 8)).toBe('template')
   })
 })

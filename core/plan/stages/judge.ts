@@ -1,5 +1,5 @@
 /** What is to be known of a plan: its facts, judged by the rules of care. */
-import { extentMm, leanDeg, stackHeightMm, type BoxFit, type StandingTier, type Tier } from '../../cake'
+import { edgePoints, leanDeg, stackHeightMm, type Board, type BoxFit, type StandingTier, type Tier } from '../../cake'
 import { judge, type Caution, type Facts } from '../../care'
 import { chosenOption, wayToFitWords } from '../../commission'
 import type { PlannedDecoration } from '../../decoration'
@@ -112,6 +112,7 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     units,
     clearanceMm: { wide: fit.clearance.wide.value, deep: fit.clearance.deep.value, high: fit.clearance.high.value },
     neededBoxMm: fit.neededMm,
+    boxShift: fit.shift,
     tiers: cake.tiers.length,
     unfitPapers: decorations.flatMap(({ unfit, name }) =>
       unfit ? [{ name: name.toLowerCase(), because: unfit }] : [],
@@ -123,6 +124,9 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     ),
     strayAccents: accents.filter(({ elements }) => elements.length === 0).map(({ many }) => many),
     forShow: accents.filter(({ edible, elements }) => !edible && elements.length > 0).map(({ many }) => many),
+    showOnEaten: accents
+      .filter(({ edible, elements }) => !edible && elements.some(({ tier }) => !stack[tier]?.isDummy))
+      .map(({ many }) => many),
     largerThanSheet: decorations.flatMap(({ id, name }) => {
       const out = groups.flatMap(({ layout }) => layout.leftOut).find(({ part }) => part.decoration === id)
       return out ? [{ name: name.toLowerCase(), why: out.why }] : []
@@ -135,7 +139,7 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       .filter(({ elements, fewer }) => elements.length === 0 && !fewer)
       .map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
-    boardTooSmall: boardTooSmall(cake.board.acrossMm, stack),
+    boardTooSmall: boardTooSmall(cake.board, stack[0]!),
     lobesApart: tierNumbers((_, index) => !cakeFacts.tiers[index]!.lobesMeet),
     leansTooFar: tierNumbers((tier) => leanDeg(tier) < tier.taperDeg - 0.01),
     tall: cake.tiers.length > 1 && stackHeightMm(stack) > 2 * cake.board.acrossMm,
@@ -212,7 +216,10 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
 /** Coverings that are usually made with milk, cream or butter. */
 const DAIRY: readonly string[] = ['ganache', 'setButtercream', 'freshButtercream', 'whippedCream', 'modellingChocolate']
 
-function boardTooSmall(boardMm: number, stack: readonly StandingTier[]): boolean {
-  const { sideways, frontBack } = extentMm(stack[0]!.shape, stack[0]!.turnDeg)
-  return boardMm / 2 < Math.max(sideways, frontBack)
+/** Whether the lowest tier, its corners too, reaches over its board. */
+function boardTooSmall({ outline, acrossMm }: Board, { shape, turnDeg, middle }: StandingTier): boolean {
+  const reach = edgePoints(shape, turnDeg, middle).map(({ x, y }) =>
+    outline === 'round' ? Math.hypot(x, y) : Math.max(Math.abs(x), Math.abs(y)),
+  )
+  return Math.max(...reach) > acrossMm / 2 + 0.05
 }

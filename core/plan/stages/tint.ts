@@ -22,6 +22,7 @@ import {
   type SheetState,
 } from '../../tint'
 import type { CutGroup } from './cutting/group'
+import type { Liquids } from './liquids'
 
 /** Paper thinner than this goes to holes where it is wet, mm. */
 const THIN_MM = 0.35
@@ -42,6 +43,8 @@ type Coloured = {
     PlannedDecoration,
     'name' | 'paper' | 'thicknessMm' | 'classes' | 'cutting' | 'pieces' | 'grows' | 'second' | 'cast' | 'count'
   >
+  /** Conditioner that it is brushed with anyway; none where it is not. */
+  readonly conditioner: Working | null
 }
 type DishInputs = {
   readonly coloured: readonly Coloured[]
@@ -79,6 +82,7 @@ const areaOf = (piece: PieceClass): Working =>
 function wishesOf({
   decoration: { id, technique, colouring },
   made: { name, paper, thicknessMm, classes, grows, second, cast, count },
+  conditioner,
 }: Coloured): readonly ColourWish[] {
   const { kind } = paperOf(paper)
   const wish = (target: string, own: readonly PieceClass[], change: Partial<ColourWish> = {}): ColourWish => ({
@@ -90,7 +94,7 @@ function wishesOf({
     grows,
     state: stateOf(technique),
     colouring,
-    slurry: null,
+    base: null,
     pieces: sumOf(
       'pieces to colour',
       'count',
@@ -112,22 +116,31 @@ function wishesOf({
           { whole, ...own },
           (v) => (v.whole * v.colour) / v.all,
         )
-      return wish(colour.toLowerCase(), [], { pieces: own.colour, area: share(cast.area), slurry: share(cast.slurry) })
+      return wish(colour.toLowerCase(), [], { pieces: own.colour, area: share(cast.area), base: share(cast.slurry) })
     })
-  const first = [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target) =>
-    wish(
-      target,
-      classes.filter(({ colour }) => colour.toLowerCase() === target),
-    ),
-  )
+  const all = sumOf('faces', 'area', 'pieces added up', classes.map(areaOf))
+  const inConditioner = colouring.carrier === 'conditioner' && colouring.way === 'brush' ? conditioner : null
+  const first = [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target) => {
+    const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
+    if (!inConditioner) return wish(target, own)
+    const area = sumOf('faces of this colour', 'area', 'pieces added up', own.map(areaOf))
+    const base = derive(
+      'conditioner',
+      'volume',
+      'for faces of this colour',
+      '{whole} × {area} ÷ {all}',
+      { whole: inConditioner, area, all },
+      (v) => (v.all === 0 ? 0 : (v.whole * v.area) / v.all),
+    )
+    return wish(target, own, { base })
+  })
   if (!second) return first
-  const whole = sumOf('faces', 'area', 'pieces added up', classes.map(areaOf))
   const area = derive(
     'faces misted',
     'area',
     'part of each face',
     '{whole} × {share}',
-    { whole, share: found('misted over', second.share, 'share', 'as Arrange has it') },
+    { whole: all, share: found('misted over', second.share, 'share', 'as Arrange has it') },
     (v) => v.whole * v.share,
   )
   return [...first, wish(second.colour, classes, { name: `${name}, second colour`, colouring: MISTED_IN_PAN, area })]
@@ -158,7 +171,7 @@ function wholeWishes(
       grows,
       state: stateOf(first.decoration.technique),
       colouring: first.decoration.colouring,
-      slurry: null,
+      base: null,
       pieces: sheets,
       area: sumOf(
         'whole sheets',
@@ -183,10 +196,12 @@ function wholeWishes(
 export const toColour = (
   wanted: readonly Decoration[],
   decorations: readonly PlannedDecoration[],
+  liquids: Liquids,
 ): readonly Coloured[] =>
   wanted.flatMap((decoration) => {
     const made = decorations.find(({ id }) => id === decoration.id)
-    return made ? [{ decoration, made }] : []
+    const conditioner = liquids[decoration.id]?.find(({ mixture }) => mixture === 'conditioner')?.ml ?? null
+    return made ? [{ decoration, made, conditioner }] : []
   })
 
 /** What a decoration dips into a stepped bath. */
