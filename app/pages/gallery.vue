@@ -5,6 +5,7 @@ import { roundTier, type Cake } from '#core/cake'
 import type { Plan } from '#core/plan'
 import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
+import { largestOf } from '~/components/arrange/flatSize'
 import { plantMesh } from '~/components/arrange/plantMesh'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
@@ -127,6 +128,7 @@ onMounted(async () => {
             :key="at"
             :piece="piece"
             :colour="piece.colour"
+            :largest="largestOf(each.plan.decorations[0]?.classes.slice(0, MOST_PIECES) ?? [])"
           />
         </div>
       </li>

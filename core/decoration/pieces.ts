@@ -48,6 +48,8 @@ export type PieceClass = {
   readonly seenHeight: Working
   readonly needed: Working
   readonly spares: Working
+  /** The same as they are handled: what is laid of several plies is one. */
+  readonly wholes: { readonly needed: Working; readonly spares: Working }
   /** Indexes of the elements that they make. */
   readonly members: readonly number[]
 }
@@ -212,6 +214,7 @@ export function piecesOf(
             plies,
             id: `${size} shade ${shade}`,
             size,
+            wholes: { needed, spares: group === most ? spares : NO_SPARES },
             needed: inPlies(needed, plies),
             spares: group === most ? inPlies(spares, plies) : NO_SPARES,
             shade,

@@ -56,11 +56,13 @@ describe('any decorations on a cake', () => {
         const cut = plan.groups.flatMap(({ parts }) => parts.map(({ id }) => id))
         expect([...cut].sort()).toEqual(made.flatMap(({ classes }) => classes.map(({ id }) => id)).sort())
 
-        const inGroups = plan.groups.reduce((sum, { sheets }) => sum + sheets.value, 0)
+        const inGroups = plan.groups.reduce((sum, { sheets }) => sum + sheets.value, 0) + (plan.torn?.needed.value ?? 0)
         const total = (all: readonly { readonly needed: { readonly value: number } }[]): number =>
           all.reduce((sum, { needed }) => sum + needed.value, 0)
         const inTally = plan.tally.find(({ id }) => id === 'paper')?.working?.value ?? 0
         expect([total(plan.sheets), total(plan.supplies), inTally]).toEqual([inGroups, inGroups, inGroups])
+        // What is cast is not cut of sheets: its paper is torn.
+        if (made.some(({ cast }) => cast !== null)) expect(plan.torn ?? plan.groups[0]).toBeDefined()
 
         for (const { working } of plan.tally)
           for (const each of working ? workingsBelow(working) : []) {

@@ -129,7 +129,7 @@ describe('decorations', () => {
       planOf().decorations.map(({ count }) => count.value),
     )
   })
-  it('each figure reaches what was typed', () => {
+  it('each figure reaches what was typed or what one starts with', () => {
     for (const made of planOf().decorations) {
       const hands = planOf()
         .work.making.find(({ decoration }) => decoration === made.id)!
@@ -138,7 +138,7 @@ describe('decorations', () => {
         for (const working of workingsBelow(top))
           expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)
       expect(
-        workingsBelow(made.count).some(({ source }) => source.from === 'typed'),
+        workingsBelow(made.count).some(({ source }) => source.from === 'typed' || source.from === 'starting'),
         made.name,
       ).toBe(true)
     }

@@ -32,7 +32,12 @@ const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(160).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   sizes: z.number().int().min(3).max(5).meta({ label: 'Sizes of petal', kind: 'count' }),
   petals: z.number().int().min(3).max(8).meta({ label: 'Petals of each size, from', kind: 'count' }),
-  petalsMost: z.number().int().min(3).max(9).meta({ label: 'to', kind: 'count', help: 'Each bloom its own' }),
+  petalsMost: z
+    .number()
+    .int()
+    .min(3)
+    .max(9)
+    .meta({ label: 'Petals of each size, to', kind: 'count', help: 'Each bloom its own' }),
   lapDeg: z.number().min(10).max(110).meta({ label: 'Lapped by', kind: 'angle', help: 'How deep they cup' }),
   wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below it, at least' }),
   ...wireFields,

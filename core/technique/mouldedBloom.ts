@@ -18,7 +18,7 @@ import { untilHandled } from './step'
 const parameters = z.strictObject({
   acrossMm: z.number().min(20).max(120).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   petals: z.number().int().min(2).max(5).meta({ label: 'Petals, from', kind: 'count', help: '2 to 5' }),
-  petalsMost: z.number().int().min(2).max(6).meta({ label: 'to', kind: 'count', help: 'Each bloom its own' }),
+  petalsMost: z.number().int().min(2).max(6).meta({ label: 'Petals, to', kind: 'count', help: 'Each bloom its own' }),
   stamens: z.number().int().min(0).max(24).meta({ label: 'Stamens', kind: 'count' }),
   wireMm: z.number().min(20).max(180).meta({ label: 'Stem', kind: 'length', help: 'Seen below it, at least' }),
   ...wireFields,

@@ -33,11 +33,11 @@ const petalCount = (least: number, most: number, label: string, help: string) =>
 const parameters = z.strictObject({
   acrossMm: z.number().min(12).max(140).meta({ label: 'Across', kind: 'length', help: 'Of the biggest' }),
   small: petalCount(2, 6, 'Small petals, from', 'At the heart; 2 for a bud'),
-  smallMost: petalCount(2, 8, 'to', 'Each bloom its own number between'),
+  smallMost: petalCount(2, 8, 'Small petals, to', 'Each bloom its own number between'),
   medium: petalCount(0, 8, 'Medium petals, from', 'None in a small bloom'),
-  mediumMost: petalCount(0, 8, 'to', 'Each bloom its own number between'),
+  mediumMost: petalCount(0, 8, 'Medium petals, to', 'Each bloom its own number between'),
   large: petalCount(0, 8, 'Large petals, from', 'Outside'),
-  largeMost: petalCount(0, 8, 'to', 'Each bloom its own number between'),
+  largeMost: petalCount(0, 8, 'Large petals, to', 'Each bloom its own number between'),
   lapDeg: z
     .number()
     .min(0)

@@ -25,6 +25,7 @@ import { useDecoration } from './editing'
 import ElementBar from './ElementBar.vue'
 import FinishSection from './FinishSection.vue'
 import FlatPiece from './FlatPiece.vue'
+import { largestOf } from './flatSize'
 import MakingSection from './MakingSection.vue'
 import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
@@ -267,6 +268,7 @@ const fitAll = (way: WayToFit): void =>
             :key="at"
             :piece="piece"
             :colour="piece.colour"
+            :largest="largestOf(made.classes.slice(0, MOST_DRAWN))"
           />
         </div>
         <PlantChoice

@@ -1,26 +1,24 @@
 <script setup lang="ts">
 import type { PieceClass } from '#core/decoration'
 import { computed } from 'vue'
-import { boxOf } from '#core/cut'
-import { cornersAlong, flipMove } from '#core/geometry'
+import { flipMove } from '#core/geometry'
 import { several } from '#core/quantity'
 import { pathData } from '#core/format/svg'
 import FigureLink from '~/components/working/FigureLink.vue'
+import { flatBox, type FlatSize } from './flatSize'
 
-const props = defineProps<{ piece: PieceClass; colour: string }>()
+/** `largest` is the largest of the pieces it is drawn beside, so that all are drawn to one scale. */
+const props = defineProps<{ piece: PieceClass; colour: string; largest?: FlatSize }>()
 
-/** Box of the outline and its flaps as they lie, arcs and all, for the picture's window, mm. */
-const box = computed(() =>
-  boxOf([props.piece.outline, ...props.piece.flaps].flatMap((outline) => cornersAlong(outline, CHORD_MM))),
-)
-const CHORD_MM = 0.5
 const EDGE = 0.06
+const window = computed<FlatSize>(() => props.largest ?? flatBox(props.piece))
 const view = computed(() => {
-  const { x, y, widthMm, heightMm } = box.value
-  const margin = EDGE * Math.max(widthMm, heightMm)
-  return `${x - margin} ${-y - heightMm - margin} ${widthMm + 2 * margin} ${heightMm + 2 * margin}`
+  const { x, y, widthMm, heightMm } = flatBox(props.piece)
+  const margin = EDGE * Math.max(window.value.widthMm, window.value.heightMm)
+  const [wide, high] = [window.value.widthMm + 2 * margin, window.value.heightMm + 2 * margin]
+  return `${x + widthMm / 2 - wide / 2} ${-y - heightMm / 2 - high / 2} ${wide} ${high}`
 })
-const line = computed(() => Math.max(box.value.widthMm, box.value.heightMm) / 90)
+const line = computed(() => Math.max(window.value.widthMm, window.value.heightMm) / 90)
 </script>
 
 <template>
@@ -75,8 +73,13 @@ const line = computed(() => Math.max(box.value.widthMm, box.value.heightMm) / 90
       />
     </svg>
     <figcaption class="text-center text-[0.86rem]">
-      <FigureLink :working="piece.needed" /> {{ piece.needed.value === 1 ? piece.name : several(piece.name) }} +
-      <FigureLink :working="piece.spares" /><span class="block text-ink-soft"
+      <FigureLink :working="piece.wholes.needed" />
+      {{ piece.wholes.needed.value === 1 ? piece.name : several(piece.name) }} +
+      <FigureLink :working="piece.wholes.spares" /><span
+        v-if="piece.plies > 1"
+        class="block text-[0.8rem] text-ink-soft"
+        >{{ piece.plies }} plies each</span
+      ><span class="block text-ink-soft"
         ><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span
       ><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span>
     </figcaption>

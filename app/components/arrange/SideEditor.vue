@@ -28,9 +28,9 @@ const foretold = computed(() => plan.value.dishes.foretold[props.decoration.id] 
 const map = computed(() => sideMapOf(stack.value))
 const view = computed(() => ({
   left: -map.value.halfWidthMm - 18,
-  top: -22,
+  top: -34,
   width: 2 * map.value.halfWidthMm + 36,
-  height: map.value.heightMm + 60,
+  height: map.value.heightMm + 72,
 }))
 const perPixel = computed(() =>
   width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / height.value) : 1,

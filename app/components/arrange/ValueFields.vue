@@ -33,7 +33,7 @@ const fields = computed(() => formFields(props.schema).filter(({ key }) => !prop
       v-else-if="field.kind === 'optional'"
       :schema="field.schema"
       :model-value="values[field.key] as number | null"
-      :none="none?.[field.key] ?? ''"
+      :none="none?.[field.key] ?? 'as it comes'"
       hide-help
       inline
       :title="field.help"

@@ -48,6 +48,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
         ><select
           class="h-8 rounded-md bg-paper-deep px-1 text-ink"
           :value="work.cutting.plies"
+          :data-testid="`plies-${work.id}`"
           @change="emit('change', { plies: Number(valueOf($event)) })"
         >
           <option v-for="plies in MOST_PLIES" :key="plies" :value="plies">{{ plies }}</option></select

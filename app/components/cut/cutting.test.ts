@@ -133,7 +133,9 @@ describe('sheets that are cut together', () => {
 
   it('say how many are cut at once, and that strips are folded', async () => {
     const ruffle = option.value.decorations.find(({ technique }) => technique === 'tornRuffle')!
-    await mount(WaysSection).get<HTMLSelectElement>(`[data-testid="layers-${ruffle.id}"]`).setValue('2')
+    const ways = mount(WaysSection)
+    await ways.get(`[data-testid="plies-${ruffle.id}"]`).setValue('2')
+    await ways.get(`[data-testid="layers-${ruffle.id}"]`).setValue('2')
     const group = plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === ruffle.id))!
     expect(mount(GroupSection, { props: { group } }).get('h2').text()).toContain('2 at once, strips folded in 2')
   })

@@ -39,8 +39,11 @@ const PUNCH_FROM = 12
 export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number, hour: number): readonly WayChoice[] {
   const parts = partsOf(work)
   if (parts.length === 0) return []
-  // Portions of discs are a way for what is one.
-  const ways = CUTTING_WAYS.filter((way) => way !== 'sectors' || parts.some(({ sector }) => sector))
+  // Portions of discs are a way for what is one; what is torn is torn in strips, whatever else there is.
+  const isTorn = parts.some(({ edge }) => edge === 'torn')
+  const ways = isTorn
+    ? (['boxes'] as const)
+    : CUTTING_WAYS.filter((way) => way !== 'sectors' || parts.some(({ sector }) => sector))
   const choices = ways.map((way): Omit<WayChoice, 'advised'> => {
     const plies = pliesOf({ ...work.cutting, way })
     if (isLaidByHand(way)) {
