@@ -60,7 +60,7 @@ test(
     expect(await headingOf(page)).toBe(before)
     const upper = page.getByTestId('handle-to')
     await upper.focus()
-    for (let press = 0; press < 3; press += 1) await page.keyboard.press('Shift+ArrowUp')
+    for (let press = 0; press < 8; press += 1) await page.keyboard.press('Shift+ArrowUp')
     await expect.poll(async () => sheetsIn(await headingOf(page))).toBeGreaterThan(sheetsIn(before))
     await undo(page)
     await undo(page)

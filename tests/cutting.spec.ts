@@ -7,13 +7,13 @@ const standIns = (cutter: string) => ({ cutter })
 test('the demo is cut by each way, and sheets are saved', async ({ page }) => {
   await openLeaf(page, 'cut')
   const groups = page.getByTestId('cut-group')
-  await expect(groups).toHaveCount(4)
+  await expect(groups).toHaveCount(5)
   await page.getByTestId('way-globes').selectOption('punch')
   await settled(page)
   const punched = page.getByRole('region', { name: /punch/ })
   await expect(punched.getByTestId('cut-sheet').first()).toBeVisible()
   await expect(punched).toContainText(/\d+ strokes/)
-  await page.getByTestId('way-collar').selectOption('template')
+  await page.getByTestId('way-lace').selectOption('template')
   await settled(page)
   await expect(
     page
@@ -153,7 +153,7 @@ test('a piece is moved by keys, its sheet is locked by that, and a piece never g
 test('what is left of a sheet is kept in stock for the next commission, and used up', async ({ page }) => {
   await openLeaf(page, 'cut')
   const left = page.getByTestId('offcuts')
-  await expect(left).toContainText(/About [\d.]+ g of offcuts; [\d.]+ g of them go into glue/)
+  await expect(left).toContainText(/About [\d.]+ g of offcuts; glue and slurry take [\d.]+ g/)
   await left.getByRole('button', { name: 'Keep in stock' }).first().click()
   const kept = left.getByRole('button', { name: /is used up/ })
   await expect(kept.first()).toBeVisible()

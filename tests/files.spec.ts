@@ -23,9 +23,9 @@ const broken: readonly (readonly [string, (text: string) => string, RegExp])[] =
     'a later version',
     (text) =>
       changed(text, (content) => {
-        content.version = 9
+        content.version = 10
       }),
-    /version 9/,
+    /version 10/,
   ],
   [
     'a commission without tiers',

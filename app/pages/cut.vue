@@ -38,7 +38,7 @@ const pieces = computed(() => plan.value.tally.find(({ id }) => id === 'pieces')
       <div class="grid min-w-0 content-start gap-7">
         <div class="grid gap-4"><WaysSection /><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" /></div>
         <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
-        <OffcutSection v-if="plan.groups.length > 0" />
+        <OffcutSection v-if="plan.groups.length > 0 || plan.torn" />
       </div>
       <aside class="grid content-start gap-5" aria-label="Shelf">
         <ShelfSection />

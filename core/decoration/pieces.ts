@@ -4,6 +4,7 @@ import type { Decoration } from '../commission'
 import type { Breakage } from '../learn'
 import { derive, found, several, sumOf, type Working } from '../quantity'
 import {
+  piecesIn,
   seenAs,
   SWEEP_DEG,
   techniqueOf,
@@ -118,9 +119,10 @@ function sizeCount(count: Working, many: number, shade: boolean): Working {
 }
 
 /** How many of a kind some elements take: as many each, or as many as each of them was given. */
-function piecesNeeded({ name, perElement, countFor }: PieceKind, elements: Working, group: Group): Working {
-  if (countFor) {
-    const counts = group.map(countFor)
+function piecesNeeded(kind: PieceKind, elements: Working, group: Group): Working {
+  const { name, perElement, mostPerElement } = kind
+  if (mostPerElement) {
+    const counts = group.map(({ seed }) => piecesIn(kind, seed))
     const [least, most] = [Math.min(...counts), Math.max(...counts)]
     return derive(
       several(name),

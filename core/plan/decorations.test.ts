@@ -33,6 +33,11 @@ const saidIn = ({ cautions, careCard, tally, work, supplies, dryings }: Plan): s
   ])
 
 describe('any decorations on a cake', () => {
+  // Plans are worked out aside and sent over, which only data can be.
+  it.each(TECHNIQUES)('$name is planned as data alone', ({ id, compositions }) => {
+    const plan = planOf(onTwoTiers([aDecoration('group-0', id as TechniqueId, compositions[0]!)], NOW))
+    expect(structuredClone(plan)).toEqual(plan)
+  })
   it('plan without fail: film is spoken of where film is, every piece is on a sheet or named, counts agree', () =>
     fc.assert(
       fc.property(someGroups, (decorations) => {

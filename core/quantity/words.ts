@@ -2,7 +2,7 @@
 const SEVERAL: readonly (readonly [RegExp, string])[] = [
   [/^(\w+)( of .+)$/, '$1s$2'],
   [/leaf$/, 'leaves'],
-  [/ply$/, 'plies'],
+  [/([^aeiou])y$/, '$1ies'],
   [/(ch|sh|x|ss)$/, '$1es'],
 ]
 

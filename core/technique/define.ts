@@ -148,13 +148,13 @@ export type PieceKind = {
   readonly face: string
   readonly width: Working
   readonly height: Working
+  /** How many of them an element takes; at least, where no two are alike and `mostPerElement` says how many at most. */
   readonly perElement: number
+  readonly mostPerElement?: number
   /** The sector of a disc it is, for what is cut in portions. */
   readonly sector?: Sector
   /** Sheets laid on one another for one such piece; its spares are whole pieces. */
   readonly plies?: number
-  /** How many of them an element takes, where no two are alike; `perElement` is the mean. */
-  readonly countFor?: (element: PlacedElement) => number
   /** Cut straight along a ruler, or torn along one: such pieces lie edge to edge; torn ones begin at the very edge. */
   readonly edge?: 'ruler' | 'torn'
   /** A petal, whose shape the petal editor draws. */

@@ -78,6 +78,7 @@ export {
 export type { Mesh, MeshFace, MeshLine } from './mesh'
 export { frameOf, type Frame } from './frame'
 export { chosen } from './chosen'
+export { piecesIn } from './pieceCount'
 export { MIXTURE_IDS, type Fixing, type LiquidUse, type MixtureId, type SupplyUse } from './liquid'
 export type { Ingredient } from '../material'
 export {

@@ -13,7 +13,7 @@ import {
   openBloom,
   patchedLeaf,
   TECHNIQUES,
-  type PlacedElement,
+  piecesIn,
   type Technique,
   type Wiring,
 } from '.'
@@ -33,8 +33,7 @@ const rounded = (...workings: readonly { readonly value: number }[]) =>
 describe('flowers and foliage worked by hand', () => {
   it('an open bloom 50 mm across: longest petal 29.8 mm; 3 to 5, 4 to 7 and 3 to 7 petals, each bloom its own', () => {
     const pieces = openBloom.pieces({ ...openBloom.startingParameters, acrossMm: 50, lapDeg: 20 }, 1)
-    const counts = (at: number) =>
-      Array.from({ length: 60 }, (_, seed) => pieces[at]!.countFor!({ seed: seed * 7919 } as PlacedElement))
+    const counts = (at: number) => Array.from({ length: 60 }, (_, seed) => piecesIn(pieces[at]!, seed * 7919))
     expect([0, 1, 2].map((at) => [Math.min(...counts(at)), Math.max(...counts(at))])).toEqual([
       [3, 5],
       [4, 7],

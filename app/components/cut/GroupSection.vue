@@ -133,7 +133,7 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
 <template>
   <section
     class="[contain-intrinsic-size:auto_24rem] [content-visibility:auto]"
-    :aria-label="`${sizes} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}`"
+    :aria-label="`${sizes} of ${paperOf(group.paper).name}, ${words.name.toLowerCase()}${atOnce}`"
     data-testid="cut-group"
   >
     <h2 class="part-title">

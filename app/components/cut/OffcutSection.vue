@@ -93,7 +93,7 @@ const letGo = (id: string): void =>
     <h2 id="offcuts" class="part-title mb-1">What is left</h2>
     <p class="text-[0.94rem]">
       About <FigureLink :working="offcuts" after=" of offcuts" /><template v-if="wanted.value > 0"
-        >; <FigureLink :working="wanted" after=" of them" /> go into glue and slurry</template
+        >; glue and slurry take <FigureLink :working="wanted" /></template
       ><template v-if="patches && patches.value > 0"
         >, small patches for <FigureLink :working="patches" /> places are torn from them</template
       >.

@@ -1,7 +1,8 @@
 import type { Point3 } from '../../geometry'
-import { between, derive, seededStream, seedFor, starting, type Working } from '../../quantity'
+import { between, derive, seededStream, starting, type Working } from '../../quantity'
 import type { ShrinkBelief } from '../../learn'
 import { dampShrink } from '../flat'
+import { piecesIn } from '../pieceCount'
 import type { Mesh, MeshBead, MeshFace, MeshLine } from '../mesh'
 import { halfWidthAt, notchAt, waveAt, type PetalShape } from './outline'
 
@@ -19,16 +20,9 @@ export type PetalLayer = {
   readonly raisedDeg: number
 }
 
-/** How many petals of a whorl one bloom has, by its seed: any number of its range, each as likely. */
+/** How many petals of a whorl one bloom has, by its seed; counted as they are cut. */
 export function petalsOf({ name, petals, most }: Pick<PetalLayer, 'name' | 'petals' | 'most'>, seed: number): number {
-  if (most <= petals) return petals
-  const stream = seededStream(
-    seedFor(
-      seed,
-      [...name].reduce((sum, letter) => sum + letter.charCodeAt(0), 0),
-    ),
-  )
-  return petals + Math.floor(stream() * (most - petals + 1))
+  return piecesIn({ name: `${name} petal`, perElement: petals, mostPerElement: most }, seed)
 }
 
 /** How petals bend on the way from foot to tip: inwards above 0, as in a bowl, outwards below; degrees. */

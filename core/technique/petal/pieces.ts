@@ -1,8 +1,8 @@
 import { polyline } from '../../geometry'
 import { derive, found, starting, type Working } from '../../quantity'
 import type { AssemblyMove } from '../assembly'
-import type { PieceKind, PlacedElement } from '../define'
-import { petalsOf, type PetalLayer } from './bloom'
+import type { PieceKind } from '../define'
+import type { PetalLayer } from './bloom'
 import { petalOutline, type PetalShape } from './outline'
 
 /** A hand cuts no smaller petal than this, mm. */
@@ -58,7 +58,7 @@ export function petalPieces(
       width,
       height,
       perElement: petals,
-      ...(most > petals && { countFor: (element: PlacedElement) => petalsOf({ name, petals, most }, element.seed) }),
+      ...(most > petals && { mostPerElement: most }),
     }
   })
 }
