@@ -1,4 +1,4 @@
-export { gluesFor, gluingsOf, setMinOf, type Gluing } from './gluing'
+export { gluesFor, setMinOf, type Gluing } from './gluing'
 export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { extentOf, faceDm2 } from './extent'

@@ -1,14 +1,13 @@
 /** The pieces of a decoration: by kind, size and shade, with how many are needed and spare. */
-import { outlineAreaMm2, outlineLengthMm, type Outline } from '../geometry'
+import type { Outline } from '../geometry'
 import type { Decoration } from '../commission'
 import type { Breakage } from '../learn'
-import { derive, found, several, sumOf, type Working } from '../quantity'
+import { derive, found, several, type Working } from '../quantity'
 import {
   piecesIn,
   seenAs,
   SWEEP_DEG,
   techniqueOf,
-  type FinishedExtent,
   type Means,
   type PieceKind,
   type PlacedElement,

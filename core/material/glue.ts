@@ -19,7 +19,7 @@ export type Glue = {
   readonly say: string
 }
 
-export const GLUES = [
+const GLUES = [
   {
     id: 'pipingGel',
     name: 'piping gel',

@@ -9,7 +9,7 @@ type BenchSupply = {
   readonly pack: number
 }
 
-export const BENCH_SUPPLIES = [
+const BENCH_SUPPLIES = [
   { id: 'kitchenPaper', name: 'kitchen paper, sheets', shelf: 'equipment', kind: 'count', pack: 100 },
   { id: 'fryingOil', name: 'plain oil for frying', shelf: 'liquid', kind: 'volume', pack: 1000 },
   { id: 'colouredSugar', name: 'coloured sugar', shelf: 'liquid', kind: 'mass', pack: 100 },

@@ -43,7 +43,7 @@ type Placed = ReturnType<typeof placed>
 /** From where everything stands to sheets, colours and rests. */
 function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option, decorations, learned }: Placed) {
   const { commission, workshop, nested = {} } = inputs
-  const { brief, bench } = commission
+  const { brief } = commission
   const made = decorations.filter(({ elements }) => elements.length > 0)
   const paper = stages.paper({ made, commission, workshop, nested })
   const { groups } = paper

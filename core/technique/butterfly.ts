@@ -141,7 +141,9 @@ export const butterfly = defineTechnique({
     {
       id: 'fold',
       name: 'Fold and colour',
-      say: 'Fold along the body over a ruler’s edge. Colour both faces, the edges a little deeper. On a loop: its wire glued behind the body, a patch over it.',
+      say:
+        'Fold along the body over a ruler’s edge. Colour both faces, the edges a little deeper. ' +
+        'On a loop: its wire glued behind the body, a patch over it.',
       minutes: { perPiece: 1, fixed: 3 },
       rest: fixed(15),
     },

@@ -18,7 +18,7 @@ export async function startJob(
 }
 
 /** Types into a field and leaves it. */
-export async function type(page: Page, field: ReturnType<Page['getByLabel']>, text: string): Promise<void> {
+async function type(page: Page, field: ReturnType<Page['getByLabel']>, text: string): Promise<void> {
   await field.fill(text)
   await field.press('Enter')
   await settled(page)

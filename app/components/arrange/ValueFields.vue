@@ -18,6 +18,8 @@ const emit = defineEmits<{ set: [key: string, value: number | string | boolean |
 
 const id = useId()
 const fields = computed(() => formFields(props.schema).filter(({ key }) => !props.leaveOut?.includes(key)))
+/** Where nothing is typed it is worked out. */
+const optionalOf = (key: string): number | null => (props.values[key] ?? null) as number | null
 </script>
 
 <template>
@@ -32,7 +34,7 @@ const fields = computed(() => formFields(props.schema).filter(({ key }) => !prop
     <QuantityField
       v-else-if="field.kind === 'optional'"
       :schema="field.schema"
-      :model-value="values[field.key] as number | null"
+      :model-value="optionalOf(field.key)"
       :none="none?.[field.key] ?? 'as it comes'"
       hide-help
       inline

@@ -21,7 +21,7 @@ export type PetalLayer = {
 }
 
 /** How many petals of a whorl one bloom has, by its seed; counted as they are cut. */
-export function petalsOf({ name, petals, most }: Pick<PetalLayer, 'name' | 'petals' | 'most'>, seed: number): number {
+function petalsOf({ name, petals, most }: Pick<PetalLayer, 'name' | 'petals' | 'most'>, seed: number): number {
   return piecesIn({ name: `${name} petal`, perElement: petals, mostPerElement: most }, seed)
 }
 
