@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { whenTrue } from '../../tests/any/whenTrue'
 import { afterPress } from './underTheFinger'
 
 describe('what would move the page', () => {
@@ -29,7 +30,7 @@ describe('what would move the page', () => {
     at('inside', 'pointerup')
     at('inside', 'click')
     expect(clicked).toHaveBeenCalledOnce()
-    await vi.waitFor(() => expect(passed).toEqual([2]))
+    await whenTrue(() => expect(passed).toEqual([2]))
     pass(3)
     expect(passed).toEqual([2, 3])
   })
@@ -40,6 +41,6 @@ describe('what would move the page', () => {
     at('button', 'pointerdown')
     pass(1)
     at('button', 'pointercancel')
-    await vi.waitFor(() => expect(passed).toEqual([1]))
+    await whenTrue(() => expect(passed).toEqual([1]))
   })
 })

@@ -5,6 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { LEAF_KINDS, PETAL_SHAPES, PLANTS, type PetalShape } from '#core/technique'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
 import { beginAgain, commission, option, plan, workshop } from '../../../tests/any/plannedDemo'
+import { whenTrue } from '../../../tests/any/whenTrue'
 import { useArranging } from './arranging'
 import AssemblySection from './AssemblySection.vue'
 import BouquetLeaf from './BouquetLeaf.vue'
@@ -123,13 +124,13 @@ describe('the petal that is shaped', () => {
         configurable: true,
       })
       await input.trigger('change')
-      await vi.waitFor(() => expect(mounted.find('[role="status"]').exists()).toBe(true))
+      await whenTrue(() => expect(mounted.find('[role="status"]').exists()).toBe(true))
     }
     await bring('<svg><script>1</script></svg>')
     expect(mounted.get('[role="status"]').text()).toContain('What was here is kept')
     expect(changes(mounted)).toEqual([])
     await bring(svg)
-    await vi.waitFor(() => expect(changes(mounted)).toHaveLength(1))
+    await whenTrue(() => expect(changes(mounted)).toHaveLength(1))
     const [brought] = changes(mounted)
     expect(Math.abs(brought!.wide! - shape.wide)).toBeLessThan(0.06)
     expect(Math.abs(brought!.point! - shape.point)).toBeLessThan(0.2)

@@ -3,6 +3,7 @@ import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
+import { whenTrue } from '../../../tests/any/whenTrue'
 import ChecklistSection from '../deliver/ChecklistSection.vue'
 import CountSection from '../deliver/CountSection.vue'
 import SignOffSection from '../deliver/SignOffSection.vue'
@@ -88,7 +89,7 @@ describe('shopping', () => {
     Object.defineProperty(input.element, 'files', { value: [new File(['eggs;12'], 'eggs.csv')], configurable: true })
     const before = workshop.value.stock
     await input.trigger('change')
-    await vi.waitFor(async () => {
+    await whenTrue(async () => {
       await flushPromises()
       expect(mounted.get('[role="alert"]').text()).toContain('eggs.csv, line 1')
     })

@@ -5,6 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Plan } from '#core/plan'
 import type { Slot, Timetable } from '#core/schedule'
 import { beginAgain, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
+import { whenTrue } from '../../../tests/any/whenTrue'
 import BusySection from './BusySection.vue'
 import RiskNote from './RiskNote.vue'
 import SlotNote from './SlotNote.vue'
@@ -150,7 +151,7 @@ describe('hours when somebody cannot', () => {
     const field = mounted.get<HTMLInputElement>('[data-testid="busy-file"]')
     Object.defineProperty(field.element, 'files', { value: [new File([text], 'mine.ics')], configurable: true })
     await field.trigger('change')
-    await vi.waitFor(() => {
+    await whenTrue(() => {
       if (workshop.value.busy.length === 0 && !mounted.find('[role="alert"]').exists()) throw new Error('not yet')
     })
   }
