@@ -54,7 +54,7 @@ const sheetsOf = ({ plan }: ShownBeginning): string => plan.tally.find(({ id }) 
         <p class="mt-1 flex items-center justify-between gap-2">
           <span class="text-[0.86rem]">{{ sheetsOf(each) }}</span><button
             type="button"
-            class="button min-h-9 px-3 text-[0.88rem]"
+            class="button min-h-9 shrink-0 px-3 text-[0.88rem] whitespace-nowrap"
             @click="layOn(each)"
           >
             Lay it on

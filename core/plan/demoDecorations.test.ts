@@ -129,7 +129,7 @@ describe('decorations', () => {
       planOf().decorations.map(({ count }) => count.value),
     )
   })
-  it('each figure reaches what was typed or what one starts with', () => {
+  it('each figure reaches what was typed, or what one starts with where nothing was changed', () => {
     for (const made of planOf().decorations) {
       const hands = planOf()
         .work.making.find(({ decoration }) => decoration === made.id)!
@@ -138,9 +138,13 @@ describe('decorations', () => {
         for (const working of workingsBelow(top))
           expect(workingSentence(working, 'imperial')).not.toMatch(/[{}]|NaN|undefined/)
       expect(
-        workingsBelow(made.count).some(({ source }) => source.from === 'typed' || source.from === 'starting'),
+        workingsBelow(made.count).some(({ source }) => ['typed', 'starting'].includes(source.from)),
         made.name,
       ).toBe(true)
     }
+    const [moths] = planOf((commission) => {
+      Object.assign(paperOf(commission, 'butterfly').composition, { count: 5 })
+    }).decorations.filter(({ technique }) => technique === 'butterfly')
+    expect(workingsBelow(moths!.count).map(({ source }) => source.from)).toContain('typed')
   })
 })
