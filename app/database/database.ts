@@ -7,6 +7,7 @@ import { workshopFrom5 } from '#core/format/upgrade6Workshop'
 import { from6 } from '#core/format/upgrade7'
 import { from7 } from '#core/format/upgrade8'
 import { from8 } from '#core/format/upgrade9'
+import { from9 } from '#core/format/upgrade10'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -128,5 +129,8 @@ export class StudioDatabase extends Dexie {
     this.version(9)
       .stores({})
       .upgrade((transaction) => bringUp(transaction, from8))
+    this.version(10)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from9))
   }
 }

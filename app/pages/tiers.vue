@@ -2,7 +2,18 @@
 import { Plus, Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
-import { boardSchema, extentMm, insetShape, roundShape, shapeSchema, type Tier } from '#core/cake'
+import {
+  boardSchema,
+  extentMm,
+  insetShape,
+  MOST_TIERS,
+  oneBeside,
+  pilesIn,
+  roundShape,
+  shapeSchema,
+  tierWords,
+  type Tier,
+} from '#core/cake'
 import OptionTabs from '~/components/options/OptionTabs.vue'
 import { useLit } from '~/components/stand/lit'
 import BoxFitSection from '~/components/tiers/BoxFitSection.vue'
@@ -17,7 +28,6 @@ import { usePlanned } from '~/composables/planned'
 const { cake, plan, editCake, cautionsOn } = usePlanned()
 const lit = useLit()
 const cautions = cautionsOn('tiers')
-const MOST_TIERS = 8
 const LEAST_ACROSS_MM = 60
 const NARROWER_MM = 60
 
@@ -31,25 +41,41 @@ const standing = computed(() =>
     })
     .reverse(),
 )
-const nameOf = (index: number): string =>
-  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
+const piles = computed(() => pilesIn(plan.value.stack))
+/** Bottom and top where they stand on one another, cakes by number where they stand loose. */
+const nameOf = (index: number): string => {
+  const words = tierWords(plan.value.stack, index)
+  return words === 'the tier' ? 'Tier' : words.charAt(0).toUpperCase() + words.slice(1)
+}
 
 const setTier = (index: number, label: string, change: (tier: Tier) => void): void =>
   editCake(label, ({ tiers }) => change(tiers[index]!), `${label} ${index}`)
 
+const newId = (): string => `tier-${crypto.randomUUID().slice(0, 8)}`
+
 function addTier(): void {
   editCake('add a tier', ({ tiers }) => {
     const below = tiers.at(-1)!
-    const number = tiers.reduce((most, { id }) => Math.max(most, Number(/\d+$/.exec(id)?.[0] ?? 0)), tiers.length) + 1
     const acrossMm = Math.max(LEAST_ACROSS_MM, Math.round(2 * extentMm(below.shape).sideways) - NARROWER_MM)
     // It begins in the shape it stands on, where there is room for that shape.
     const alike = shapeSchema.safeParse(insetShape(JSON.parse(JSON.stringify(below.shape)), NARROWER_MM / 2))
     tiers.push({
       ...JSON.parse(JSON.stringify(below)),
-      id: `tier-${number}`,
+      id: newId(),
+      stands: 'stacked',
       shape: alike.success ? alike.data : roundShape(acrossMm),
       spacer: null,
     })
+  })
+}
+
+/** A cake like the first, loose on the board beside the others, the board made wide enough. */
+function addBeside(): void {
+  const added = oneBeside(cake.value, newId())
+  if (!added) return
+  editCake('add a cake beside', (each) => {
+    each.tiers.push(added.tier)
+    each.board.acrossMm = added.boardAcrossMm
   })
 }
 
@@ -70,7 +96,9 @@ function moveTier(index: number, by: 1 | -1): void {
   <div class="grid gap-5">
     <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-1">
       <LeafHeading title="The cake, tier by tier" class="mb-0!"
-        >Sizes over the covering, at the foot; from the top down as it stands.</LeafHeading
+        >Sizes over the covering, at the foot; from the top down as it stands<template v-if="piles > 1"
+          >, {{ piles }} cakes loose on one board</template
+        >.</LeafHeading
       >
       <OptionTabs />
     </div>
@@ -89,6 +117,7 @@ function moveTier(index: number, by: 1 | -1): void {
           :name="nameOf(index)"
           :is-top="index === cake.tiers.length - 1"
           :is-bottom="index === 0"
+          :may-stand-loose="index > 0"
           @change="(label, change) => setTier(index, label, change)"
           @move="(by) => moveTier(index, by)"
           @remove="removeTier(index)"
@@ -98,6 +127,15 @@ function moveTier(index: number, by: 1 | -1): void {
     <div class="flex flex-wrap items-end gap-6">
       <button type="button" class="button button-go" :disabled="cake.tiers.length >= MOST_TIERS" @click="addTier">
         <Plus class="size-4.5" aria-hidden="true" />Add a tier on top
+      </button>
+      <button
+        type="button"
+        class="button"
+        data-testid="add-beside"
+        :disabled="cake.tiers.length >= MOST_TIERS || !oneBeside(cake, 'next')"
+        @click="addBeside"
+      >
+        <Plus class="size-4.5" aria-hidden="true" />Add a cake beside
       </button>
       <label class="block w-28 text-[0.8rem] text-ink-soft"
         >Board<select

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { optionSchema } from '#core/commission'
 import { dishLabels } from '#core/draw'
 import { printQuantity } from '#core/quantity'
-import { COLOURING_WORDS, colourWords } from '#core/tint'
+import { COLOURING_WORDS, colourWords, doseWords } from '#core/tint'
 import BathSection from '~/components/tint/BathSection.vue'
 import ColouringSection from '~/components/tint/ColouringSection.vue'
 import DishSection from '~/components/tint/DishSection.vue'
@@ -34,7 +34,9 @@ const isDipped = computed(
 /** Cards to lay before the dishes. */
 const doseText = (dye: string, drops: number): string => {
   const known = [...plan.value.dishes.dyes.film, ...plan.value.dishes.dyes.wafer]
-  return `${known.find((each) => each.dye.id === dye)?.dye.name ?? dye} ${drops} ${drops === 1 ? 'drop' : 'drops'}`
+  const { name, base } = known.find((each) => each.dye.id === dye)!.dye
+  const { amount, beside } = doseWords({ base }, drops, preferences.units)
+  return `${name} ${amount}${base === 'powder' ? `, ${beside}` : ''}`
 }
 const volume = (ml: number): string => printQuantity(ml, 'volume', preferences.units)
 const labels = computed(() => [
@@ -76,6 +78,15 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
     <LookChoice v-if="colours" class="mb-4" />
     <BathSection v-for="(bath, at) in baths" :key="bath.id" class="mb-7" :bath="bath" :first="firstOf(at)" />
     <DishSection class="mb-7" :first="firstOf(baths.length)" />
+    <p
+      v-for="{ decoration, name, dyes, because } in plan.dishes.leftOut"
+      :key="decoration"
+      class="mb-3 max-w-3xl rounded-xl bg-look-soft px-4 py-2.5 text-[0.92rem]"
+      data-testid="left-out"
+    >
+      {{ name }} is mixed without {{ dyes.join(', ') }}: {{ because }}. Where the rest does not reach the colour, its
+      dish says so.
+    </p>
     <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.4fr_1fr]">
       <ColouringSection />
       <section class="grid content-start gap-3">

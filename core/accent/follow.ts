@@ -1,6 +1,6 @@
 /** Accents that follow a composition: counted by its elements, denser at its heart, thinning outwards. */
 import { z } from 'zod'
-import { stackHeightMm, type StandingTier } from '../cake'
+import { firstPile, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, seedFor, typed } from '../quantity'
 import { frameOf, type Layout, type Mesh, type PlacedElement, type Wall, type SeenSize } from '../technique'
 import { ACCENTS } from './kinds'
@@ -60,11 +60,11 @@ function topperPlace(stack: readonly StandingTier[], seed: number): Layout {
     elements: [
       {
         index: 0,
-        tier: stack.length - 1,
+        tier: firstPile(stack).length - 1,
         on: 'top',
         angleDeg: 0,
         spanDeg: 0,
-        heightMm: stackHeightMm(stack),
+        heightMm: firstPile(stack).at(-1)!.topMm,
         outMm: 0,
         size: 1,
         rollDeg: 0,

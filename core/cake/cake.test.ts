@@ -7,9 +7,12 @@ import {
   coveringAmount,
   edgePoints,
   edgeScale,
+  extentMm,
   fitInBox,
   isWithin,
   leanDeg,
+  oneBeside,
+  pilesIn,
   reachMm,
   roundTier,
   sectionAt,
@@ -18,6 +21,8 @@ import {
   supportsOf,
   surfacesOf,
   tierAt,
+  tierSchema,
+  tierWords,
   wallPoint,
   type Cake,
   type StandingTier,
@@ -94,6 +99,79 @@ describe('a stack of tiers', () => {
   ])('does not take %j', (change) =>
     expect(cakeSchema.safeParse({ ...cake(roundTier('x', 200, 100)), ...change }).success).toBe(false),
   )
+})
+
+describe('loose cakes', () => {
+  const loose = (id: string, acrossMm: number, heightMm: number, rightMm: number): Tier => ({
+    ...roundTier(id, acrossMm, heightMm),
+    stands: 'loose',
+    offset: { rightMm, backMm: 0 },
+  })
+  const row = stackTiers(
+    cake(
+      roundTier('low', 200, 100),
+      roundTier('high', 120, 80),
+      loose('left', 100, 60, -250),
+      loose('right', 90, 70, 240),
+    ),
+  )
+  it('each stand on the board: 100 + 80 mm in one pile, 60 and 70 mm beside it', () => {
+    expect(row.map(({ footMm, topMm, pile }) => [pile, footMm, topMm])).toEqual([
+      [0, 0, 100],
+      [0, 100, 180],
+      [1, 0, 60],
+      [2, 0, 70],
+    ])
+    expect(row.map(({ carries }) => carries)).toEqual([true, false, false, false])
+    expect(stackHeightMm(row)).toBe(180)
+    expect(pilesIn(row)).toBe(3)
+  })
+  it('carry nothing of their neighbours: only the tier below the upper one takes dowels', () =>
+    expect(supportsOf(row, new Set(), new Set()).map(({ tier }) => tier)).toEqual([0]))
+  it('are called by their number, tiers of a pile by theirs', () =>
+    expect(row.map((_, index) => tierWords(row, index))).toEqual([
+      'cake 1, bottom tier',
+      'cake 1, top tier',
+      'cake 2',
+      'cake 3',
+    ]))
+  it('are climbed by a sweep in the first pile only', () => expect(tierAt(row, 500).id).toBe('high'))
+  it('one more stands 40 mm beside the first, on a board wide enough, then one to the left', () => {
+    const board = { outline: 'square', acrossMm: 200, thicknessMm: 12 } as const
+    const one = { board, tiers: [roundTier('a', 100, 60)] }
+    const first = oneBeside(one, 'b')!
+    // 50 + 40 + 50 mm to the right; the board reaches 140 + 50 + 20 mm to both sides.
+    expect([first.tier.offset.rightMm, first.boardAcrossMm]).toEqual([140, 420])
+    const two = { board: { ...board, acrossMm: first.boardAcrossMm }, tiers: [...one.tiers, first.tier] }
+    expect(oneBeside(two, 'c')!.tier.offset).toEqual({ rightMm: -140, backMm: 0 })
+  })
+  it('never stand in one another, however many, and always where the tier may stand', () =>
+    fc.assert(
+      fc.property(anyTier, fc.integer({ min: 1, max: 8 }), (tier, more) => {
+        let all: Cake = { board: { outline: 'round', acrossMm: 300, thicknessMm: 12 }, tiers: [tier] }
+        for (let at = 0; at < more; at += 1) {
+          const added = oneBeside(all, `new ${at}`)
+          if (added) all = { ...all, tiers: [...all.tiers, added.tier] }
+        }
+        expect(all.tiers.every(({ offset }) => tierSchema.shape.offset.safeParse(offset).success)).toBe(true)
+        const grounds = stackTiers(all).map(({ shape, turnDeg, middle }) => ({
+          ...middle,
+          ...extentMm(shape, turnDeg),
+        }))
+        grounds.forEach((one, at) =>
+          grounds
+            .slice(at + 1)
+            .forEach((other) =>
+              expect(
+                Math.max(
+                  Math.abs(one.x - other.x) - one.sideways - other.sideways,
+                  Math.abs(one.y - other.y) - one.frontBack - other.frontBack,
+                ),
+              ).toBeGreaterThan(38),
+            ),
+        )
+      }),
+    ))
 })
 
 describe('the side of a tier', () => {

@@ -32,8 +32,20 @@ export {
   type Surfaces,
 } from './side'
 export { flatSides, type FlatSide } from './faces'
-export { leanDeg, stackHeightMm, stackTiers, tierAt } from './stack'
+export { oneBeside } from './beside'
+export { firstPile, leanDeg, pilesIn, stackHeightMm, stackTiers, tierAt, tierOn, tierWords } from './stack'
 export { sectionAt, type StandingTier } from './standing'
 export { supportsOf, type Support } from './support'
-export { boardSchema, cakeSchema, roundTier, spacerSchema, tierSchema, type Board, type Cake, type Tier } from './tier'
+export {
+  boardSchema,
+  cakeSchema,
+  MOST_TIERS,
+  roundTier,
+  spacerSchema,
+  stackedTiers,
+  tierSchema,
+  type Board,
+  type Cake,
+  type Tier,
+} from './tier'
 export { warmThrough, type Warming } from './warming'

@@ -12,16 +12,18 @@ export function leanDeg({ shape, heightMm, taperDeg }: Pick<Tier, 'shape' | 'hei
   return Math.min(taperDeg, most)
 }
 
-/** The tiers in place, bottom up. */
+/** The tiers in place, each pile bottom up from the board. */
 export function stackTiers({ tiers }: { readonly tiers: readonly Tier[] }): readonly StandingTier[] {
-  let reachedMm = 0
+  let [reachedMm, pile] = [0, 0]
   const standing = tiers.map((tier, index): PlacedTier => {
+    if (index > 0 && tier.stands === 'loose') [reachedMm, pile] = [0, pile + 1]
     const footMm = reachedMm + (tier.spacer?.heightMm ?? 0)
     const spacer = tier.spacer ? { acrossMm: tier.spacer.acrossMm, footMm: reachedMm } : null
     reachedMm = footMm + tier.heightMm
     return {
       id: tier.id,
       index,
+      pile,
       covering: tier.covering,
       isDummy: tier.inside === 'dummy' || tier.covering === 'dummy',
       colour: tier.colour,
@@ -35,19 +37,47 @@ export function stackTiers({ tiers }: { readonly tiers: readonly Tier[] }): read
       perimeterMm: perimeterMm(tier.shape),
     }
   })
-  return standing.map((tier, index) => ({ ...tier, ledge: ledgeAbove(tier, standing[index + 1] ?? null) }))
+  return standing.map((tier, index) => {
+    const next = standing[index + 1]
+    const above = next?.pile === tier.pile ? next : null
+    return { ...tier, carries: above !== null, ledge: ledgeAbove(tier, above) }
+  })
 }
 
-/** Height of the tiers together, mm above the board's top. */
-export const stackHeightMm = (stack: readonly Pick<StandingTier, 'topMm'>[]): number => stack.at(-1)?.topMm ?? 0
+/** Height of the highest pile, mm above the board's top. */
+export const stackHeightMm = (stack: readonly Pick<StandingTier, 'topMm'>[]): number =>
+  Math.max(0, ...stack.map(({ topMm }) => topMm))
+
+/** The tier that stands on another, if any. */
+export const tierOn = (stack: readonly StandingTier[], { index, carries }: StandingTier): StandingTier | null =>
+  carries ? stack[index + 1]! : null
+
+/** The tiers of the first pile: what climbs from tier to tier climbs there. */
+export const firstPile = (stack: readonly StandingTier[]): readonly StandingTier[] =>
+  stack.filter(({ pile }) => pile === 0)
+
+/** How many piles stand on the board. */
+export const pilesIn = (stack: readonly StandingTier[]): number => (stack.at(-1)?.pile ?? -1) + 1
+
+/** What a tier is called: bottom, top and numbers in one pile; cakes by their number where several stand loose. */
+export function tierWords(stack: readonly Pick<StandingTier, 'pile' | 'index'>[], index: number): string {
+  const piles = new Set(stack.map(({ pile }) => pile)).size
+  const { pile } = stack[index]!
+  const own = stack.filter((tier) => tier.pile === pile)
+  const at = own.findIndex((tier) => tier.index === index)
+  const inPile = at === 0 ? 'bottom tier' : at === own.length - 1 ? 'top tier' : `tier ${at + 1}`
+  if (piles === 1) return own.length === 1 ? 'the tier' : inPile
+  return own.length === 1 ? `cake ${pile + 1}` : `cake ${pile + 1}, ${inPile}`
+}
 
 /**
- * The tier whose side is at a height above the board.
+ * The tier whose side is at a height above the board, of the first pile.
  * A height on a joint or a spacer belongs to the tier above it; below the board to the lowest, above the top to the
  * highest.
  */
 export function tierAt(stack: readonly StandingTier[], heightMm: number): StandingTier {
-  const found = stack.find(({ topMm }) => heightMm < topMm) ?? stack.at(-1)
+  const pile = firstPile(stack)
+  const found = pile.find(({ topMm }) => heightMm < topMm) ?? pile.at(-1)
   if (!found) throw new Error('Expected a stack of at least one tier, got none.')
   return found
 }

@@ -19,6 +19,10 @@ export type Ledge = {
 export type StandingTier = {
   readonly id: string
   readonly index: number
+  /** Which pile it belongs to: tiers on one another, beside other piles on the board. */
+  readonly pile: number
+  /** Whether another tier stands on it. */
+  readonly carries: boolean
   readonly covering: CoveringId
   /** Nobody eats it: no filling, no crumb coat, wires may go straight in. */
   readonly isDummy: boolean
@@ -39,7 +43,7 @@ export type StandingTier = {
 }
 
 /** A tier in its place before anything stands on it. */
-export type PlacedTier = Omit<StandingTier, 'ledge'>
+export type PlacedTier = Omit<StandingTier, 'ledge' | 'carries'>
 
 /** The section of a standing tier at a height above the board; at its foot or top when the height lies beyond. */
 export const sectionAt = (

@@ -2,6 +2,7 @@ import { coveringOf } from '../material'
 import { derive, found, starting, typed, type Working } from '../quantity'
 import { areaMm2, roundShape } from './shape'
 import { volumeMm3 } from './side'
+import { tierOn } from './stack'
 import type { StandingTier } from './standing'
 
 /**
@@ -59,7 +60,8 @@ export function supportsOf(
       (volumeMm3(tier) / 1000) *
       (dummies.has(tier.index) || coveringOf(tier.covering).id === 'dummy' ? DUMMY_G_PER_ML : CAKE_G_PER_ML),
   )
-  const above = (index: number): number => weights.slice(index + 1).reduce((sum, weight) => sum + weight, 0)
+  const above = (index: number): number =>
+    stack.reduce((sum, { pile }, at) => sum + (at > index && pile === stack[index]!.pile ? weights[at]! : 0), 0)
   return stack.flatMap((tier, index): readonly Support[] => {
     if (dummies.has(index)) return []
     const height = typed('height of the tier', tier.topMm - tier.footMm, 'length', 'Tiers')
@@ -71,7 +73,7 @@ export function supportsOf(
       { height },
       (v) => v.height / 2,
     )
-    const next = stack[index + 1]
+    const next = tierOn(stack, tier)
     const isHalved = builtOfTwo.has(index)
     return [
       ...(isHalved

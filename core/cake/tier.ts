@@ -21,13 +21,14 @@ export const tierSchema = z.strictObject({
     .max(20)
     .meta({ label: 'Leans in', kind: 'angle', help: 'Side from upright; negative leans out' }),
   turnDeg: z.number().min(-180).max(180).meta({ label: 'Turned', kind: 'angle', help: 'From the front' }),
+  stands: z.enum(['stacked', 'loose']).meta({ label: 'Stands', help: 'On the tier below, or loose on the board' }),
   offset: z.strictObject({
     rightMm: z
       .number()
-      .min(-250)
-      .max(250)
+      .min(-400)
+      .max(400)
       .meta({ label: 'Off to the right', kind: 'length', help: 'Negative is left' }),
-    backMm: z.number().min(-250).max(250).meta({ label: 'Off to the back', kind: 'length', help: 'Negative is front' }),
+    backMm: z.number().min(-400).max(400).meta({ label: 'Off to the back', kind: 'length', help: 'Negative is front' }),
   }),
   spacer: spacerSchema.nullable(),
   covering: z.enum(coveringIds).meta({ label: 'Covered with' }),
@@ -51,13 +52,22 @@ export const boardSchema = z.strictObject({
 
 export type Board = z.infer<typeof boardSchema>
 
-/** The cake as the user gives it: a board and one or more tiers, bottom up. */
+export const MOST_TIERS = 12
+
+/**
+ * The cake as the user gives it: a board and one or more tiers, each pile bottom up. A loose tier begins a pile of its
+ * own on the board, beside the others; the first does anyway.
+ */
 export const cakeSchema = z.strictObject({
   board: boardSchema,
-  tiers: z.array(tierSchema).min(1).max(8),
+  tiers: z.array(tierSchema).min(1).max(MOST_TIERS),
 })
 
 export type Cake = z.infer<typeof cakeSchema>
+
+/** Tiers that stand on another: all but the first of each pile. */
+export const stackedTiers = (tiers: readonly Pick<Tier, 'stands'>[]): number =>
+  tiers.filter(({ stands }, at) => at > 0 && stands === 'stacked').length
 
 /** A plain round tier to begin with. */
 export const roundTier = (id: string, acrossMm: number, heightMm: number): Tier => ({
@@ -66,6 +76,7 @@ export const roundTier = (id: string, acrossMm: number, heightMm: number): Tier 
   heightMm,
   taperDeg: 0,
   turnDeg: 0,
+  stands: 'stacked',
   offset: { rightMm: 0, backMm: 0 },
   spacer: null,
   covering: 'fondant',

@@ -1,6 +1,7 @@
 /**
  * Whether a colour suits the paper it goes on, the heat that follows, and the people who eat it; each with a way out.
  */
+import type { DyeBase } from '../material'
 import type { Heat } from '../technique'
 import type { Carrier, Colouring } from '../tint'
 import type { Severity } from './caution'
@@ -23,8 +24,6 @@ export type ColourFacts = {
   /** Colours that the client does not want in it. */
   readonly noColours: readonly string[]
 }
-
-type DyeBase = 'water' | 'sugarGel' | 'oil' | 'spirit' | 'powder'
 
 /** What would mend it: another way of colouring, or dyes that are left out of recipes. */
 type ColourRemedy = { readonly words: string } & (

@@ -90,7 +90,7 @@ function laid(
   values: Cluster,
   { along, up }: Offset,
   tier: StandingTier,
-  { stack, seen }: Ground,
+  { seen }: Ground,
   scale: EdgeScale,
   size: number,
 ): Pick<PlacedElement, 'on' | 'angleDeg' | 'heightMm' | 'outMm'> {
@@ -102,7 +102,7 @@ function laid(
     heightMm: within(heightMm - height / 2, tier.footMm, Math.max(tier.footMm, tier.topMm - Math.min(height, 8))),
   })
   if (values.on === 'side') return onSide(tier.footMm + values.upMm + up)
-  const room = topRoom(stack, tier, standsAt(seen, size))
+  const room = topRoom(tier, standsAt(seen, size))
   if (values.on === 'shoulder') {
     if (up < 0 || room.most < room.least) return onSide(Math.min(tier.topMm + up, tier.topMm - height / 2))
     const out = within(leastReach(tier) - up, room.least, room.most)
@@ -147,7 +147,7 @@ export const cluster = defineComposition({
   layOut: (values, ground) => {
     const { stack, seen } = ground
     const tier = tierOf(stack, values.tier)
-    const room = topRoom(stack, tier, standsAt(seen, values.taper))
+    const room = topRoom(tier, standsAt(seen, values.taper))
     const scale = edgeScale(tier)
     const hasRoom = values.on !== 'top' || room.most >= room.least
     const meanSize = derive(
@@ -215,7 +215,7 @@ export const cluster = defineComposition({
 
   handles: (values, stack) => {
     const tier = tierOf(stack, values.tier)
-    const room = topRoom(stack, tier, 0)
+    const room = topRoom(tier, 0)
     const spot: Pick<Spot, 'on' | 'heightMm' | 'outMm'> =
       values.on === 'side'
         ? { on: 'side', heightMm: tier.footMm + within(values.upMm, 0, tier.topMm - tier.footMm), outMm: 0 }
@@ -252,7 +252,7 @@ export const cluster = defineComposition({
     const moved = { ...values, tier: tier.index, middleDeg: turned(to.angleDeg) }
     if (values.on === 'shoulder') return moved
     if (to.on === 'side') return { ...moved, on: 'side', upMm: Math.round(within(to.heightMm - tier.footMm, 0, 400)) }
-    const { least, most } = topRoom(stack, tier, 0)
+    const { least, most } = topRoom(tier, 0)
     return {
       ...moved,
       on: 'top',

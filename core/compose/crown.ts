@@ -39,13 +39,9 @@ const STARTING_COUNT = 3
  * How far from a tier's middle a foot may stand: from the wall of what stands on it, if anything, to the rim. `most`
  * below `least` is no room.
  */
-export function topRoom(
-  stack: readonly StandingTier[],
-  tier: StandingTier,
-  footMm: number,
-): { readonly least: number; readonly most: number } {
+export function topRoom(tier: StandingTier, footMm: number): { readonly least: number; readonly most: number } {
   const most = leastReach(tier) - footMm / 2 - FROM_RIM_MM
-  return { least: tier.index === stack.length - 1 ? 0 : leastReach(tier) - tier.ledge.leastMm + footMm / 2, most }
+  return { least: !tier.carries ? 0 : leastReach(tier) - tier.ledge.leastMm + footMm / 2, most }
 }
 
 /** How many find place along an arc at a distance from the middle: neighbours overlap, their feet do not. */
@@ -79,7 +75,7 @@ export const crown = defineComposition({
   layOut: (values, ground) => {
     const { stack, seen } = ground
     const tier = tierOf(stack, values.tier)
-    const { least, most } = topRoom(stack, tier, standsAt(seen, 1))
+    const { least, most } = topRoom(tier, standsAt(seen, 1))
     const hasRoom = most >= least
     const out = least + Math.max(0, most - least) * values.reach
     const arc = (out * values.spanDeg * Math.PI) / 180
@@ -140,7 +136,7 @@ export const crown = defineComposition({
 
   handles: (values, stack) => {
     const tier = tierOf(stack, values.tier)
-    const { least, most } = topRoom(stack, tier, 0)
+    const { least, most } = topRoom(tier, 0)
     const outMm = least + Math.max(0, most - least) * values.reach
     const handle = (id: string, name: string, angleDeg: number) => ({
       id,
@@ -158,7 +154,7 @@ export const crown = defineComposition({
   },
 
   pull: (values, handle, { angleDeg, outMm }, stack): Crown => {
-    const { least, most } = topRoom(stack, tierOf(stack, values.tier), 0)
+    const { least, most } = topRoom(tierOf(stack, values.tier), 0)
     if (handle === 'heart')
       return {
         ...values,

@@ -15,6 +15,7 @@ export {
   BOUQUET_ROLES,
   bouquetHandles,
   bouquetSchema,
+  placedAt,
   gatheredSchema,
   packBouquet,
   pullBouquet,

@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { found, seedFor } from '../quantity'
 import { standsAt, type SeenSize } from '../technique'
+import type { StandingTier } from '../cake'
 import { topRoom } from './crown'
 import { defineComposition, keepingFree, tierOf, turned, within } from './define'
 import { fields } from './fields'
@@ -31,14 +32,14 @@ export type Single = z.infer<typeof schema>
 
 /** Where a foot stands by the fields that say so, and whether it has room there. */
 export function footAt(
-  stack: Parameters<typeof topRoom>[0],
+  stack: readonly StandingTier[],
   values: Pick<z.infer<typeof schema>, 'tier' | 'on' | 'upMm' | 'reach'>,
   seen: SeenSize,
 ): { readonly heightMm: number; readonly outMm: number; readonly fits: boolean } {
   const tier = tierOf(stack, values.tier)
   if (values.on === 'side')
     return { heightMm: tier.footMm + within(values.upMm, 0, tier.topMm - tier.footMm - 1), outMm: 0, fits: true }
-  const { least, most } = topRoom(stack, tier, standsAt(seen, 1))
+  const { least, most } = topRoom(tier, standsAt(seen, 1))
   return { heightMm: tier.topMm, outMm: least + Math.max(0, most - least) * values.reach, fits: most >= least }
 }
 
@@ -109,7 +110,7 @@ export const single = defineComposition({
 
 /** Fields of a foot that was pulled to a place on the cake. */
 export function pulledFoot(
-  stack: Parameters<typeof topRoom>[0],
+  stack: readonly StandingTier[],
   {
     tier: index,
     on,
@@ -119,7 +120,7 @@ export function pulledFoot(
 ): { readonly tier: number; readonly on: 'side' | 'top'; readonly upMm?: number; readonly reach?: number } {
   const tier = tierOf(stack, index)
   if (on === 'side') return { tier: tier.index, on, upMm: Math.round(within(heightMm - tier.footMm, 0, 400)) }
-  const { least, most } = topRoom(stack, tier, 0)
+  const { least, most } = topRoom(tier, 0)
   return {
     tier: tier.index,
     on,

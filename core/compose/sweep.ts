@@ -5,7 +5,7 @@
  * above the board.
  */
 
-import { type StandingTier } from '../cake'
+import { firstPile, type StandingTier } from '../cake'
 import { between, derive, found, seededStream, starting, typed, type Working } from '../quantity'
 import { chosen, seenWidthAt, type PlacedElement } from '../technique'
 import { askedOf, defineComposition, keepingFree, largestAtHeart, placedOf, within } from './define'
@@ -41,7 +41,7 @@ export function countSweep(stack: readonly StandingTier[], sweep: Sweep, meanWid
       fromAngle: chosen('angle', sweep.fromAngleDeg, STARTING.fromAngleDeg, 'angle'),
       toHeight: chosen('height', sweep.toHeightMm, startingEnds(topMm).toHeightMm, 'length'),
       toAngle: chosen('angle', sweep.toAngleDeg, STARTING.toAngleDeg, 'angle'),
-      tiers: typed('tiers', stack.length, 'count', 'Tiers'),
+      tiers: typed('tiers', firstPile(stack).length, 'count', 'Tiers'),
     },
     () => lengthMm,
   )
@@ -91,7 +91,7 @@ export const sweep = defineComposition({
 
   layOut: (values, ground) => {
     const { stack, seen } = ground
-    const line: Sweep = onCake(values, stack.at(-1)!.topMm)
+    const line: Sweep = onCake(values, firstPile(stack).at(-1)!.topMm)
     const meanWidth = derive(
       'mean seen width',
       'length',
@@ -137,7 +137,7 @@ export const sweep = defineComposition({
   },
 
   handles: (values, stack) => {
-    const line = onCake(values, stack.at(-1)!.topMm)
+    const line = onCake(values, firstPile(stack).at(-1)!.topMm)
     const { points } = sweepPath(stack, line)
     const at = (id: string, name: string, { tier, angleDeg, heightMm }: PathPoint) => ({
       id,
@@ -162,7 +162,7 @@ export const sweep = defineComposition({
     if (handle === 'from')
       return { ...values, fromAngleDeg: near(values.fromAngleDeg), fromHeightMm: Math.round(heightMm) }
     if (handle === 'to') return { ...values, toAngleDeg: near(values.toAngleDeg), toHeightMm: Math.round(heightMm) }
-    const { points } = sweepPath(stack, onCake(values, stack.at(-1)!.topMm))
+    const { points } = sweepPath(stack, onCake(values, firstPile(stack).at(-1)!.topMm))
     const nearest = points.reduce((best, point) =>
       Math.hypot(near(point.angleDeg) - point.angleDeg, point.heightMm - heightMm) <
       Math.hypot(near(best.angleDeg) - best.angleDeg, best.heightMm - heightMm)

@@ -4,8 +4,8 @@
  */
 import { elementColour, meshesOf } from '../decoration'
 import { chosenOption, type Commission, type Decoration } from '../commission'
-import { extentMm, sectionAt, type StandingTier } from '../cake'
-import type { Picture, Shape } from '../draw'
+import { extentMm, sectionAt, type Board, type StandingTier } from '../cake'
+import { topView, type Picture, type Shape } from '../draw'
 import { circle, convexHull, polyline, rectangle, type Point, type Point3 } from '../geometry'
 import { remember, type Plan } from '../plan'
 import type { PlacedElement } from '../technique'
@@ -86,6 +86,49 @@ const isSeen = ({ on, angleDeg }: Pick<Standing3, 'on' | 'angleDeg'>, side: Side
 const halfWidth = (tier: StandingTier, heightMm: number): number =>
   extentMm(sectionAt(tier, heightMm), tier.turnDeg).sideways
 
+/** Numbers at places of a picture, led to where they had to give way. */
+function marksAt(
+  places: readonly Point[],
+  numbered: readonly Pick<Standing3, 'number' | 'stage'>[],
+  radius: number,
+  paper: Pick<Picture, 'widthMm' | 'heightMm'>,
+): readonly Shape[] {
+  return spreadTags(places, radius, paper).flatMap(({ wants, at: put }, index): readonly Shape[] => [
+    ...(Math.hypot(put.x - wants.x, put.y - wants.y) > radius
+      ? [{ kind: 'outline', outline: polyline([put, wants]), stroke: LINE, strokeMm: 0.35 } satisfies Shape]
+      : []),
+    { kind: 'outline', outline: circle(put, radius), fill: TAGS[numbered[index]!.stage], stroke: LINE, strokeMm: 0.35 },
+    {
+      kind: 'label',
+      at: put,
+      text: String(numbered[index]!.number),
+      sizeMm: radius * 1.05,
+      colour: LINE,
+      anchor: 'middle',
+      bold: true,
+    },
+  ])
+}
+
+/** The cake from above, with a number on all that stands on a top or gathers over a ledge; null where nothing does. */
+export function fromAbove(
+  stack: readonly StandingTier[],
+  board: Board,
+  standing: readonly Standing3[],
+): Picture | null {
+  const isUp = ({ on, stage }: Standing3): boolean => on !== 'side' && stage !== 'dressed'
+  if (!standing.some(isUp)) return null
+  const { widthMm, heightMm, shapes, middles } = topView(
+    stack,
+    board,
+    standing.map((each) => ({ ...each, isMain: isUp(each) })),
+  )
+  const numbered = standing.flatMap((each, index) => (isUp(each) ? [{ ...each, index }] : [])).slice(0, MOST_TAGS)
+  const radius = Math.max(5, widthMm / 62)
+  const places = numbered.map(({ index }) => middles[index]!)
+  return { widthMm, heightMm, shapes: [...shapes, ...marksAt(places, numbered, radius, { widthMm, heightMm })] }
+}
+
 /** The cake from one side. What is on already as it is dressed has no number. */
 export function elevation(
   stack: readonly StandingTier[],
@@ -145,31 +188,13 @@ export function elevation(
     }))
   const numbered = seen.filter(({ stage }) => stage !== 'dressed').slice(0, MOST_TAGS)
   const radius = Math.max(5, widthMm / 62)
-  const tags = spreadTags(
-    numbered.map(({ hull }) =>
-      at({
-        x: hull.reduce((sum, { x }) => sum + x, 0) / hull.length,
-        y: hull.reduce((sum, { y }) => sum + y, 0) / hull.length,
-      }),
-    ),
-    radius,
-    { widthMm, heightMm },
+  const middles = numbered.map(({ hull }) =>
+    at({
+      x: hull.reduce((sum, { x }) => sum + x, 0) / hull.length,
+      y: hull.reduce((sum, { y }) => sum + y, 0) / hull.length,
+    }),
   )
-  const marks = tags.flatMap(({ wants, at: put }, index): readonly Shape[] => [
-    ...(Math.hypot(put.x - wants.x, put.y - wants.y) > radius
-      ? [{ kind: 'outline', outline: polyline([put, wants]), stroke: LINE, strokeMm: 0.35 } satisfies Shape]
-      : []),
-    { kind: 'outline', outline: circle(put, radius), fill: TAGS[numbered[index]!.stage], stroke: LINE, strokeMm: 0.35 },
-    {
-      kind: 'label',
-      at: put,
-      text: String(numbered[index]!.number),
-      sizeMm: radius * 1.05,
-      colour: LINE,
-      anchor: 'middle',
-      bold: true,
-    },
-  ])
+  const marks = marksAt(middles, numbered, radius, { widthMm, heightMm })
   return {
     widthMm,
     heightMm,

@@ -1,13 +1,11 @@
 /** The papers that go along: placing guide, packing plan, checklist, removal list, care card, cautions, hand-over. */
+import { tierWords } from '../cake'
 import { chosenOption } from '../commission'
 import { coveringOf, glueOf } from '../material'
 import { printQuantity } from '../quantity'
-import { elevation, standingOf } from './elevation'
+import { elevation, fromAbove, standingOf } from './elevation'
 import { table, under, type About, type Paper } from './paper'
 import { runsOf, STAGE_WORDS, type Placing } from './placing'
-
-const tierName = (tier: number, tiers: number): string =>
-  tiers === 1 ? 'the tier' : tier === 0 ? 'bottom tier' : tier === tiers - 1 ? 'top tier' : `tier ${tier + 1}`
 
 /** Front and back with numbers, and for every number where, how fixed, how held. */
 export function placingGuide({ plan, commission, units }: About, placings: readonly Placing[]): Paper {
@@ -16,6 +14,7 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
   const open = placings.filter(({ stage }) => stage !== 'dressed')
   const dressed = placings.filter(({ stage }) => stage === 'dressed')
   const standing = standingOf(plan, commission, placings)
+  const above = fromAbove(plan.stack, cake.board, standing)
   return {
     id: 'placing',
     title: 'Placing guide',
@@ -23,10 +22,13 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
     blocks: [
       {
         kind: 'pictures',
-        pictures: (['front', 'back'] as const).map((side) => ({
-          picture: elevation(plan.stack, cake.board, standing, side),
-          says: side === 'front' ? 'The front, numbered' : 'The back, numbered',
-        })),
+        pictures: [
+          ...(['front', 'back'] as const).map((side) => ({
+            picture: elevation(plan.stack, cake.board, standing, side),
+            says: side === 'front' ? 'The front, numbered' : 'The back, numbered',
+          })),
+          ...(above ? [{ picture: above, says: 'From above, numbered' }] : []),
+        ],
       },
       {
         kind: 'lines',
@@ -47,7 +49,7 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
           String(each.number),
           each.name,
           STAGE_WORDS[each.stage],
-          `${tierName(each.tier, cake.tiers.length)}, ${each.on}`,
+          `${tierWords(plan.stack, each.tier)}, ${each.on}`,
           each.clock,
           each.on === 'top' ? `${length(each.outMm)} from the middle` : length(each.heightMm),
           length(each.seenHeightMm),
@@ -61,7 +63,7 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
         kind: 'lines',
         lines: cake.tiers.map(
           ({ covering }, at) =>
-            `${tierName(at, cake.tiers.length)}: ${coveringOf(covering).name.toLowerCase()}, ` +
+            `${tierWords(plan.stack, at)}: ${coveringOf(covering).name.toLowerCase()}, ` +
             `holds ${coveringOf(covering)
               .glues.map((id) => glueOf(id).name)
               .join(', ')}; ready when ${coveringOf(covering).readyWhen}.`,

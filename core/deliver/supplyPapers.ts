@@ -1,5 +1,5 @@
 /** Papers of supply: what to buy, and what the client is asked to pay. */
-import { chosenOption } from '../commission'
+import { pilesIn, type StandingTier } from '../cake'
 import { type Quote } from '../plan'
 import { printQuantity, printWorkingValue } from '../quantity'
 import { SHELF_WORDS, SHELVES, type ShoppingLine } from '../supply'
@@ -40,9 +40,16 @@ export function shoppingPaper({ commission, units }: About, lines: readonly Shop
   }
 }
 
+/** How many tiers there are, and whether they stand loose. */
+function cakeWords(stack: readonly StandingTier[]): string {
+  const piles = pilesIn(stack)
+  if (piles > 1)
+    return piles === stack.length ? `${piles} cakes of one tier` : `${piles} cakes of ${stack.length} tiers`
+  return stack.length === 1 ? 'A cake of one tier' : `A cake of ${stack.length} tiers`
+}
+
 /** What the client is asked to pay; hours and margins stay with the studio. */
 export function quotePaper({ plan, commission, units }: About, { price, lines }: Quote): Paper {
-  const { cake } = chosenOption(commission)
   const total = lines.reduce((sum, { cost }) => sum + cost.value, 0)
   const share = (cost: number): string => (total > 0 ? ((price.value * cost) / total).toFixed(2) : '')
   return {
@@ -53,7 +60,7 @@ export function quotePaper({ plan, commission, units }: About, { price, lines }:
       {
         kind: 'lines',
         lines: [
-          `${cake.tiers.length === 1 ? 'A cake of one tier' : `A cake of ${cake.tiers.length} tiers`}, ` +
+          `${cakeWords(plan.stack)}, ` +
             `${printQuantity(plan.finished.high.value, 'length', units)} high with its ` +
             `board${commission.brief.portions > 0 ? `, for ${commission.brief.portions} portions` : ''}.`,
         ],

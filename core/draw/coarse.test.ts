@@ -61,6 +61,7 @@ describe('an element drawn coarser', () => {
       mesh: meshes[at % meshes.length]![1],
       on: 'side' as const,
       facingDeg: 0,
+      pile: 0,
       colour: '#d9572b',
     }))
     const faces = (most?: number): number =>
@@ -76,7 +77,9 @@ describe('an element drawn coarser', () => {
 describe('what runs round a tier', () => {
   it('is drawn in two halves, before and behind it, that together are all of it', () => {
     const ring = meshes.find(([name]) => name === 'Torn ruffle')![1]
-    const elements = [{ mesh: ring, on: 'side' as const, facingDeg: 0, colour: '#f3dfc2', axis: { x: 0, y: 0 } }]
+    const elements = [
+      { mesh: ring, on: 'side' as const, facingDeg: 0, pile: 0, colour: '#f3dfc2', axis: { x: 0, y: 0 } },
+    ]
     fc.assert(
       fc.property(fc.integer({ min: -180, max: 180 }), (turn) => {
         const layers = standLayers({ board, stack, elements, accents: [] }, turn)

@@ -1,4 +1,4 @@
-import { extentMm, sectionAt, type Board, type StandingTier } from '../cake'
+import { extentMm, sectionAt, stackHeightMm, type Board, type StandingTier } from '../cake'
 import type { Point } from '../geometry'
 import type { View } from './view'
 
@@ -56,8 +56,8 @@ export function dimensionsOf(
   const whole: Dimension = {
     id: 'whole',
     from: { x: -right, y: level(-board.thicknessMm) },
-    to: { x: -right, y: level(stack.at(-1)!.topMm) },
-    lengthMm: stack.at(-1)!.topMm + board.thicknessMm,
+    to: { x: -right, y: level(stackHeightMm(stack)) },
+    lengthMm: stackHeightMm(stack) + board.thicknessMm,
     at: 'left',
   }
   const across = widths.map(({ tier, middle, half }): Dimension => {

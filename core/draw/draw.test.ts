@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { chosenOption } from '../commission'
 import { meshesOf } from '../decoration'
-import { cutSheetPicture, darken, lighten, rulerShapes, standLayers, viewAt, type Shape } from '.'
+import { cutSheetPicture, darken, lighten, rulerShapes, standLayers, topView, viewAt, type Shape } from '.'
 import { demoCommission, demoWorkshop } from '../demo'
-import { outlineAreaMm2 } from '../geometry'
+import { outlineAreaMm2, type Point3 } from '../geometry'
 import { derivePlan } from '../plan'
 
 const commission = demoCommission(0)
@@ -18,6 +18,7 @@ const scene = {
     mesh: meshes[at]!,
     on: 'side' as const,
     facingDeg: angleDeg,
+    pile: 0,
     colour: '#d9572b',
   })),
   accents: [],
@@ -26,6 +27,32 @@ const coordinates = (shape: Shape): readonly number[] =>
   shape.kind === 'label'
     ? [shape.at.x, shape.at.y]
     : [shape.outline.start, ...shape.outline.segments.map(({ to }) => to)].flatMap(({ x, y }) => [x, y])
+
+describe('the cake from above', () => {
+  const at = (x: number, y: number, z: number): readonly Point3[] => [
+    [x - 5, y - 5, z],
+    [x + 5, y - 5, z],
+    [x, y + 5, z],
+  ]
+  const view = topView(scene.stack, scene.board, [
+    { points: at(0, -60, 400), colour: '#d9572b', isMain: true },
+    { points: at(300, 0, 20), colour: '#343a63', isMain: false },
+  ])
+  it('has the front at its foot, and room for all that reaches over the board', () => {
+    expect(view.at({ x: 0, y: -60 }).y).toBeLessThan(view.heightMm / 2)
+    expect(view.at({ x: 60, y: 0 }).x).toBeGreaterThan(view.widthMm / 2)
+    // 300 + 5 mm to one side, 16 mm round it.
+    expect(view.widthMm).toBe(2 * 321)
+    for (const { x, y } of view.middles) {
+      expect(x > 0 && x < view.widthMm).toBe(true)
+      expect(y > 0 && y < view.heightMm).toBe(true)
+    }
+  })
+  it('lies what is higher over what is lower', () => {
+    const fills = view.shapes.flatMap((shape) => (shape.kind === 'outline' && shape.fill ? [shape.fill] : []))
+    expect(fills.indexOf('#d9572b')).toBeGreaterThan(fills.indexOf('#343a63'))
+  })
+})
 
 describe('the stand', () => {
   it('shows the right of the front at the right, and what is near as near', () => {

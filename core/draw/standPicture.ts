@@ -20,6 +20,8 @@ export type StandScene = {
 
 /** `axis` is given for what runs round a tier: the tier's middle, from which is told what of it lies in front. */
 type Drawn = {
+  /** The pile of tiers that it stands on. */
+  readonly pile: number
   readonly mesh: Mesh
   readonly on: 'side' | 'top'
   readonly facingDeg: number
@@ -148,7 +150,7 @@ export function standLayers(scene: StandScene, turnDeg: number, mostFaces = Infi
   const [view, light] = [viewAt(turnDeg), lightAt(turnDeg)]
   const facing = (angleDeg: number): number => view(outward(angleDeg)).near - view([0, 0, 0]).near
   const drawn = (kind: 'element' | 'accent', all: readonly Drawn[]) =>
-    all.flatMap(({ mesh: fine, on, facingDeg, colour, axis }, index) => {
+    all.flatMap(({ mesh: fine, on, facingDeg, colour, axis, pile }, index) => {
       const turnedTo = facing(facingDeg)
       const mesh = forEach === Infinity ? fine : coarsened(fine, forEach)
       const layer = (part: Mesh, front: boolean, id: string) => {
@@ -157,6 +159,7 @@ export function standLayers(scene: StandScene, turnDeg: number, mostFaces = Infi
         return [
           {
             front,
+            pile,
             near: seen.near,
             layer: {
               id,
@@ -218,10 +221,18 @@ export function standLayers(scene: StandScene, turnDeg: number, mostFaces = Infi
       ],
     }
   })
+  // Loose cakes one behind the other: the farther whole before the nearer.
+  const piles = scene.stack
+    .filter(({ pile }, at) => scene.stack[at - 1]?.pile !== pile)
+    .sort((one, other) => view([one.middle.x, one.middle.y, 0]).near - view([other.middle.x, other.middle.y, 0]).near)
+  const layersOf = (own: number, inFront: boolean): readonly StandLayer[] =>
+    standing.filter(({ front, pile }) => front === inFront && pile === own).map(({ layer }) => layer)
   return [
     { id: 'board', kind: 'board', index: 0, outline: board.outline, shapes: board.shapes },
-    ...standing.filter(({ front }) => !front).map(({ layer }) => layer),
-    ...tiers,
-    ...standing.filter(({ front }) => front).map(({ layer }) => layer),
+    ...piles.flatMap(({ pile }) => [
+      ...layersOf(pile, false),
+      ...tiers.filter((_, at) => scene.stack[at]!.pile === pile),
+      ...layersOf(pile, true),
+    ]),
   ]
 }

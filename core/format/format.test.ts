@@ -51,7 +51,7 @@ describe('a commission file', () => {
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
     ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
     ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 10 })), 'newer', 'version 9'],
+    ['a later version', changed((content) => Object.assign(content, { version: 11 })), 'newer', 'version 10'],
     [
       'a missing brief',
       changed((content) => {
@@ -252,6 +252,12 @@ describe('a commission file', () => {
     )
     if (problem.ok) throw new Error('It was taken.')
     expect(fileSentence(problem.error)).toMatch(/drying.*not dried in this way/)
+  })
+  it('of version 9 is brought up: every tier stands on the one below it, as it did', () => {
+    const content = JSON.parse(text) as { commission: { options: { cake: { tiers: Record<string, unknown>[] } }[] } }
+    for (const { cake } of content.commission.options) for (const tier of cake.tiers) delete tier.stands
+    expect(JSON.stringify(content)).not.toContain('"stands"')
+    expect(valueOf(readCommissionFile(JSON.stringify({ ...content, version: 9 }))).commission).toEqual(file.commission)
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const {

@@ -8,6 +8,7 @@ import { workshopSchema, type Workshop } from '../workshop'
 import { workshopFrom5 } from './upgrade6Workshop'
 import { from6 } from './upgrade7'
 import { from7 } from './upgrade8'
+import { from9 } from './upgrade10'
 import { from8 } from './upgrade9'
 import { isRecord, recordsOf, recordIn, SHAPES, type Loose } from './looseRecords'
 
@@ -214,8 +215,8 @@ export function bothFrom5(
   workshop: unknown,
 ): { readonly commission: unknown; readonly workshop: unknown } {
   const next = {
-    commission: from8(from7(from6(commissionFrom5(commission)))),
-    workshop: from8(from7(from6(workshopFrom5(workshop)))),
+    commission: from9(from8(from7(from6(commissionFrom5(commission))))),
+    workshop: from9(from8(from7(from6(workshopFrom5(workshop))))),
   }
   const [wanted, own] = [commissionSchema.safeParse(next.commission), workshopSchema.safeParse(next.workshop)]
   if (!wanted.success || !own.success) return next

@@ -9,6 +9,8 @@ export type TierToDress = {
   /** Cake with a filling; a dummy has none. */
   readonly isFilled: boolean
   readonly isChilled: boolean
+  /** Whether it stands on another tier. */
+  readonly isStacked: boolean
   /** What it is covered with here; none for a bare dummy. */
   readonly covering: {
     readonly id: string

@@ -128,7 +128,7 @@ function questionFor(
 }
 
 const none = found('none', 0, 'count', 'bought covered')
-const BOUGHT_COVERED: CakeCounts = { tiers: none, filled: none, covered: none, picks: none }
+const BOUGHT_COVERED: CakeCounts = { stacked: none, filled: none, covered: none, picks: none }
 
 const timetableOf = (question: TimetableQuestion): Timetable => valueOf(planTimetable(question, WALKS))
 /** The last possible hour to start. */

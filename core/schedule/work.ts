@@ -80,7 +80,8 @@ export type MadeAgain = {
 
 /** What is counted of the cake and of what holds its decorations, for the work on it. */
 export type CakeCounts = {
-  readonly tiers: Working
+  /** Tiers that stand on another. */
+  readonly stacked: Working
   readonly filled: Working
   readonly covered: Working
   /** Picks and pins that come out again before anybody eats. */
@@ -127,7 +128,7 @@ export function workFor(
   inTurn: Work['inTurn'],
   completion: Completion,
   pace: Pace,
-  { tiers, filled, covered, picks }: CakeCounts,
+  { stacked, filled, covered, picks }: CakeCounts,
   hands: Learned['hands'] = {},
 ): Work {
   const of = (key: keyof Pace): Working => paceWorking(pace, key, hands)
@@ -165,9 +166,9 @@ export function workFor(
       'stack the tiers',
       'duration',
       'hands-on time',
-      '( {tiers} − 1 ) × {each}',
-      { tiers, each: of('stackMin') },
-      (v) => Math.max(0, v.tiers - 1) * v.each,
+      '{stacked} × {each}',
+      { stacked, each: of('stackMin') },
+      (v) => v.stacked * v.each,
     ),
     photograph: completion === 'handedOver' ? NO_TIME : of('photographMin'),
     pack: of('packMin'),

@@ -1,9 +1,7 @@
 import { z } from 'zod'
-import { DYES, type Dye } from '../material'
+import { DYE_BASES, DYES, type Dye, type DyeBase } from '../material'
 
-/** What a dye is made with, which decides where it may be used. */
-export const DYE_BASES = ['water', 'sugarGel', 'oil', 'spirit', 'powder'] as const
-export const DYE_BASE_WORDS: Readonly<Record<(typeof DYE_BASES)[number], string>> = {
+export const DYE_BASE_WORDS: Readonly<Record<DyeBase, string>> = {
   water: 'liquid',
   sugarGel: 'sugar gel',
   oil: 'in oil',
@@ -24,7 +22,7 @@ export const dyeStockSchema = z.strictObject({
 export type DyeStock = z.infer<typeof dyeStockSchema>
 export const MOST_DYES_ON_SHELF = 16
 
-const onShelf = (dye: Dye, inUse: boolean): DyeStock => ({
+const onShelf = (dye: Omit<Dye, 'base'>, inUse: boolean): DyeStock => ({
   id: dye.id,
   name: dye.name,
   base: 'water',

@@ -1,9 +1,40 @@
-import { DROP_ML } from '../material'
+import { DROP_ML, POWDER_G_PER_DROP, POWDER_G_PER_ML, type Dye } from '../material'
 import { derive, found, sumOf, starting, type Working } from '../quantity'
 import type { Bath, Dish } from '../tint'
 
 /** What a job takes of a dye. */
 export type DyeUse = { readonly dye: string; readonly ml: Working }
+
+const dropVolume = (name: string, drops: Working): Working =>
+  derive(
+    name,
+    'volume',
+    'drops',
+    '{drops} × {drop}',
+    { drops, drop: starting('one drop', DROP_ML, 'volume', 'usual') },
+    (v) => v.drops * v.drop,
+  )
+
+/** A powder that colours like so many drops, loose in its pot. */
+const powderVolume = (name: string, drops: Working): Working =>
+  derive(
+    name,
+    'volume',
+    'powder, loose',
+    '{powder} ÷ {weighs}',
+    {
+      powder: derive(
+        'powder',
+        'mass',
+        'as strong as so many drops',
+        '{drops} × {each}',
+        { drops, each: starting('powder as strong as a drop', POWDER_G_PER_DROP, 'mass', 'guess') },
+        (v) => v.drops * v.each,
+      ),
+      weighs: starting('weight of a millilitre in g', POWDER_G_PER_ML, 'ratio', 'guess'),
+    },
+    (v) => v.powder / v.weighs,
+  )
 
 /**
  * What the baths and the dishes take of each dye, whole drops.
@@ -11,11 +42,11 @@ export type DyeUse = { readonly dye: string; readonly ml: Working }
  * By hand: 40 drops in the bath and 12 in a dish: 52 × 0.045 ml = 2.3 ml.
  */
 export function dyeUses(
-  dyes: readonly { readonly id: string; readonly name: string }[],
+  dyes: readonly Pick<Dye, 'id' | 'name' | 'base'>[],
   baths: readonly Bath[],
   dishes: readonly Dish[],
 ): readonly DyeUse[] {
-  return dyes.flatMap(({ id, name }): DyeUse[] => {
+  return dyes.flatMap(({ id, name, base }): DyeUse[] => {
     const inBaths = baths.map(({ uses, steps }) =>
       found(
         `in the bath for ${uses.map((use) => use.name.toLowerCase()).join(', ')}`,
@@ -38,14 +69,7 @@ export function dyeUses(
     return [
       {
         dye: id,
-        ml: derive(
-          name,
-          'volume',
-          'drops',
-          '{drops} × {drop}',
-          { drops, drop: starting('one drop', DROP_ML, 'volume', 'usual') },
-          (v) => v.drops * v.drop,
-        ),
+        ml: base === 'powder' ? powderVolume(name, drops) : dropVolume(name, drops),
       },
     ]
   })

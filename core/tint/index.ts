@@ -33,6 +33,7 @@ export {
   type Colouring,
   type ColouringWay,
 } from './colouring'
+export { doseWords, powderG } from './doseWords'
 export { cssHex } from './cssColour'
 export { dishesFor, type ColourWish, type Dish, type Dishes } from './dish'
 export { LOOKS, LOOK_WORDS, seenHex, type Look } from './looks'

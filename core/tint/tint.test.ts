@@ -167,12 +167,12 @@ describe('a dyed sheet', () => {
 /** A shelf of nine: the three of the catalogue, and others. */
 const SHELF: readonly Dye[] = [
   ...DYES,
-  { id: 'orange', name: 'orange', absorptionPerDrop: [0.003, 0.03, 0.08] },
-  { id: 'green', name: 'green', absorptionPerDrop: [0.04, 0.008, 0.03] },
-  { id: 'violet', name: 'violet', absorptionPerDrop: [0.03, 0.06, 0.012] },
-  { id: 'brown', name: 'brown', absorptionPerDrop: [0.02, 0.04, 0.07] },
-  { id: 'pink', name: 'pink', absorptionPerDrop: [0.002, 0.04, 0.015] },
-  { id: 'black', name: 'black', absorptionPerDrop: [0.06, 0.06, 0.06] },
+  { id: 'orange', name: 'orange', base: 'water', absorptionPerDrop: [0.003, 0.03, 0.08] },
+  { id: 'green', name: 'green', base: 'water', absorptionPerDrop: [0.04, 0.008, 0.03] },
+  { id: 'violet', name: 'violet', base: 'water', absorptionPerDrop: [0.03, 0.06, 0.012] },
+  { id: 'brown', name: 'brown', base: 'water', absorptionPerDrop: [0.02, 0.04, 0.07] },
+  { id: 'pink', name: 'pink', base: 'water', absorptionPerDrop: [0.002, 0.04, 0.015] },
+  { id: 'black', name: 'black', base: 'water', absorptionPerDrop: [0.06, 0.06, 0.06] },
 ]
 
 describe('finding a recipe', () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { gatheredIn, MOST_DECORATIONS, type Decoration } from '#core/commission'
+import { tierWords } from '#core/cake'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, Trash2, X } from '@lucide/vue'
 import { computed } from 'vue'
@@ -7,6 +8,7 @@ import {
   BOUQUET_ROLE_LABELS,
   BOUQUET_ROLES,
   bouquetSchema,
+  placedAt,
   gatheredSchema,
   type Bouquet,
   type BouquetPlace,
@@ -19,6 +21,7 @@ import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
+import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 import WireSection from './WireSection.vue'
 import IconButton from '~/components/ui/IconButton.vue'
@@ -34,6 +37,7 @@ const SEEDS = 1_000_000
 /** What says nothing where the bouquet stands. */
 const IDLE: Readonly<Record<BouquetPlace, readonly string[]>> = {
   ledge: ['upMm', 'toMm', 'reach'],
+  crescent: ['upMm', 'toMm'],
   shoulder: ['upMm', 'toMm', 'reach'],
   side: ['toMm', 'reach'],
   top: ['upMm', 'toMm', 'spanDeg', 'movement'],
@@ -59,8 +63,6 @@ const members = computed(() =>
     }),
 )
 const gatherable = computed(() => TECHNIQUES.filter(({ id }) => techniqueOf(id).gathers))
-const tierName = (index: number): string =>
-  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
 const edit = (label: string, change: (bouquet: Bouquet) => void, merge = ''): void =>
   editOption(
@@ -75,7 +77,8 @@ const set = (key: string, value: number | string | boolean | null): void =>
   edit(
     `bouquet ${key}`,
     (each) => {
-      ;(each as unknown as Record<string, unknown>)[key] = value
+      if (key === 'place') Object.assign(each, placedAt(bouquet.value!, value as BouquetPlace, plan.value.stack))
+      else (each as unknown as Record<string, unknown>)[key] = value
     },
     key,
   )
@@ -136,6 +139,7 @@ function remove(): void {
     </div>
     <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
       <div class="grid content-start gap-4">
+        <TopView :decorations="members.map(({ decoration }) => decoration.id)" />
         <section>
           <h2 class="part-title mb-1">Recipe</h2>
           <ul class="grid gap-2" data-testid="recipe">
@@ -240,7 +244,9 @@ function remove(): void {
             :value="Math.min(bouquet.tier, cake.tiers.length - 1)"
             @change="set('tier', Number(($event.target as HTMLSelectElement).value))"
           >
-            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option>
+            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">
+              {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
+            </option>
           </select></label
         >
         <ValueFields

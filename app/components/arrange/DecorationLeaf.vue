@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { arrangedAs, wayToFitWords, type WayToFit } from '#core/commission'
+import { tierWords } from '#core/cake'
 import { Shuffle, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { compositionOf, type Composition } from '#core/compose'
@@ -34,6 +35,7 @@ import SideEditor from './SideEditor.vue'
 import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
+import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 import IconButton from '~/components/ui/IconButton.vue'
 
@@ -136,8 +138,6 @@ const remove = (): void =>
   editOption('remove a decoration', (each) => {
     each.decorations = each.decorations.filter(({ id }) => id !== props.id)
   })
-const tierName = (index: number): string =>
-  index === 0 ? 'Bottom' : index === cake.value.tiers.length - 1 ? 'Top' : `Tier ${index + 1}`
 
 /** How it was arranged in each way, by decoration and way, so that a way taken back is as it was. */
 const known = ref(new Map<string, Composition>())
@@ -261,6 +261,7 @@ const fitAll = (way: WayToFit): void =>
     <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
       <div class="grid content-start gap-3">
         <SideEditor v-if="!bouquet" :decoration="decoration" :made="made" :first-element="firstElement" />
+        <TopView v-if="!bouquet" :decorations="[decoration.id]" />
         <ElementBar v-if="!bouquet" :called="made.called" :discs-mm="discsMm" />
         <div class="flex flex-wrap gap-3" data-testid="flat-pieces">
           <FlatPiece
@@ -320,7 +321,9 @@ const fitAll = (way: WayToFit): void =>
             :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)"
             @change="set('composition', 'tier', Number(($event.target as HTMLSelectElement).value))"
           >
-            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">{{ tierName(index) }}</option>
+            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">
+              {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
+            </option>
           </select></label
         >
         <ValueFields

@@ -3,6 +3,7 @@ import type { Decoration } from '#core/commission'
 import { elementColour, type PlannedDecoration } from '#core/decoration'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { pilesIn, tierWords } from '#core/cake'
 import { coveringOf } from '#core/material'
 import { printQuantity } from '#core/quantity'
 import { useLit } from '~/components/stand/lit'
@@ -45,18 +46,20 @@ const outlines = computed(() =>
       index: element.index,
       colour: elementColour(props.decoration.colour, element, foretold.value),
       points: unrolledOutline(element, meshes.value[at]!, stack.value[element.tier]!, map.value),
-      pin: element.on === 'side' ? map.value.toMap(element.angleDeg, element.heightMm) : null,
+      pin: element.on === 'side' ? map.value.toMap(element.tier, element.angleDeg, element.heightMm) : null,
     }))
     .filter(({ points }) => points !== ''),
 )
 const onTop = computed(() => props.made.elements.filter(({ on }) => on === 'top').length)
+/** One of several cakes by its name, tiers by their number. */
+const bandWords = (at: number): string => (pilesIn(stack.value) > 1 ? tierWords(stack.value, at) : `tier ${at + 1}`)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 
 /** Handles on the side, where they lie on the drawing; those on a top are on the stand. */
 const shown = computed(() =>
   handles.value
     .filter(({ on }) => on === 'side')
-    .map((handle) => ({ ...handle, ...map.value.toMap(handle.angleDeg, handle.heightMm) })),
+    .map((handle) => ({ ...handle, ...map.value.toMap(handle.tier, handle.angleDeg, handle.heightMm) })),
 )
 /** Edges of a band, drawn right across it. */
 const edges = computed(() =>
@@ -84,9 +87,7 @@ function drag(event: PointerEvent): void {
   const matrix = drawing.value?.getScreenCTM()
   if (!held || !matrix || event.buttons === 0) return
   const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  const { angleDeg, heightMm } = map.value.fromMap(x, y)
-  const tier = stack.value.findIndex(({ topMm }) => heightMm < topMm)
-  const spot = { tier: tier === -1 ? stack.value.length - 1 : tier, on: 'side' as const, angleDeg, heightMm, outMm: 0 }
+  const spot = { ...map.value.fromMap(x, y), on: 'side' as const, outMm: 0 }
   if (held.handle === null) move(spot)
   else pull(held.handle, spot)
 }
@@ -119,7 +120,7 @@ function drag(event: PointerEvent): void {
         :font-size="12 * perPixel"
         fill="var(--ink-soft)"
       >
-        tier {{ at + 1 }}, {{ length(stack[at]!.perimeterMm) }} round
+        {{ bandWords(at) }}, {{ length(stack[at]!.perimeterMm) }} round
       </text>
     </g>
     <line

@@ -39,7 +39,7 @@ describe('elements on the unrolled side', () => {
       }
       const corners = outline.split(' ').map((corner) => corner.split(',').map(Number) as [number, number])
       expect(corners.length).toBeGreaterThan(2)
-      const middle = map.toMap(element.angleDeg, element.heightMm)
+      const middle = map.toMap(element.tier, element.angleDeg, element.heightMm)
       const [xs, band] = [corners.map(([x]) => x), map.bands[element.tier]!]
       expect(Math.min(...xs)).toBeLessThanOrEqual(middle.x + 30)
       expect(Math.max(...xs)).toBeGreaterThanOrEqual(middle.x - 30)

@@ -12,20 +12,25 @@ export type SideMap = {
     readonly height: number
     readonly rim: number
   }[]
-  readonly toMap: (angleDeg: number, heightMm: number) => { readonly x: number; readonly y: number }
-  readonly fromMap: (x: number, y: number) => { readonly angleDeg: number; readonly heightMm: number }
+  /** Where a place on a tier's side lies. */
+  readonly toMap: (tier: number, angleDeg: number, heightMm: number) => { readonly x: number; readonly y: number }
+  readonly fromMap: (
+    x: number,
+    y: number,
+  ) => { readonly tier: number; readonly angleDeg: number; readonly heightMm: number }
 }
 
 const GAP_MM = 10
 
-/** Lays a stack of tiers out flat. `toMap` and `fromMap` are each other's inverse within the bands. */
+/**
+ * Lays tiers out flat, cakes that stand loose over one another. `toMap` and `fromMap` are each other's inverse within
+ * the bands.
+ */
 export function sideMapOf(stack: readonly StandingTier[]): SideMap {
-  const top = stack.at(-1)!.topMm + GAP_MM * (stack.length - 1)
-  const liftOf = (index: number): number => GAP_MM * index
-  const indexAt = (heightMm: number): number => {
-    const found = stack.findIndex(({ topMm }) => heightMm < topMm)
-    return found === -1 ? stack.length - 1 : found
-  }
+  const pileTops = stack.filter(({ carries }) => !carries).map(({ topMm }) => topMm)
+  const liftOf = (index: number): number =>
+    GAP_MM * index + pileTops.slice(0, stack[index]!.pile).reduce((sum, topMm) => sum + topMm, 0)
+  const top = stack.at(-1)!.topMm + liftOf(stack.length - 1)
   const scales = stack.map(edgeScale)
   return {
     halfWidthMm: Math.max(...stack.map(({ perimeterMm }) => perimeterMm)) / 2,
@@ -37,8 +42,8 @@ export function sideMapOf(stack: readonly StandingTier[]): SideMap {
       height: topMm - footMm,
       rim: perimeterOf(sectionAt(stack[index]!, topMm)),
     })),
-    toMap: (angleDeg, heightMm) => {
-      const index = indexAt(heightMm)
+    toMap: (tier, angleDeg, heightMm) => {
+      const index = Math.min(tier, stack.length - 1)
       return { x: alongAt(scales[index]!, angleDeg), y: top - heightMm - liftOf(index) }
     },
     fromMap: (x, y) => {
@@ -48,6 +53,7 @@ export function sideMapOf(stack: readonly StandingTier[]): SideMap {
       const { footMm, topMm } = stack[index]!
       const highest = index === stack.length - 1 ? topMm : topMm - 0.01
       return {
+        tier: index,
         angleDeg: angleAt(scales[index]!, x),
         heightMm: Math.min(highest, Math.max(footMm, lifted - liftOf(index))),
       }

@@ -11,7 +11,7 @@ export function unrolledOutline(element: PlacedElement, mesh: Mesh, tier: Standi
     .map(([x, y, z]): Point => {
       const angle = (Math.atan2(x - tier.middle.x, -(y - tier.middle.y)) * 180) / Math.PI
       const near = angle + 360 * Math.round((element.angleDeg - angle) / 360)
-      return map.toMap(near, Math.min(tier.topMm - 0.01, Math.max(tier.footMm, z)))
+      return map.toMap(tier.index, near, Math.min(tier.topMm - 0.01, Math.max(tier.footMm, z)))
     })
   return convexHull(points)
     .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)

@@ -45,6 +45,7 @@ export const sceneOf = (
     const foretold = dishes.foretold[id] ?? []
     const meshes = knownMeshes({ decoration, elements, stack, foretold })
     return elements.map((element, at) => ({
+      pile: stack[element.tier]!.pile,
       mesh: meshes[at]!,
       on: element.on,
       facingDeg: element.angleDeg,
@@ -56,7 +57,8 @@ export const sceneOf = (
     const accent = accents.find((each) => each.id === id)
     if (!accent) return []
     const meshes = knownAccents({ accent, elements, stack })
-    return elements.map(({ on, angleDeg }, at) => ({
+    return elements.map(({ on, angleDeg, tier }, at) => ({
+      pile: stack[tier]!.pile,
       mesh: meshes[at]!,
       on,
       facingDeg: angleDeg,

@@ -18,6 +18,8 @@ const props = defineProps<{
   name: string
   isTop: boolean
   isBottom: boolean
+  /** Others stand beside it on the board, or it may begin to. */
+  mayStandLoose: boolean
 }>()
 const emit = defineEmits<{ change: [label: string, change: (tier: Tier) => void]; move: [by: 1 | -1]; remove: [] }>()
 
@@ -118,6 +120,21 @@ const odd = computed(() =>
           <option value="dummy">dummy</option>
         </select></label
       >
+      <label v-if="mayStandLoose" class="block w-32 text-[0.8rem] text-ink-soft"
+        >Stands<select
+          class="field-input text-ink"
+          data-testid="tier-stands"
+          :value="tier.stands"
+          @change="
+            emit('change', 'stands', (each) => {
+              each.stands = ($event.target as HTMLSelectElement).value as Tier['stands']
+            })
+          "
+        >
+          <option value="stacked">on the tier below</option>
+          <option value="loose">loose, on the board</option>
+        </select></label
+      >
       <label class="block text-[0.8rem] text-ink-soft"
         >Colour
         <input
@@ -134,7 +151,7 @@ const odd = computed(() =>
     </div>
     <p class="mt-2 text-[0.88rem] text-ink-soft">
       <FigureLink :working="facts.surfaces.foot" /> round, side <FigureLink :working="facts.surfaces.side" />, top
-      <FigureLink :working="facts.surfaces.top" /><template v-if="!isTop"
+      <FigureLink :working="facts.surfaces.top" /><template v-if="standing.carries"
         >, ledge {{ ledge }} (a foot finds {{ length(standing.ledge.lipMm) }})</template
       >.
       <template v-if="facts.covering">

@@ -26,6 +26,7 @@ const card = (index: number) =>
       name: `Tier ${index + 1}`,
       isTop: index === tiers.length - 1,
       isBottom: index === 0,
+      mayStandLoose: index > 0,
     },
   })
 

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
-import { DROP_ML } from '#core/material'
-import { printQuantity } from '#core/quantity'
-import { bathStep, colourWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
+import { bathStep, colourWords, doseWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
 import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -18,7 +16,6 @@ const { commission, plan, cake } = usePlanned()
 const preferences = usePreferences()
 const lit = useLit()
 const look = useLook()
-const COUNTED_DROPS = 30
 
 const names = computed(() => props.bath.uses.map(({ name }) => name.toLowerCase()).join(', '))
 const dyes = computed(() => plan.value.dishes.dyes[props.bath.sheet.kind])
@@ -52,10 +49,6 @@ const steps = computed(() =>
     }
   }),
 )
-/** For more drops than anybody counts, the volume to measure instead. */
-const spoon = (drops: number): string =>
-  drops > COUNTED_DROPS ? printQuantity(drops * DROP_ML, 'volume', preferences.units) : ''
-
 /** Why the colour asked for does not come. */
 const OUT_OF_REACH: Readonly<Record<OutOfReach, string>> = {
   paler: 'It is paler than bare film on white: nothing paler can be dyed.',
@@ -94,11 +87,11 @@ const OUT_OF_REACH: Readonly<Record<OutOfReach, string>> = {
               v-if="(step.wholeDrops[dye.id] ?? 0) > 0"
               class="font-display text-[1.05rem] leading-snug font-semibold"
             >
-              {{ dye.name }} {{ step.wholeDrops[dye.id] }} {{ step.wholeDrops[dye.id] === 1 ? 'drop' : 'drops'
+              {{ dye.name }} {{ doseWords(dye, step.wholeDrops[dye.id]!, preferences.units).amount
               }}<span
-                v-if="spoon(step.wholeDrops[dye.id]!)"
-                class="font-text ml-1.5 inline-block text-[0.82rem] font-normal whitespace-nowrap text-ink-soft"
-                >{{ spoon(step.wholeDrops[dye.id]!) }}</span
+                v-if="doseWords(dye, step.wholeDrops[dye.id]!, preferences.units).beside"
+                class="font-text ml-1.5 inline-block text-[0.82rem] font-normal text-ink-soft"
+                >{{ doseWords(dye, step.wholeDrops[dye.id]!, preferences.units).beside }}</span
               >
             </p></template
           >

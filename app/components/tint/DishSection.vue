@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
-import { DROP_ML } from '#core/material'
-import { printQuantity } from '#core/quantity'
 import { colourNeeds } from '#core/supply'
-import { CARRIER_WORDS, COLOURING_WORDS, colourWords, DISH_KEEPS, seenHex, type Dish } from '#core/tint'
+import { CARRIER_WORDS, COLOURING_WORDS, colourWords, DISH_KEEPS, doseWords, seenHex, type Dish } from '#core/tint'
 import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -22,7 +20,6 @@ const { plan, cake, commission, workshop, option, editOption } = usePlanned()
 const preferences = usePreferences()
 const look = useLook()
 const lit = useLit()
-const COUNTED_DROPS = 30
 
 const dyesOf = (dish: Dish) => plan.value.dishes.dyes[dish.sheet.kind]
 /** The tier that the first element stands on is what paper is seen against. */
@@ -57,9 +54,11 @@ const members = ({ uses, target }: Dish): readonly number[] =>
       uses.some(({ decoration }) => decoration === id) && colour.toLowerCase() === target.toLowerCase(),
   )
 
-const dyeName = (id: string): string => workshop.value.dyes.find((dye) => dye.id === id)?.name ?? id
-const spoon = (drops: number): string =>
-  drops > COUNTED_DROPS ? printQuantity(drops * DROP_ML, 'volume', preferences.units) : ''
+/** What is measured of a dye of the shelf. */
+function measured(id: string, drops: number) {
+  const { name, base } = workshop.value.dyes.find((dye) => dye.id === id) ?? { name: id, base: 'water' as const }
+  return { name, ...doseWords({ base }, drops, preferences.units) }
+}
 
 /** Decorations of one colour, which a dish would serve as well with the other's. */
 const oneColoured = ({ uses }: Dish) =>
@@ -115,11 +114,11 @@ const VISIBLE = 0.02
             :key="dye"
             class="font-display text-[1.05rem] leading-snug font-semibold"
           >
-            {{ dyeName(dye) }} {{ whole }} {{ whole === 1 ? 'drop' : 'drops'
+            {{ measured(dye, whole).name }} {{ measured(dye, whole).amount
             }}<span
-              v-if="spoon(whole)"
-              class="font-text ml-1.5 inline-block text-[0.82rem] font-normal whitespace-nowrap text-ink-soft"
-              >{{ spoon(whole) }}</span
+              v-if="measured(dye, whole).beside"
+              class="font-text ml-1.5 inline-block text-[0.82rem] font-normal text-ink-soft"
+              >{{ measured(dye, whole).beside }}</span
             ><FigureLink class="font-text ml-1.5 text-[0.82rem] font-normal text-ink-soft" :working="drops" />
           </p>
           <p class="mt-1 text-[0.9rem]">

@@ -6,6 +6,7 @@ import { isWithin, roundTier, sectionAt, stackTiers, type StandingTier, type Tie
 import type { Point3 } from '../../geometry'
 import { found } from '../../quantity'
 import { bud, laminatedLeaf, openBloom, type PlacedElement } from '../../technique'
+import { placedAt } from './define'
 import { bouquetHandles, pullBouquet } from './handles'
 import { clearOfCake } from './solid'
 
@@ -42,7 +43,7 @@ const all = (packed: ReturnType<typeof pack>): readonly PlacedElement[] =>
   [...packed.layouts.values()].flatMap(({ elements }) => elements)
 
 const anyBouquet = fc.record({
-  place: fc.constantFrom(...(['ledge', 'shoulder', 'side', 'top', 'garland'] as const)),
+  place: fc.constantFrom(...(['ledge', 'crescent', 'shoulder', 'side', 'top', 'garland'] as const)),
   tier: fc.integer({ min: 0, max: 1 }),
   middleDeg: fc.integer({ min: -180, max: 180 }),
   spanDeg: fc.integer({ min: 30, max: 360 }),
@@ -235,6 +236,28 @@ describe('a bouquet packed', () => {
     expect(
       new Set(all(pack({ place: 'garland', tier: 0, upMm: 30, toMm: 210, spanDeg: 150 })).map(({ tier }) => tier)).size,
     ).toBe(2))
+  it('as a crescent lies along the top of one tier, blooms and leaf stems together, open behind', () => {
+    const alone = stackOf(roundTier('one', 220, 100))
+    const begun = placedAt(bouquetOf(), 'crescent', alone)
+    expect(begun).toMatchObject({ place: 'crescent', reach: 0.6, spanDeg: 200, tier: 0 })
+    // A reach or an arc that was set stays as it was set; on two tiers it goes to the upper one.
+    expect(placedAt(bouquetOf({ reach: 0.8, spanDeg: 120 }), 'crescent', cake)).toMatchObject({
+      reach: 0.8,
+      spanDeg: 120,
+      tier: 1,
+    })
+    const packed = packBouquet({ ...begun, middleDeg: 0 }, recipe, alone, null)
+    const elements = all(packed)
+    expect([...packed.layouts].filter(([, { elements: own }]) => own.length > 0).map(([id]) => id)).toEqual(
+      expect.arrayContaining(['blooms', 'leaves']),
+    )
+    expect(elements.every(({ on }) => on === 'top')).toBe(true)
+    const feet = elements.map(({ pose }) => pose!.at)
+    expect(feet.every(([, , z]) => z >= 95)).toBe(true)
+    // Behind, where it is open, nothing of its heart stands: 100° to both sides of the front are taken.
+    const focal = packed.layouts.get('blooms')!.elements
+    expect(focal.every(({ angleDeg }) => Math.abs(angleDeg) < 115)).toBe(true)
+  })
   it('as a dome stands on its top', () => {
     for (const { pose, on } of all(pack({ place: 'top', tier: 1, reach: 0 }))) {
       expect(on).toBe('top')

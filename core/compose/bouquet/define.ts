@@ -1,12 +1,17 @@
 import { z } from 'zod'
+import { firstPile, type StandingTier } from '../../cake'
 import { fields } from '../fields'
 
-/** Where a bouquet stands. A wreath is a ledge all the way round; a dome is a top; a garland climbs across tiers. */
-const BOUQUET_PLACES = ['ledge', 'shoulder', 'side', 'top', 'garland'] as const
+/**
+ * Where a bouquet stands. A wreath is a ledge all the way round; a crescent runs along a top and is open to one side; a
+ * dome is a top; a garland climbs across tiers.
+ */
+const BOUQUET_PLACES = ['ledge', 'crescent', 'shoulder', 'side', 'top', 'garland'] as const
 export type BouquetPlace = (typeof BOUQUET_PLACES)[number]
 
 const BOUQUET_PLACE_LABELS: Readonly<Record<BouquetPlace, string>> = {
   ledge: 'on a ledge',
+  crescent: 'a crescent on a top',
   shoulder: 'over a shoulder',
   side: 'on a side',
   top: 'a dome on a top',
@@ -27,7 +32,11 @@ export const bouquetSchema = z.strictObject({
     .max(600)
     .meta({ label: 'Begins at', kind: 'length', help: 'On a side or garland: above the tier’s foot' }),
   toMm: z.number().min(0).max(900).meta({ label: 'Ends at', kind: 'length', help: 'A garland: above the board' }),
-  reach: z.number().min(0).max(1).meta({ label: 'Towards the rim', kind: 'share', help: 'A dome: 0 is the middle' }),
+  reach: z
+    .number()
+    .min(0)
+    .max(1)
+    .meta({ label: 'Towards the rim', kind: 'share', help: 'A crescent, a dome: 0 is the middle' }),
   outMm: z.number().min(15).max(160).meta({ label: 'Deep', kind: 'length', help: 'How far it comes forward' }),
   highMm: z.number().min(15).max(220).meta({ label: 'High', kind: 'length' }),
   full: z
@@ -63,6 +72,22 @@ export const gatheredSchema = z.strictObject({
   role: z.enum(BOUQUET_ROLES).meta({ label: 'As', options: BOUQUET_ROLE_LABELS }),
   parts: z.number().min(0).max(40).meta({ label: 'Parts', kind: 'count', help: 'Of the recipe' }),
 })
+
+/** How a crescent begins: well towards the rim, open over less than half a turn. */
+const CRESCENT = { reach: 0.6, spanDeg: 200 } as const
+
+/** A bouquet put at another place, with what that place begins with where nothing else was said. */
+export function placedAt(bouquet: Bouquet, place: BouquetPlace, stack: readonly StandingTier[]): Bouquet {
+  if (place !== 'crescent') return { ...bouquet, place }
+  const begun = startingBouquet(bouquet.id, stack.length, bouquet.seed)
+  return {
+    ...bouquet,
+    place,
+    tier: stack[bouquet.tier]?.carries ? firstPile(stack).length - 1 : bouquet.tier,
+    reach: bouquet.reach === begun.reach ? CRESCENT.reach : bouquet.reach,
+    spanDeg: bouquet.spanDeg === begun.spanDeg ? CRESCENT.spanDeg : bouquet.spanDeg,
+  }
+}
 
 /** Where a bouquet begins: on the lowest ledge at the front left, or as a dome when there is one tier. */
 export const startingBouquet = (id: string, tiers: number, seed: number): Bouquet => ({

@@ -16,7 +16,7 @@ function spotOf(bouquet: Bouquet, tier: StandingTier, angleDeg: number): Spot {
       outMm: 0,
     }
   const outMm =
-    bouquet.place === 'top'
+    bouquet.place === 'top' || bouquet.place === 'crescent'
       ? bouquet.reach * leastReach(tier)
       : leastReach(tier) - (bouquet.place === 'ledge' ? tier.ledge.leastMm / 2 : 0)
   return { tier: tier.index, on: 'top', angleDeg, heightMm: tier.topMm, outMm }
@@ -42,7 +42,7 @@ export function pullBouquet(bouquet: Bouquet, handle: string, to: Spot, stack: r
     }
   const tier = tierOf(stack, to.tier)
   const moved = { ...bouquet, tier: tier.index, middleDeg: turned(to.angleDeg) }
-  if (bouquet.place === 'top')
+  if (bouquet.place === 'top' || bouquet.place === 'crescent')
     return { ...moved, reach: Math.round(within(to.on === 'top' ? to.outMm / leastReach(tier) : 1, 0, 1) * 100) / 100 }
   if ((bouquet.place === 'side' || bouquet.place === 'garland') && to.on === 'side')
     return { ...moved, upMm: Math.round(within(to.heightMm - tier.footMm, 0, 600)) }

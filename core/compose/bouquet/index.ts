@@ -3,6 +3,7 @@ export {
   BOUQUET_ROLES,
   bouquetSchema,
   gatheredSchema,
+  placedAt,
   startingBouquet,
   type Bouquet,
   type BouquetPlace,

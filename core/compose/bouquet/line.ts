@@ -1,4 +1,4 @@
-import { leastReach, wallPoint, type StandingTier } from '../../cake'
+import { leastReach, tierOn, wallPoint, type StandingTier } from '../../cake'
 import { add, outward, scale, unit, type Point3 } from '../../geometry'
 import { tierOf } from '../define'
 import { sweepPath } from '../sweepPath'
@@ -19,7 +19,7 @@ const WHOLE_DEG = 359
  */
 function ledgePoint(stack: readonly StandingTier[], tier: StandingTier, angleDeg: number): Point3 {
   const rim = wallPoint(tier, angleDeg, tier.topMm).point
-  const above = stack[tier.index + 1]
+  const above = tierOn(stack, tier)
   const wall: Point3 = above
     ? wallPoint(above, angleDeg, above.footMm).point
     : [tier.middle.x, tier.middle.y, tier.topMm]
@@ -29,11 +29,9 @@ function ledgePoint(stack: readonly StandingTier[], tier: StandingTier, angleDeg
 /** Where a bouquet is bound to the cake. A dome is bound at one point. */
 export function lineOf(bouquet: Bouquet, stack: readonly StandingTier[]): Line {
   const tier = tierOf(stack, bouquet.tier)
+  const middle: Point3 = [tier.middle.x, tier.middle.y, tier.topMm]
   if (bouquet.place === 'top') {
-    const foot = add(
-      [tier.middle.x, tier.middle.y, tier.topMm],
-      scale(outward(bouquet.middleDeg), bouquet.reach * leastReach(tier)),
-    )
+    const foot = add(middle, scale(outward(bouquet.middleDeg), bouquet.reach * leastReach(tier)))
     return {
       points: [{ at: foot, out: outward(bouquet.middleDeg), along: outward(bouquet.middleDeg + 90), tier: tier.index }],
       lengthMm: 0,
@@ -55,6 +53,12 @@ export function lineOf(bouquet: Bouquet, stack: readonly StandingTier[]): Line {
           .points.filter((_, at) => at % 5 === 0)
           .map(({ point, facingDeg, tier: on }) => ({ at: point, out: outward(facingDeg), tier: on }))
       : angles.map((angleDeg) => {
+          if (bouquet.place === 'crescent')
+            return {
+              at: add(middle, scale(outward(angleDeg), bouquet.reach * leastReach(tier))),
+              out: outward(angleDeg),
+              tier: tier.index,
+            }
           if (bouquet.place === 'ledge')
             return { at: ledgePoint(stack, tier, angleDeg), out: outward(angleDeg), tier: tier.index }
           const { point, facingDeg } = wallPoint(

@@ -152,7 +152,7 @@ export function packBouquet(
       element: (index) => ({
         index,
         tier,
-        on: bouquet.place === 'top' && tier === stack.length - 1 ? 'top' : 'side',
+        on: (bouquet.place === 'top' || bouquet.place === 'crescent') && !stack[tier]!.carries ? 'top' : 'side',
         angleDeg: angleRound(on, middle!.at),
         spanDeg: 0,
         heightMm: middle!.at[2] - middle!.radiusMm,

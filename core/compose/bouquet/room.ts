@@ -6,6 +6,7 @@ import type { Line, LinePoint } from './line'
 /** How far round the line a bouquet reaches, degrees from straight out, up above 0. */
 const TURNS: Readonly<Record<BouquetPlace, readonly [fromDeg: number, toDeg: number]>> = {
   ledge: [-8, 96],
+  crescent: [4, 176],
   shoulder: [-55, 92],
   side: [-78, 78],
   garland: [-70, 80],

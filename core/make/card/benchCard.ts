@@ -7,7 +7,7 @@ import { printWorkingValue, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { several } from '../../quantity'
 import type { Step } from '../../technique'
-import { bathStep, type Bath } from '../../tint'
+import { bathStep, doseWords, type Bath, type Dish } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
 
 /** A task of a decoration: which step of its making, which turn. */
@@ -55,9 +55,20 @@ function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): S
     uses.some(({ decoration }) => decoration === made.id)
   const dishes = plan.dishes.dishes
     .filter(isFor)
-    .map(({ ml }) => ({ label: 'colour', text: printWorkingValue(ml, units) }))
+    .map((dish) => ({ label: 'colour', text: dishText(dish, plan, units) }))
   const bath = plan.dishes.baths.find(isFor)
   return [...dishes, ...(bath ? doseAmounts(bath, made, turn, plan, units) : [])]
+}
+
+/** What a dish holds: how much, and which dyes in it. */
+function dishText({ ml, doses, sheet }: Dish, { dishes }: Plan, units: UnitSystem): string {
+  const measured = doses
+    .filter(({ whole }) => whole > 0)
+    .map(({ dye: id, whole }) => {
+      const { dye } = dishes.dyes[sheet.kind].find((each) => each.dye.id === id)!
+      return `${dye.name} ${doseWords(dye, whole, units).amount}`
+    })
+  return [printWorkingValue(ml, units), measured.join(', ')].filter(Boolean).join(': ')
 }
 
 /** What is added to a bath for the shades of a load. */
@@ -72,8 +83,10 @@ function doseAmounts(
   const steps = [...new Set(shades.map((shade) => bathStep(shade, bath.ladder.length)))].sort(
     (one, other) => one - other,
   )
-  const nameOfDye = (dye: string): string =>
-    dishes.dyes[bath.sheet.kind].find((each) => each.dye.id === dye)?.dye.name ?? dye
+  const doseOf = (id: string, drops: number): string => {
+    const { dye } = dishes.dyes[bath.sheet.kind].find((each) => each.dye.id === id)!
+    return dye.base === 'powder' ? `${doseWords(dye, drops, units).amount} ${dye.name}` : `${drops} ${dye.name}`
+  }
   return [
     ...(steps[0] === 0 ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
     ...steps.map((step) => ({
@@ -81,7 +94,7 @@ function doseAmounts(
       text:
         Object.entries(bath.steps[step]!.wholeDrops)
           .filter(([, drops]) => drops > 0)
-          .map(([dye, drops]) => `${drops} ${nameOfDye(dye)}`)
+          .map(([dye, drops]) => doseOf(dye, drops))
           .join(', ') || 'no more colour',
     })),
   ]

@@ -116,8 +116,9 @@ function across(label: string, boardMm: number, tiers: Ends, decorated: Ends, is
 }
 
 function heightWorking(cake: Cake, { tiers, decoratedTopMm }: Extent): Working {
+  const highest = tiers.reduce((most, tier) => (tier.topMm > most.topMm ? tier : most), tiers[0]!)
   const parts = cake.tiers
-    .slice(0, tiers.length)
+    .filter((_, at) => tiers[at]?.pile === highest.pile)
     .flatMap(({ heightMm, spacer }, at) => [
       ...(spacer
         ? [[`spacer${at}`, typed(`spacer below tier ${at + 1}`, spacer.heightMm, 'length', 'Tiers')] as const]

@@ -86,6 +86,9 @@ export function cakeStage({ cake, stack, air, workroom, venue, fridgeC }: CakeIn
     warming: isChilled(at) ? warmingIn(air, tier) : null,
     lobesMeet: tier.shape.kind !== 'scalloped' || lobesMeet(tier.shape),
   }))
+  const tallPile = stack
+    .map(({ pile }) => stack.filter((tier) => tier.pile === pile))
+    .reduce((most, pile) => (pile.length > most.length ? pile : most), [])
   const coatOf = (id: CoveringId): readonly Working[] =>
     stack.flatMap((tier, at) => (tier.covering === id && tiers[at]!.covering ? [tiers[at]!.covering.coat] : []))
   return {
@@ -107,10 +110,10 @@ export function cakeStage({ cake, stack, air, workroom, venue, fridgeC }: CakeIn
         : [],
     ),
     middleDowel:
-      stack.length >= MIDDLE_DOWEL_FROM
+      tallPile.length >= MIDDLE_DOWEL_FROM
         ? found(
             'middle dowel',
-            stack.at(-1)!.topMm - BELOW_TOP_MM,
+            tallPile.at(-1)!.topMm - BELOW_TOP_MM,
             'length',
             'height of the tiers less a little, so that it stays hidden',
           )

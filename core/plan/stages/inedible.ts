@@ -1,5 +1,5 @@
 /** Everything that is not food and that some step puts into the cake, or holds it with: counted in, and out again. */
-import type { Cake } from '../../cake'
+import { stackedTiers, type Cake, type Tier } from '../../cake'
 import { derive, found, type Working } from '../../quantity'
 import type { PlannedAccent } from './accents'
 import type { PlannedDecoration } from '../../decoration'
@@ -28,14 +28,14 @@ type InedibleInputs = {
 }
 
 /** A card below each tier that stands on another. */
-const cardsUnder = (tiers: number): Working =>
+const cardsUnder = (tiers: readonly Tier[]): Working =>
   derive(
     'cards under tiers',
     'count',
     'one below each tier that stands on another',
-    '{tiers} − 1',
-    { tiers: found('tiers', tiers, 'count', 'of the cake') },
-    (v) => Math.max(0, v.tiers - 1),
+    '{tiers} × 1',
+    { tiers: found('tiers that stand on another', stackedTiers(tiers), 'count', 'of the cake') },
+    (v) => v.tiers,
   )
 
 /** The removal list: nothing that is put in is left out of it. */
@@ -97,7 +97,7 @@ export function inedibleOf({ cake, facts, decorations, holders, accents }: Inedi
     {
       id: 'cards',
       name: 'cake cards',
-      count: cardsUnder(cake.tiers.length),
+      count: cardsUnder(cake.tiers),
       step: 'Stack the tiers',
       where: 'below each tier but the lowest',
       stays: true,

@@ -139,10 +139,10 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       .filter(({ elements, fewer }) => elements.length === 0 && !fewer)
       .map(({ name }) => name.toLowerCase()),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
-    boardTooSmall: boardTooSmall(cake.board, stack[0]!),
+    boardTooSmall: stack.some((tier) => tier.footMm === 0 && boardTooSmall(cake.board, tier)),
     lobesApart: tierNumbers((_, index) => !cakeFacts.tiers[index]!.lobesMeet),
     leansTooFar: tierNumbers((tier) => leanDeg(tier) < tier.taperDeg - 0.01),
-    tall: cake.tiers.length > 1 && stackHeightMm(stack) > 2 * cake.board.acrossMm,
+    tall: stack.some(({ carries }) => carries) && stackHeightMm(stack) > 2 * cake.board.acrossMm,
     chilled: slowest && {
       tiers: tierNumbers(({ chilled }) => chilled),
       warmMin: slowest.cautious?.value ?? null,

@@ -79,13 +79,14 @@ export function toSchedule(
 }
 
 /** A tier as the search needs it. A dummy is covered, but neither filled nor chilled. */
-export function tierToDress({ id, inside, covering, chilled }: Tier): TierToDress {
+export function tierToDress({ id, inside, covering, chilled, stands }: Tier, at: number): TierToDress {
   const { name, readyMin, readyWhen, keepsMin, thicknessMm } = coveringOf(covering)
   const isFilled = inside === 'cake' && covering !== 'dummy'
   return {
     id,
     isFilled,
     isChilled: isFilled && chilled,
+    isStacked: at > 0 && stands === 'stacked',
     covering: thicknessMm > 0 ? { id: covering, name, readyMin, readyWhen, keepsMin } : null,
   }
 }
@@ -94,7 +95,7 @@ export function tierToDress({ id, inside, covering, chilled }: Tier): TierToDres
 function countsOf(tiers: readonly TierToDress[], picks: number): CakeCounts {
   const count = (label: string, many: number): Working => typed(label, many, 'count', 'Tiers')
   return {
-    tiers: count('tiers', tiers.length),
+    stacked: count('tiers that stand on another', tiers.filter(({ isStacked }) => isStacked).length),
     filled: count('tiers to fill', tiers.filter(({ isFilled }) => isFilled).length),
     covered: count('tiers to cover', tiers.filter(({ covering }) => covering).length),
     picks: found('picks', picks, 'count', 'of all decorations, those that do not stay in'),

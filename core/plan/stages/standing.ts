@@ -1,5 +1,5 @@
 /** Where decorations stand, as far as it asks for a look: on what feet rest, ledges too narrow, sweeps that end in the air. */
-import { stackHeightMm, type StandingTier } from '../../cake'
+import { firstPile, type StandingTier } from '../../cake'
 import { HOLDER_ROOM_MM } from '../../care'
 import type { Decoration } from '../../commission'
 import type { Bouquet } from '../../compose'
@@ -17,7 +17,7 @@ export function narrowLedgeOf(
   stack: readonly StandingTier[],
 ): { readonly bouquet: string; readonly mm: number } | null {
   const narrow = bouquets.find(
-    ({ place, tier }) => place === 'ledge' && tier < stack.length - 1 && stack[tier]!.ledge.leastMm < HOLDER_ROOM_MM,
+    ({ place, tier }) => place === 'ledge' && stack[tier]?.carries && stack[tier].ledge.leastMm < HOLDER_ROOM_MM,
   )
   return narrow ? { bouquet: narrow.name, mm: stack[narrow.tier]!.ledge.leastMm } : null
 }
@@ -30,7 +30,7 @@ export const aboveTopOf = (
 ) =>
   wanted.flatMap(({ id, composition, gathered }) => {
     if (composition.kind !== 'sweep' || gathered) return []
-    const byMm = Math.max(composition.fromHeightMm, composition.toHeightMm) - stackHeightMm(stack)
+    const byMm = Math.max(composition.fromHeightMm, composition.toHeightMm) - firstPile(stack).at(-1)!.topMm
     return byMm > 0.5 ? [{ name: decorations.find((each) => each.id === id)!.name, byMm }] : []
   })
 

@@ -9,6 +9,7 @@ import {
   derive,
   found,
   percent,
+  printNumber,
   printQuantity,
   several,
   sumOf,
@@ -18,6 +19,7 @@ import {
 } from '../../quantity'
 import type { Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
+import { powderG } from '../../tint'
 import type { LeafState, Plan, TallyFigure } from '../plan'
 import { allSheets } from './cutting/needs'
 import type { DishWork } from './tint'
@@ -26,7 +28,7 @@ type TallyParts = {
   readonly decorations: readonly PlannedDecoration[]
   readonly ownPieces: readonly OwnPiece[]
   readonly sheets: readonly SheetNeed[]
-  readonly dishes: Pick<DishWork, 'dishes' | 'baths'>
+  readonly dishes: Pick<DishWork, 'dishes' | 'baths' | 'dyes'>
   readonly work: Work
   readonly cost: Working
   readonly startBy: Working | null
@@ -98,11 +100,15 @@ const named = (ml: Working, uses: readonly { readonly name: string }[]): Working
   label: uses.map(({ name }) => name.toLowerCase()).join(', '),
 })
 
-function colourWords({ dishes, baths }: TallyParts['dishes'], units: UnitSystem): string {
-  const drops = baths.reduce((sum, { totalDrops }) => sum + totalDrops.value, 0)
+function colourWords({ dishes, baths, dyes }: TallyParts['dishes'], units: UnitSystem): string {
+  const isPowder = (id: string): boolean => dyes.film.some(({ dye }) => dye.id === id && dye.base === 'powder')
+  const dripped = baths.flatMap(({ steps }) => steps.flatMap(({ wholeDrops }) => Object.entries(wholeDrops)))
+  const drops = dripped.reduce((sum, [dye, many]) => sum + (isPowder(dye) ? 0 : many), 0)
+  const powder = dripped.reduce((sum, [dye, many]) => sum + (isPowder(dye) ? powderG(many) : 0), 0)
   return [
     ...(baths.length > 0 ? [baths.length === 1 ? '1 bath' : `${baths.length} baths`] : []),
     ...(drops > 0 ? [`${printQuantity(drops, 'count', units)} drops`] : []),
+    ...(powder > 0 ? [`${printNumber(powder, 2)} g powder`] : []),
     ...(dishes.length > 0 ? [dishes.length === 1 ? '1 dish' : `${dishes.length} dishes`] : []),
   ].join(', ')
 }

@@ -3,6 +3,7 @@ import { aDecoration, fourGroups, onTwoTiers } from '../../../tests/any/fourGrou
 import type { Decoration } from '../../commission'
 import { demoWorkshop } from '../../demo'
 import { sumOf } from '../../quantity'
+import type { DyeStock } from '../../supply'
 import { bathStep } from '../../tint'
 import { derivePlan } from '..'
 
@@ -50,6 +51,46 @@ describe('baths', () => {
       ['crown', 'single'],
       ['pair'],
     ])
+  })
+})
+
+describe('dyes that do not suit', () => {
+  const withDyes = (change: (dye: DyeStock) => DyeStock, wanted: readonly Decoration[]) => {
+    const workshop = demoWorkshop()
+    return derivePlan({
+      commission: onTwoTiers(wanted, 0),
+      workshop: { ...workshop, dyes: workshop.dyes.map(change) },
+      now: 0,
+      units: 'metric',
+    })
+  }
+  const pan = aDecoration('pan', 'panSail')
+  it('a gel with sugar is left out for the pan by name, and only there', () => {
+    const sugar = (dye: DyeStock): DyeStock => (dye.id === 'red' ? { ...dye, name: 'rose gel', base: 'sugarGel' } : dye)
+    const { dishes } = withDyes(sugar, [pan, aDecoration('ruffle', 'tornRuffle')])
+    expect(dishes.leftOut).toEqual([
+      { decoration: 'pan', name: expect.any(String), dyes: ['rose gel'], because: expect.stringContaining('sugar') },
+    ])
+    const inPan = dishes.dishes.find(({ uses }) => uses.some(({ decoration }) => decoration === 'pan'))!
+    expect(inPan.doses.map(({ dye }) => dye)).not.toContain('red')
+    // What is left is yellow and blue: red is out of their reach, and that is said, not turned into another colour.
+    expect(inPan.outOfReach).not.toBeNull()
+  })
+  it('nothing is left out where all suit, and where none does the rest is shown with a fault', () => {
+    expect(withDyes((dye) => dye, [pan]).dishes.leftOut).toEqual([])
+    const all = withDyes((dye) => ({ ...dye, base: 'sugarGel' }), [pan]).dishes
+    expect(all.leftOut).toEqual([])
+    expect(all.faults.map(({ code }) => code)).toContain('sugar-in-pan')
+  })
+  it('powder is weighed: as strong as its drops, a hundredth of a gram each, 0.6 g a millilitre', () => {
+    const { dyeUses, dishes } = withDyes((dye) => ({ ...dye, base: 'powder' }), [pan])
+    for (const { dye, ml } of dyeUses) {
+      const drops = dishes.dishes
+        .flatMap(({ doses }) => doses)
+        .reduce((sum, each) => sum + (each.dye === dye ? each.whole : 0), 0)
+      expect(ml.value).toBeCloseTo((drops * 0.01) / 0.6, 9)
+    }
+    expect(dyeUses.length).toBeGreaterThan(0)
   })
 })
 

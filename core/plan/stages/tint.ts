@@ -32,9 +32,19 @@ const SHINES: readonly string[] = ['stencilShine', 'edgeGilding']
 export type DishWork = Dishes & {
   readonly baths: readonly Bath[]
   readonly faults: readonly ColourFault[]
+  /** Dyes in use that are not mixed from, for what is done with the paper afterwards. */
+  readonly leftOut: readonly LeftOut[]
   readonly dyes: Readonly<Record<ColouredSheet['kind'], readonly LearnedDye[]>>
   /** Colours of the shades of each decoration as they will come out, 0 at the heart, where that is foretold. */
   readonly foretold: Readonly<Record<string, readonly string[]>>
+}
+
+/** Dyes that recipes for a decoration go without, by their names, and why. */
+export type LeftOut = {
+  readonly decoration: string
+  readonly name: string
+  readonly dyes: readonly string[]
+  readonly because: string
 }
 
 type Coloured = {
@@ -224,6 +234,26 @@ function bathWish({ decoration, made }: Coloured): BathWish {
 const suits = ({ base }: DyeStock, state: SheetState): boolean =>
   state === 'pan' ? base !== 'sugarGel' : state === 'fried' ? base === 'oil' || base === 'powder' : base !== 'oil'
 
+/** Why a dye does not suit. */
+const UNSUITED: Readonly<Record<SheetState, string>> = {
+  pan: 'it has sugar in it, which sticks and browns in the pan',
+  fried: 'it is not made with oil, and spits in hot oil',
+  dry: 'it is made with oil, which never dries',
+  wet: 'it is made with oil, which never dries',
+}
+
+/** What recipes go without, decoration by decoration. */
+function leftOutOf(coloured: readonly Coloured[], shelf: readonly DyeStock[]): readonly LeftOut[] {
+  const inUse = shelf.filter(({ inUse: isOn }) => isOn)
+  return coloured.flatMap(({ decoration: { id, technique, colouring }, made: { name, count } }) => {
+    const state = stateOf(technique)
+    const out = inUse.filter((dye) => !suits(dye, state))
+    // Where none suits the rest is mixed from, and a fault says so.
+    if (colouring.way === 'bare' || count.value === 0 || out.length === 0 || out.length === inUse.length) return []
+    return [{ decoration: id, name, dyes: out.map((dye) => dye.name), because: UNSUITED[state] }]
+  })
+}
+
 /** Dishes for all paper of an option, with what does not suit. */
 export function tintStage({ coloured, groups, shelf, trials, tray, limits }: DishInputs): DishWork {
   const learned = (kind: ColourWish['kind']): readonly LearnedDye[] =>
@@ -273,7 +303,8 @@ export function tintStage({ coloured, groups, shelf, trials, tray, limits }: Dis
       }
     },
   )
-  return { ...laid, baths, faults: colourFaults(facts), dyes, foretold: foretoldOf(baths) }
+  const leftOut = leftOutOf(coloured, shelf)
+  return { ...laid, baths, leftOut, faults: colourFaults(facts), dyes, foretold: foretoldOf(baths) }
 }
 
 /** Dyes of which there are drops. */
