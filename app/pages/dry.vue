@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { onUnmounted } from 'vue'
+import { useChangedWay } from '~/components/dry/changedWay'
 import DryingSection from '~/components/dry/DryingSection.vue'
 import PaperRests from '~/components/dry/PaperRests.vue'
 import CautionList from '~/components/ui/CautionList.vue'
@@ -7,6 +9,8 @@ import { usePlanned } from '~/composables/planned'
 
 const { plan, cautionsOn } = usePlanned()
 const cautions = cautionsOn('dry')
+const { words: changed, forget } = useChangedWay()
+onUnmounted(forget)
 </script>
 
 <template>
@@ -20,6 +24,9 @@ const cautions = cautionsOn('dry')
       ><template v-else>What is brushed or damped rests until it can be handled.</template> Damp air makes every rest
       longer.</LeafHeading
     >
+    <p v-if="changed" class="mb-3 text-[0.92rem] text-ink-soft" role="status" data-testid="dried-changed">
+      {{ changed }}
+    </p>
     <CautionList class="mb-4" :cautions="cautions" />
     <DryingSection v-for="soaked in plan.dryings" :key="soaked.id" class="mb-8" :soaked="soaked" />
     <PaperRests v-if="plan.work.making.length > 0" />

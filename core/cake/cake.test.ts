@@ -289,10 +289,31 @@ describe('the box', () => {
 })
 
 describe('what a tier takes', () => {
+  it('twelve lobes round a core of 240 mm, 100 mm high, take what lies between them, and no more for a cutter 0.2 mm wider', () => {
+    const lobed = (cutterMm: number, covering: Tier['covering']): Tier => ({
+      ...roundTier('x', 240, 100),
+      covering,
+      shape: { kind: 'scalloped', lobes: 12, marksMm: 240, cutterMm },
+    })
+    const of = (cutterMm: number, covering: Tier['covering'] = 'setButtercream') =>
+      coveringAmount(stackTiers(cake(lobed(cutterMm, covering)))[0]!)!
+    // Twelve half circles of 62.1 mm and twelve triangles of 120 mm and 30°: 12 × ( π × 31.06² ÷ 2 + 120² × sin 30° ÷ 2 ).
+    const withinMm2 = 12 * ((Math.PI * 31.058 ** 2) / 2 + (120 ** 2 * 0.5) / 2)
+    const grams = ((withinMm2 - Math.PI * 120 ** 2) / 1000) * 100 * 0.95 * 1.15
+    expect(of(62.2).lobes!.value).toBeGreaterThan(grams * 0.98)
+    expect(of(62.2).lobes!.value).toBeLessThan(grams * 1.02)
+    expect(Math.abs(of(62.4).lobes!.value / of(62.2).lobes!.value - 1)).toBeLessThan(0.03)
+    // Spread coverings fill the lobes themselves; under fondant the crumb coat does.
+    expect(of(62.2).coat.value).toBeGreaterThan(of(62.2).lobes!.value)
+    const fondant = of(62.2, 'fondant')
+    expect(fondant.crumbCoat!.value).toBeGreaterThan(fondant.lobes!.value)
+    expect(fondant.lobes!.value).toBeCloseTo(of(62.2).lobes!.value, 6)
+  })
   it('of fondant: 20 cm across, 10 cm high, 3.5 mm thick, 1.4 g/ml, 30 % trimmed', () => {
     const amount = coveringAmount(stackTiers(cake(roundTier('x', 200, 100)))[0]!)!
     expect(amount.coat.value).toBeCloseTo((Math.PI * 20 * 10 + Math.PI * 100) * 0.35 * 1.4 * 1.3, 3)
     expect(amount.crumbCoat!.value).toBeGreaterThan(150)
+    expect(amount.lobes).toBeNull()
   })
   it('is nothing on a bare dummy, and grows with the tier', () => {
     expect(coveringAmount(stackTiers(cake({ ...roundTier('x', 200, 100), covering: 'dummy' }))[0]!)).toBeNull()

@@ -20,6 +20,8 @@ export type Covering = {
   readonly gramsPerMl: number
   /** Share of the coat that is needed on top: trimmed edges, bowl and tools. */
   readonly wasteShare: number
+  /** Rolled out and laid on; others are spread, and fill what is drawn along a guide. */
+  readonly rolled?: true
   /** Crumb coat under it, mm; 0 where it needs none. */
   readonly crumbCoatMm: number
   /** Minutes after covering until paper may go on. */
@@ -48,6 +50,7 @@ export const COVERINGS = [
     thicknessMm: 3.5,
     gramsPerMl: 1.4,
     wasteShare: 0.3,
+    rolled: true,
     crumbCoatMm: 2,
     readyMin: 120,
     readyWhen: 'its skin is dry to the touch',
@@ -138,6 +141,7 @@ export const COVERINGS = [
     thicknessMm: 3,
     gramsPerMl: 1.3,
     wasteShare: 0.3,
+    rolled: true,
     crumbCoatMm: 2,
     readyMin: 60,
     readyWhen: 'it has firmed up',

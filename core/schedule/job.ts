@@ -36,16 +36,24 @@ export function timetableJob(question: TimetableQuestion, level = 0): TimetableJ
 /** All steps of a decoration, turn by turn. */
 function addMaking(plan: Collected, making: Making, cake: CakeTasks, level: number, isAlone: boolean): void {
   let before: readonly (readonly Done[])[] = []
+  let suppleMin: number | null = null
   for (const step of making.steps) {
     before = step.turns.map((turn, at) => {
       const of = { decoration: making.decoration, step: step.id, turn: at + 1, turns: step.turns.length }
       addTurn(plan, making, step, turn, of)
       // Alone, one takes turn by turn as they are numbered.
       if (isAlone && at > 0) plan.then(step.turns[at - 1]!.task, turn.task)
-      for (const { task, restMin, drying } of step.turnsOf ? before[at]! : before.flat())
-        plan.then(task, turn.task, restMin, { drying: drying ?? null })
+      const last = before.at(-1)
+      for (const done of step.turnsOf ? [before[at]!] : before)
+        for (const { task, restMin, drying } of done)
+          plan.then(task, turn.task, restMin, {
+            drying: drying ?? null,
+            // What is left for a later turn is kept covered.
+            mostMin: suppleMin !== null && at === 0 && done === last ? restMin + suppleMin : null,
+          })
       return afterTurn(plan, making, step, turn, of)
     })
+    suppleMin = step.suppleMin
   }
   const done = before.flat()
   const spareMin = spareOf(makingDoubt(making), level)

@@ -61,6 +61,7 @@ function draping(pieces: number, { firmMin, setMin, ovenMin }: Times): Making {
     air: null,
     turnsOf: null,
     putDown: true,
+    suppleMin: null,
     onCake: false,
     ...change,
   })

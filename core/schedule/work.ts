@@ -49,6 +49,8 @@ export type MakingStep = {
   /** The step whose turns it goes by. */
   readonly turnsOf: string | null
   readonly putDown: boolean
+  /** After its rest paper is supple for so long; null where it does not matter. */
+  readonly suppleMin: number | null
   readonly onCake: boolean
 }
 

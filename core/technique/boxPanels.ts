@@ -3,7 +3,8 @@
  * corners.
  *
  * By hand: a square tier of 180 × 110 mm with a hem of 4 mm: four panels 180 × 114 mm and one of 180 × 180 mm for the
- * top; three accents on each of its four top corners, 12.
+ * top; three accents on each of its four top corners, 12. Five at each are 20, three on all eight corners 24; a box shape
+ * takes a sixth panel below.
  */
 import { z } from 'zod'
 import { polyline, rectangle } from '../geometry'
@@ -11,21 +12,35 @@ import { derive, found, type Working } from '../quantity'
 import { defineTechnique, type PieceKind, type PlacedElement } from './define'
 import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
-import { panelMesh, PATTERN } from './panel/panelMesh'
+import { BOTTOM_ROW, panelMesh, PATTERN, TOP_ROW } from './panel/panelMesh'
 import { PRINT_LABELS, printOn, printOutlines, PRINTS } from './printed'
 import { roundTheTier } from './round'
 
+const FACES = ['sides', 'five', 'six'] as const
 const CORNERS = ['none', 'top', 'all'] as const
 
 const parameters = z.strictObject({
   hemMm: z.number().min(0).max(15).meta({ label: 'Hem', kind: 'length', help: 'Trimmed at the foot' }),
-  top: z.boolean().meta({ label: 'A panel for the top too', kind: 'choice' }),
+  faces: z.enum(FACES).meta({
+    label: 'Faces',
+    kind: 'choice',
+    options: { sides: 'the sides', five: 'sides and top', six: 'sides, top and bottom' },
+  }),
   corners: z.enum(CORNERS).meta({
     label: 'Corner accents',
     kind: 'choice',
     options: { none: 'none', top: 'on the top corners', all: 'on every corner, above and below' },
   }),
-  perCorner: z.number().int().min(1).max(5).meta({ label: 'Accents at a corner', kind: 'count' }),
+  perCorner: z
+    .number()
+    .int()
+    .min(1)
+    .max(5)
+    .meta({
+      label: 'Accents at a corner',
+      kind: 'count',
+      help: 'Four top corners: 3 are 12, 5 are 20; all eight: 3 are 24',
+    }),
   accentMm: z.number().min(8).max(50).meta({ label: 'Accent across', kind: 'length' }),
   print: z
     .enum(PRINTS)
@@ -35,7 +50,7 @@ const parameters = z.strictObject({
 /** As it begins. */
 const STARTING: z.infer<typeof parameters> = {
   hemMm: 4,
-  top: true,
+  faces: 'five',
   corners: 'top',
   perCorner: 3,
   accentMm: 26,
@@ -46,15 +61,19 @@ const STARTING: z.infer<typeof parameters> = {
 const accentsOfFace = (corners: (typeof CORNERS)[number], perCorner: number): number =>
   corners === 'none' ? 0 : corners === 'top' ? perCorner : 2 * perCorner
 
+/** Faces that lie flat: the top, the bottom of a box shape. */
+type Level = 'side' | 'top' | 'bottom'
+
 function panelKind(
   hemMm: number,
   print: (typeof PRINTS)[number],
   face: { readonly widthMm: number; readonly heightMm: number },
-  onTop: boolean,
+  level: Level,
 ): PieceKind {
-  const width = found(onTop ? 'top wide' : 'face wide', face.widthMm, 'length', 'of the tier')
-  const seen = found(onTop ? 'top deep' : 'face high', face.heightMm, 'length', 'of the tier')
-  const height: Working = onTop
+  const isFlat = level !== 'side'
+  const width = found(isFlat ? `${level} wide` : 'face wide', face.widthMm, 'length', 'of the tier')
+  const seen = found(isFlat ? `${level} deep` : 'face high', face.heightMm, 'length', 'of the tier')
+  const height: Working = isFlat
     ? seen
     : derive(
         'cut high',
@@ -65,7 +84,7 @@ function panelKind(
         (v) => v.seen + v.hem,
       )
   return {
-    name: onTop ? 'top panel' : 'face panel',
+    name: isFlat ? `${level} panel` : 'face panel',
     edge: 'ruler',
     outline: rectangle(0, 0, width.value, height.value),
     folds: [],
@@ -95,7 +114,7 @@ export const boxPanels = defineTechnique({
   spareShare: STANDARD_SPARES.dry,
   seen: () => ({ widthMm: 100, heightMm: 100 }),
 
-  layOut: ({ top }, room) => {
+  layOut: ({ faces: asked }, room) => {
     const high = room.topMm - room.footMm
     const faces = room.faces.map((face, index): PlacedElement => ({
       ...roundTheTier(room, index, { row: 0, spanDeg: face.spanDeg, angleDeg: face.middleDeg, heightMm: room.footMm }),
@@ -103,42 +122,41 @@ export const boxPanels = defineTechnique({
     }))
     const [first, second] = [room.faces[0], room.faces[1]]
     // Only a top with four corners takes a straight panel.
-    const hasTop = top && room.faces.length === 4 && first !== undefined && second !== undefined
-    const topPanel = hasTop
-      ? [
-          {
-            ...roundTheTier(room, faces.length, {
-              row: 1,
-              spanDeg: 0,
-              angleDeg: first.middleDeg,
-              heightMm: room.topMm,
-            }),
-            on: 'top' as const,
-            face: { widthMm: first.widthMm, heightMm: second.widthMm },
-          },
-        ]
-      : []
+    const isCornered = room.faces.length === 4 && first !== undefined && second !== undefined
+    const flat = (row: number, heightMm: number): readonly PlacedElement[] =>
+      isCornered
+        ? [
+            {
+              ...roundTheTier(room, faces.length + row - 1, { row, spanDeg: 0, angleDeg: first.middleDeg, heightMm }),
+              on: 'top',
+              face: { widthMm: first.widthMm, heightMm: second.widthMm },
+            },
+          ]
+        : []
+    const topPanel = asked === 'sides' ? [] : flat(TOP_ROW, room.topMm)
+    const bottomPanel = asked === 'six' ? flat(BOTTOM_ROW, room.footMm) : []
     const count = derive(
       'panels',
       'count',
       'a panel a face',
-      '{faces} + {top}',
+      bottomPanel.length > 0 ? '{faces} + {top} + {bottom}' : '{faces} + {top}',
       {
         faces: found('flat faces', faces.length, 'count', 'of the tier; a round one has none'),
         top: found('for the top', topPanel.length, 'count', 'of a tier with four corners'),
+        bottom: found('for the bottom', bottomPanel.length, 'count', 'of a box shape'),
       },
-      (v) => v.faces + v.top,
+      (v) => v.faces + v.top + v.bottom,
     )
-    return { count, elements: [...faces, ...topPanel] }
+    return { count, elements: [...faces, ...topPanel, ...bottomPanel] }
   },
 
   pieces: ({ hemMm, corners, perCorner, accentMm, print }, _, element) => {
     const face = element?.face ?? { widthMm: 100, heightMm: 100 }
-    const onTop = element?.on === 'top'
-    const accents = onTop ? 0 : accentsOfFace(corners, perCorner)
+    const level = element?.on !== 'top' ? 'side' : element.row === BOTTOM_ROW ? 'bottom' : 'top'
+    const accents = level !== 'side' ? 0 : accentsOfFace(corners, perCorner)
     const across = chosen('accent across', accentMm, STARTING.accentMm, 'length')
     return [
-      panelKind(hemMm, print, face, onTop),
+      panelKind(hemMm, print, face, level),
       ...(accents > 0
         ? [
             {

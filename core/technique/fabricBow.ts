@@ -147,6 +147,7 @@ export const fabricBow = defineTechnique({
       minutes: { perPiece: 0.5, fixed: 5 },
       cuts: true,
       rest: untilHandled(45),
+      suppleMin: 240,
     },
     {
       id: 'tie',

@@ -107,6 +107,7 @@ export const gatheredFan = defineTechnique({
       minutes: { perPiece: 0.8, fixed: 10 },
       cuts: true,
       rest: untilHandled(20),
+      suppleMin: 240,
     },
     {
       id: 'pleat',

@@ -49,11 +49,12 @@ export const laminatedLeaf = defineTechnique({
       minutes: { perPiece: 1, fixed: 10 },
       cuts: true,
       rest: untilHandled(20),
+      suppleMin: 240,
     },
     {
       id: 'shape',
       name: 'Fold and dry',
-      say: 'Fold along the middle, twist the tip, stand in foam, none touching.',
+      say: 'While supple: fold along the middle, twist the tip, stand in foam, none touching.',
       minutes: { perPiece: 0.4, fixed: 5 },
       rest: untilHandled(240),
       hold: { place: 'foamHole', per: 'piece' },

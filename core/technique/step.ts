@@ -98,6 +98,8 @@ export type Step = {
   /** None where the next step may follow at once. */
   readonly rest?: Rest
   readonly hold?: Hold
+  /** After its rest paper is supple for so long: the next step begins before. */
+  readonly suppleMin?: number
   /** Pieces are in water until they are limp: a slow soak holds up the hands. */
   readonly soaks?: true
   /** Where colour comes on; the first step where none says so. */

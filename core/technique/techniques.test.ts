@@ -287,6 +287,30 @@ describe('cases worked by hand', () => {
     ).toBe(12)
     expect(boxPanels.layOut!(boxPanels.startingParameters, room(720, 110)).count.value).toBe(0)
   })
+  it('a box takes four, five or six panels; 12, 20 or 24 accents', () => {
+    const faces = [0, 90, 180, 270].map((middleDeg) => ({ middleDeg, spanDeg: 90, widthMm: 60 }))
+    const of = (change: Partial<typeof boxPanels.startingParameters>) => {
+      const parameters = { ...boxPanels.startingParameters, ...change }
+      const { elements } = boxPanels.layOut!(parameters, { ...room(240, 60), faces })
+      const pieces = elements.flatMap((each) => boxPanels.pieces(parameters, 1, each))
+      const accents = pieces.filter(({ name }) => name === 'corner accent')
+      return [elements.length, accents.reduce((sum, { perElement }) => sum + perElement, 0)]
+    }
+    expect(of({ faces: 'sides', corners: 'none' })).toEqual([4, 0])
+    expect(of({ faces: 'five' })).toEqual([5, 12])
+    expect(of({ faces: 'five', perCorner: 5 })).toEqual([5, 20])
+    expect(of({ faces: 'six', corners: 'all' })).toEqual([6, 24])
+    const { elements } = boxPanels.layOut!(
+      { ...boxPanels.startingParameters, faces: 'six' },
+      { ...room(240, 60), faces },
+    )
+    const bottom = elements.at(-1)!
+    expect(boxPanels.pieces(boxPanels.startingParameters, 1, bottom)[0]).toMatchObject({
+      name: 'bottom panel',
+      width: { value: 60 },
+      height: { value: 60 },
+    })
+  })
   it('half a ball takes six of twelve circles, a wedge four to six', () => {
     for (const wedge of [4, 5, 6])
       expect(foldedGlobe.pieces({ ...foldedGlobe.startingParameters, part: 'quarter', wedge }, 1)[0]!.perElement).toBe(

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
-import { airAt, DRYING_WORDS, dryingCurve, onMat, paperSheet, READINESS } from '#core/dry'
+import { airAt, DRYING_WORDS, dryingCurve, onMat, paperSheet, READINESS, type DryingWay } from '#core/dry'
 import { paperOf } from '#core/material'
 import { waysFor, type SoakedDrying } from '#core/plan'
 import { dayClockText, printDuration } from '#core/quantity'
@@ -9,6 +9,7 @@ import { useForecast } from '~/components/brief/useForecast'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import { useChangedWay } from './changedWay'
 import { dampWords } from './dampWords'
 import { STATE_NAMES } from './dryingChart'
 import DryingChart from './DryingChart.vue'
@@ -67,6 +68,13 @@ const chartLabel = computed(() => {
     ? `Drying curve: usually set after ${printDuration(set.value)}`
     : 'Drying curve: not set hard within three days'
 })
+const { remember } = useChangedWay()
+function dryIn(to: DryingWay): void {
+  remember(way.value, to)
+  edit('way of drying', (each) => {
+    each.drying.way = to
+  })
+}
 const edit = (label: string, change: Parameters<typeof editDecorations>[2]): void =>
   editDecorations(props.soaked.decorations, label, change)
 </script>
@@ -148,14 +156,7 @@ const edit = (label: string, change: Parameters<typeof editDecorations>[2]): voi
         </div>
       </div>
       <aside class="grid content-start gap-5" aria-label="How it dries">
-        <RadioGroup
-          :model-value="soaked.drying.way"
-          @update:model-value="
-            edit('way of drying', (each) => {
-              each.drying.way = $event
-            })
-          "
-        >
+        <RadioGroup :model-value="soaked.drying.way" @update:model-value="dryIn($event)">
           <RadioGroupLabel as="p" class="sr-only">How {{ names }} dry</RadioGroupLabel>
           <div class="grid gap-2">
             <RadioGroupOption v-for="each in ways" :key="each" :value="each" class="choice"

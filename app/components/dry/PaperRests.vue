@@ -7,6 +7,7 @@ import { dayClockText, found, printDuration } from '#core/quantity'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import { useChangedWay } from './changedWay'
 
 /** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
 const { plan, commission, editDecorations } = usePlanned()
@@ -30,10 +31,13 @@ const rests = computed(() =>
     })
     .filter((each) => each.rests.length > 0 || each.isNever),
 )
-const dryIn = (id: string, way: DryingWay): void =>
+const { remember } = useChangedWay()
+function dryIn(id: string, way: DryingWay): void {
+  remember(plan.value.decorations.find((each) => each.id === id)!.drying.way, way)
   editDecorations([id], 'way of drying', (each) => {
     each.drying.way = way
   })
+}
 /** Ways that are chosen and of which a studio has so many. */
 const counted = computed(() =>
   (['fan', 'dryRoom'] as const).filter((way) => rests.value.some((each) => each.ways.length > 0 && each.way === way)),

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { moistureOf } from '#core/dry'
 import { printDuration } from '#core/quantity'
 import { beginAgain, plan, usePlannedDemo } from '../../../tests/any/plannedDemo'
+import { differences } from './changedWay'
 import { dampWords } from './dampWords'
 import { dryingData } from './dryingChart'
 import DryingRemedies from './DryingRemedies.vue'
@@ -21,6 +22,13 @@ const remedies = () => mount(DryingRemedies, { props: { remedies: soaked().remed
 beforeEach(() => {
   setActivePinia(createPinia())
   beginAgain()
+})
+
+describe('what another way of drying changes', () => {
+  it('is every figure that is another than before, and no other', () =>
+    expect(
+      differences({ start: 'Fri', pieces: '40', hours: '9 h' }, { start: 'Sat', pieces: '40', paper: '3' }),
+    ).toEqual(['start Fri → Sat', 'hours 9 h → none', 'paper none → 3']))
 })
 
 describe('what happens at 75 %', () => {

@@ -159,6 +159,8 @@ const odd = computed(() =>
         {{ covering.name.toLowerCase()
         }}<template v-if="facts.covering.crumbCoat"
           >, crumb coat <FigureLink :working="facts.covering.crumbCoat" /></template
+        ><template v-if="facts.covering.lobes"
+          >, of it <FigureLink :working="facts.covering.lobes" /> build up the lobes</template
         >.</template
       >
       <template v-for="support in facts.supports" :key="String(support.half)"

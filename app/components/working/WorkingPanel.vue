@@ -37,7 +37,7 @@ const inputs = computed(() =>
           {{ workingSentence(opened, preferences.units) }}
         </p>
         <ul v-if="inputs.length > 0" class="mt-4" data-testid="working-tree">
-          <WorkingTree v-for="(input, at) in inputs" :key="at" :working="input" :depth="0" />
+          <WorkingTree v-for="(input, at) in inputs" :key="at" :working="input" />
         </ul>
         <p class="mt-6 flex flex-wrap gap-x-5 gap-y-1 border-t border-line pt-3 text-[0.85rem] text-ink-soft">
           <span class="flex items-center gap-1.5"

@@ -149,6 +149,7 @@ function makingOf(
       air: air && { place: air, name: AT_PLACE[air] },
       turnsOf: step.turnsOf ?? null,
       putDown: step.putDown ?? false,
+      suppleMin: step.suppleMin ?? null,
       onCake: step.onCake ?? false,
     }
   })

@@ -18,9 +18,13 @@ const COLUMNS = 8
 const PRINT_LIGHT = -0.3
 /** All faces are printed from one pattern. */
 export const PATTERN = 3
+/** Rows of what lies flat, after the sides: the top, then the bottom, which nobody sees. */
+export const TOP_ROW = 1
+export const BOTTOM_ROW = 2
 
 /** A panel on its face, with its print and its corner accents. */
 export function panelMesh({ corners, perCorner, accentMm, print }: Panels, element: PlacedElement, wall: Wall): Mesh {
+  if (element.on === 'top' && element.row === BOTTOM_ROW) return { faces: [], lines: [] }
   const stream = seededStream(element.seed)
   const at = frameOf(element, wall)
   const face = element.face ?? { widthMm: 100, heightMm: 100 }
