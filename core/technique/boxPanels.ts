@@ -31,16 +31,11 @@ const parameters = z.strictObject({
     kind: 'choice',
     options: { none: 'none', top: 'on the top corners', all: 'on every corner, above and below' },
   }),
-  perCorner: z
-    .number()
-    .int()
-    .min(1)
-    .max(5)
-    .meta({
-      label: 'Accents at a corner',
-      kind: 'count',
-      help: 'Four top corners: 3 are 12, 5 are 20; all eight: 3 are 24',
-    }),
+  perCorner: z.number().int().min(1).max(5).meta({
+    label: 'Accents at a corner',
+    kind: 'count',
+    help: 'Four top corners: 3 are 12, 5 are 20; all eight: 3 are 24',
+  }),
   accentMm: z.number().min(8).max(50).meta({ label: 'Accent across', kind: 'length' }),
   print: z
     .enum(PRINTS)

@@ -150,6 +150,7 @@ export const bud = defineTechnique({
       id: 'roll',
       name: 'Roll round the hook',
       say: 'Barely damp; the first petal rolled tight, the next half over it, the calyx below. Stand in foam.',
+      wires: true,
       minutes: { perPiece: 0.4, perElement: 1, fixed: 4 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'element' },

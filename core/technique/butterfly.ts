@@ -144,6 +144,7 @@ export const butterfly = defineTechnique({
       say:
         'Fold along the body over a ruler’s edge. Colour both faces, the edges a little deeper. ' +
         'On a loop: its wire glued behind the body, a patch over it.',
+      wires: true,
       minutes: { perPiece: 1, fixed: 3 },
       rest: fixed(15),
     },

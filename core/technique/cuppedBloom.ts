@@ -187,6 +187,7 @@ export const cuppedBloom = defineTechnique({
       id: 'assemble',
       name: 'Build round the fringe',
       say: 'Roll the fringe on the hook, dip its tips in coloured sugar. Petals from small to large, each whorl between the last.',
+      wires: true,
       minutes: { perPiece: 0.4, perElement: 3, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },

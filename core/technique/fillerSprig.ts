@@ -105,6 +105,7 @@ export const fillerSprig = defineTechnique({
       id: 'join',
       name: 'Join the sprig',
       say: 'From the tip down, fork by fork, half-width tape; no two alike.',
+      wires: true,
       minutes: { perPiece: 0.15, perElement: 2, fixed: 4 },
     },
   ],

@@ -130,6 +130,7 @@ export const floretDome = defineTechnique({
       id: 'wire',
       name: 'Loop and patch',
       say: 'Flatten a loop on each wire, glue it behind, a patch over it; barely damp, pinch each petal up.',
+      wires: true,
       minutes: { perPiece: 0.6, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'piece' },

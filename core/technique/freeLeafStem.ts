@@ -146,6 +146,7 @@ export const freeLeafStem = defineTechnique({
       id: 'glue',
       name: 'Glue to the wire',
       say: 'The longest first, its foot round the wire; the others lower, on alternate sides. Five seconds each, then tape over the feet.',
+      wires: true,
       minutes: { perPiece: 0.5, perElement: 1.5, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'element' },

@@ -46,6 +46,7 @@ export const laminatedLeaf = defineTechnique({
       say:
         'Brush a strip with conditioner and colour, lay the wires, lay the second ply on, rough faces ' +
         'out; press from the middle. Cut through both plies round the wire while supple.',
+      wires: true,
       minutes: { perPiece: 1, fixed: 10 },
       cuts: true,
       rest: untilHandled(20),

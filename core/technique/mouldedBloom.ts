@@ -156,6 +156,7 @@ export const mouldedBloom = defineTechnique({
       id: 'assemble',
       name: 'Set round the wire',
       say: 'A damp strip wound on the hook, stamens, then the petals each under the last; hang upside down.',
+      wires: true,
       minutes: { perPiece: 0.7, perElement: 3, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },

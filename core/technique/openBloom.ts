@@ -153,6 +153,7 @@ export const openBloom = defineTechnique({
       say:
         'Small ones round the hook, then medium, then large, not evenly spaced; tacky ' +
         'glue on the foot, five seconds each. Hang or stand in foam.',
+      wires: true,
       minutes: { perPiece: 0.35, perElement: 2, fixed: 5 },
       rest: untilHandled(120),
       hold: { place: 'foamHole', per: 'element' },

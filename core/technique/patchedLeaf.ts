@@ -46,6 +46,7 @@ export const patchedLeaf = defineTechnique({
       id: 'patch',
       name: 'Patch the wires',
       say: 'Wire up the back to the middle, a dot of glue, a patch pressed over it. Stand upright in foam.',
+      wires: true,
       minutes: { perPiece: 0.6, fixed: 5 },
       rest: untilHandled(60),
       hold: { place: 'foamHole', per: 'piece' },

@@ -102,6 +102,8 @@ export type Step = {
   readonly suppleMin?: number
   /** Pieces are in water until they are limp: a slow soak holds up the hands. */
   readonly soaks?: true
+  /** Wires are cut for it. */
+  readonly wires?: true
   /** Where colour comes on; the first step where none says so. */
   readonly colours?: true
   /** Pieces are cut out at it: its minutes come on top of those of the way they are cut. */

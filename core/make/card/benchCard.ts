@@ -3,10 +3,10 @@ import { stepKey, type PlannedDecoration } from '../../decoration'
 import { benchSupplyOf, glueOf } from '../../material'
 import { mixtureOf } from '../../mixture'
 import { dryingOf, type Plan } from '../../plan'
-import { printWorkingValue, type UnitSystem } from '../../quantity'
+import { printQuantity, printWorkingValue, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { several } from '../../quantity'
-import type { Step } from '../../technique'
+import { STOCK_WIRE_MM, type Step } from '../../technique'
 import { bathStep, doseWords, type Bath, type Dish } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
 
@@ -129,6 +129,27 @@ function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
   ]
 }
 
+/** Wires to cut for a step: how many of each length, how many of them a whole wire gives. */
+function wiresFor({ made, step }: InWork, { units }: Wanted): StepCard['amounts'] {
+  if (!made.steps.some(({ id, wires }) => id === step.id && wires)) return []
+  const lengths = new Map<string, { readonly gauge: number; readonly name: string; lengthMm: number; many: number }>()
+  for (const { wiring, count } of made.wiring)
+    for (const { name, gauge, length, perElement } of wiring.wires) {
+      const lengthMm = Math.ceil(length.value)
+      const key = `${gauge} ${name} ${lengthMm}`
+      const many = (lengths.get(key)?.many ?? 0) + count * perElement
+      lengths.set(key, { gauge, name, lengthMm, many })
+    }
+  return [...lengths.values()].map(({ gauge, name, lengthMm, many }) => {
+    const fromOne = Math.floor(STOCK_WIRE_MM / lengthMm)
+    const cut = fromOne === 0 ? 'longer than a wire: tape two together' : `${fromOne} from a wire`
+    return {
+      label: `wire, gauge ${gauge}`,
+      text: `${many} of ${printQuantity(lengthMm, 'length', units)}, ${name}; ${cut}`,
+    }
+  })
+}
+
 /** Mixtures, glue and other things that a step takes; all of its turns together. */
 function takenAt({ made, step }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
   const mixtures = (plan.liquids[made.id] ?? []).filter(({ at }) => at === step.id)
@@ -172,6 +193,7 @@ export function makeCard(at: InWork, wanted: Wanted): Told {
       ...pieceAmounts(at, wanted),
       ...(of.turns > 1 && !turn.load ? [{ label: 'this turn', text: `${of.turn} of ${of.turns}` }] : []),
       ...colourAmounts(at, wanted),
+      ...wiresFor(at, wanted),
       ...takenAt(at, wanted),
     ],
     watch: watchOf(made.failures),
