@@ -4,6 +4,7 @@ import {
   bandRoom,
   compositionOf,
   COMPOSITIONS,
+  footShare,
   freePatches,
   overlap,
   patchOf,
@@ -279,6 +280,33 @@ describe('a scatter', () => {
     fc.assert(
       fc.property(seeds, (seed) => layOut({ ...scatter, seed }).count.value === 7),
       { numRuns: 300, examples: [[972398]] },
+    ))
+})
+
+describe('feet that share a rim', () => {
+  const five = { ...crown, tier: 1, spanDeg: 120, reach: 1, count: 5, irregularity: 0 }
+  it('five on the whole arc of 120° of a top of 200 mm are at most 39.8 mm each', () => {
+    const top = stackTiers({ tiers: [roundTier('only', 200, 100)] })
+    expect(footShare({ ...five, tier: 0 }, top, 5)!.value).toBeCloseTo((96 * 2.0944) / (4 + 2.0944 / 2), 2)
+    expect(footShare({ ...five, tier: 0 }, top, 1)).toBeNull()
+  })
+  it('as many fit as share it, and one less where feet are wider', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 9 }),
+        fc.integer({ min: 60, max: 360 }),
+        fc.double({ min: 0.3, max: 1, noNaN: true }),
+        fc.nat({ max: 1 }),
+        (count, spanDeg, reach, tier) => {
+          const values = { ...five, count, spanDeg, reach, tier }
+          const most = footShare(values, stack, count)!.value
+          fc.pre(most > 3)
+          const standing = (standsMm: number): number =>
+            layOut(values, { seen: { widthMm: 1, heightMm: 30, standsMm } }).elements.length
+          expect(standing(most * 0.999)).toBe(count)
+          expect(standing(most * 1.01)).toBeLessThan(count)
+        },
+      ),
     ))
 })
 

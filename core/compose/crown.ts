@@ -4,7 +4,7 @@
  */
 import { z } from 'zod'
 import { leastReach, type StandingTier } from '../cake'
-import { between, derive, found, seededStream, seedFor } from '../quantity'
+import { between, derive, found, seededStream, seedFor, type Working } from '../quantity'
 import { chosen, standsAt, type PlacedElement, type SeenSize } from '../technique'
 import { defineComposition, keepingFree, largestAtHeart, tierOf, turned, within } from './define'
 import { fields } from './fields'
@@ -50,6 +50,39 @@ function fitting(asked: number, values: Crown, seen: SeenSize, arcMm: number): n
   const meanSize = 0.5 + values.taper / 2
   const apartMm = Math.max(seen.standsMm ?? 0, seen.widthMm * meanSize * (1 - values.overlap))
   return Math.max(1, Math.floor(arcMm / apartMm + 1e-9) + (values.spanDeg >= 360 ? 0 : 1))
+}
+
+/**
+ * How wide the feet of so many may be where they stand side by side on the arc, none over another, mm. A wider foot stands
+ * further in, so that what is left of the arc follows from the foot.
+ *
+ * By hand: five on the whole arc of 120° at the rim of a top of 200 mm, 4 mm from its edge: ( 96 − foot ÷ 2 ) × 2.094 =
+ * 4 × foot, so 39.8 mm.
+ */
+export function footShare(values: Crown, stack: readonly StandingTier[], many: number): Working | null {
+  const tier = tierOf(stack, values.tier)
+  const outFor = (footMm: number): number => {
+    const { least, most } = topRoom(tier, footMm)
+    return least + (most - least) * values.reach
+  }
+  const gaps = values.spanDeg >= 360 ? many : many - 1
+  if (gaps < 1) return null
+  const [free, lost] = [outFor(0), outFor(0) - outFor(1)]
+  const wideFor = (footMm: number): number => topRoom(tier, footMm).most - topRoom(tier, footMm).least
+  const turn = (values.spanDeg * Math.PI) / 180
+  return derive(
+    'each foot at most',
+    'length',
+    'feet share the arc',
+    'lesser of {arc} ÷ ( {gaps} + {lost} ) and {room}',
+    {
+      arc: found('arc without feet', Math.max(0, free) * turn, 'length', 'at that distance from the middle'),
+      gaps: found('from foot to foot', gaps, 'count', `of ${many}`),
+      room: found('room from wall to rim', wideFor(0) / (wideFor(0) - wideFor(1)), 'length', 'widest foot that stands'),
+      lost: found('a wider foot stands further in', lost * turn, 'ratio', 'arc lost for each mm of foot'),
+    },
+    (v) => Math.min(v.room, v.arc / (v.gaps + v.lost)),
+  )
 }
 
 export const crown = defineComposition({

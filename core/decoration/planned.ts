@@ -1,7 +1,7 @@
 /** What follows from a decoration: its elements on the cake, the pieces they take, finishes, mixtures, hours. */
 import type { StandingTier } from '../cake'
 import { askedFor, laidOut, type Decoration, type LyingOn } from '../commission'
-import { compositionOf, spreadOf, withByHand, type Patch } from '../compose'
+import { compositionOf, footShare, spreadOf, withByHand, type Patch } from '../compose'
 import type { Breakage, Learned } from '../learn'
 import type { Ingredient, StockShape } from '../material'
 import { several, sumOf, type Working } from '../quantity'
@@ -117,6 +117,21 @@ export const seenOf = (
   means?: Means,
 ): SeenSize => techniqueOf(technique).seen(parameters, means)
 
+/** What else a decoration is reckoned by: its technique's own figures, how wide feet may be that share a rim. */
+function figuresFor(
+  decoration: Decoration,
+  /** None where a bouquet holds it. */
+  stack: readonly StandingTier[] | null,
+  seen: SeenSize,
+  count: Working,
+): readonly Working[] {
+  const { composition } = decoration
+  const many = askedFor(decoration) ?? 1
+  const share = stack && composition.kind === 'crown' && seen.standsMm ? footShare(composition, stack, many) : null
+  const own = techniqueOf(decoration.technique).figures?.(decoration.parameters, count) ?? []
+  return share ? [...own, share] : own
+}
+
 export type DecorationInputs = {
   readonly decoration: Decoration
   /** What it is called beside the others. */
@@ -197,7 +212,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
           amount: definition.amount({ colour: own, share }, extent),
         }))
       : [],
-    figures: elements.length > 0 ? (technique.figures?.(decoration.parameters, count) ?? []) : [],
+    figures: elements.length === 0 ? [] : figuresFor(decoration, laid ? null : stack, seen, count),
     cast,
     grows: technique.grows?.(decoration.parameters, means) ?? 1,
     second: technique.secondColour?.(decoration.parameters) ?? null,
