@@ -29,6 +29,22 @@ export function elementColour(
   return foretold[shade] ?? shadeColour(colour, shade)
 }
 
+/** A mesh with its run of shades from foot to top, where its technique fades so. */
+function faded(mesh: Mesh, { technique, colour }: Decoration, foretold: readonly string[]): Mesh {
+  if (!techniqueOf(technique).fadesUp || colour.steps === 1) return mesh
+  const middles = mesh.faces.map(({ points }) => points.reduce((sum, [, , z]) => sum + z, 0) / points.length)
+  const [foot, top] = [Math.min(...middles), Math.max(...middles)]
+  const shadeAt = (z: number): number =>
+    Math.min(colour.steps - 1, Math.floor(((z - foot) / Math.max(top - foot, 1e-6)) * colour.steps))
+  return {
+    ...mesh,
+    faces: mesh.faces.map((face, at) => {
+      const shade = shadeAt(middles[at]!)
+      return { ...face, tint: foretold[shade] ?? shadeColour(colour, shade) }
+    }),
+  }
+}
+
 /**
  * The elements of a decoration as they are drawn, their finishes on. Worked out where it is shown: it is much to hand
  * over, and follows from decoration and elements alone.
@@ -42,7 +58,11 @@ export const meshesOf = (
 ): readonly Mesh[] =>
   elements.map((element) =>
     finished(
-      techniqueOf(decoration.technique).draw(decoration.parameters, element, wallFor(element, stack)),
+      faded(
+        techniqueOf(decoration.technique).draw(decoration.parameters, element, wallFor(element, stack)),
+        decoration,
+        foretold,
+      ),
       decoration.finishes,
       elementColour(decoration.colour, element, foretold),
       element.seed,

@@ -191,7 +191,8 @@ export function piecesOf(
     ),
   )
   return sizes.flatMap((alike) => {
-    const shades = grouped(alike, (element) => String(shadeOf(element, decoration.colour)))
+    const shadeIn = (element: PlacedElement): number => (technique.fadesUp ? 0 : shadeOf(element, decoration.colour))
+    const shades = grouped(alike, (element) => String(shadeIn(element)))
     const isOne = sizes.length === 1 && shades.length === 1
     const most = largest(shades)
     return spared
@@ -199,7 +200,7 @@ export function piecesOf(
       .flatMap(({ kind, needed: inAll, spares }) => {
         const size = `${decoration.id}/${kind.name} ${cutKey(alike[0])}`
         return shades.map((group): PieceClass => {
-          const shade = shadeOf(group[0], decoration.colour)
+          const shade = shadeIn(group[0])
           const asSeen = group[0].face ?? seenAs(group[0], seen)
           const needed = isOne ? inAll : piecesNeeded(kind, sizeCount(count, group.length, true), group)
           const plies = kind.plies ?? 1

@@ -209,6 +209,8 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   /** How wide the circle of an element of size 1 is cut, mm, for what is punched. */
   readonly punchMm?: (parameters: z.infer<Parameters>) => number
   readonly startingColour: string
+  /** Its run of shades goes up each piece, the heart's at the foot, instead of from piece to piece. */
+  readonly fadesUp?: true
   /** The colour at the tail of the run of shades it begins with; of one colour when it is not said. */
   readonly startingTail?: string
   readonly spareShare: Working

@@ -99,6 +99,7 @@ export const formedWrap = defineTechnique({
   isCounted: true,
   wholeTier: true,
   startingColour: '#cfd6dc',
+  fadesUp: true,
   spareShare: STANDARD_SPARES.damp,
   seen: ({ sheetLengthMm, overlapMm, heightMm }) => ({
     widthMm: (sheetLengthMm ?? 287) / CRUMPLE_FULLNESS - overlapMm,

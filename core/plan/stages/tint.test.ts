@@ -94,6 +94,25 @@ describe('dyes that do not suit', () => {
   })
 })
 
+describe('a wrap that fades', () => {
+  it('has a dish for every shade, each for its share of every sheet, pale first', () => {
+    const begun = aDecoration('wrap', 'formedWrap')
+    const { dishes, decorations } = planOf([
+      { ...begun, colour: { heart: '#d9572b', tail: '#f3dfc2', steps: 3 } } as Decoration,
+    ])
+    const own = dishes.dishes.filter(({ uses }) => uses.some(({ decoration }) => decoration === 'wrap'))
+    expect(own).toHaveLength(3)
+    expect([own[0]!.target, own[2]!.target]).toEqual(['#f3dfc2', '#d9572b'])
+    // Every sheet takes every shade.
+    const { pieces } = decorations[0]!
+    for (const { uses } of own) expect(uses[0]!.pieces.value).toBe(pieces.value)
+    const whole = planOf([{ ...begun, colour: { heart: '#d9572b', tail: '#d9572b', steps: 1 } } as Decoration])
+    const volume = (all: readonly { readonly ml: { readonly value: number } }[]) =>
+      all.reduce((sum, { ml }) => sum + ml.value, 0)
+    expect(volume(own)).toBeGreaterThan(volume(whole.dishes.dishes) - 1e-6)
+  })
+})
+
 describe('dishes', () => {
   const ruffle = aDecoration('ruffle', 'tornRuffle')
   it('hold what is coloured whole for its whole sheets, and faces of pieces for what is coloured after', () => {

@@ -1,7 +1,7 @@
 /** From decorations to dishes: every colour that paper wants, and whether it suits. */
 import { colourFaults, type ColourFacts, type ColourFault } from '../../care'
 import type { Commission, Decoration } from '../../commission'
-import { faceDm2, type PieceClass, type PlannedDecoration } from '../../decoration'
+import { faceDm2, shadeColour, type PieceClass, type PlannedDecoration } from '../../decoration'
 import { learnedDye, type DyeTrial, type LearnedDye } from '../../learn'
 import { paperOf, shapeDm2 } from '../../material'
 import { derive, found, sumOf, type Working } from '../../quantity'
@@ -90,7 +90,7 @@ const areaOf = (piece: PieceClass): Working =>
 
 /** What a decoration wants of each colour, and of a second one that is misted over it. */
 function wishesOf({
-  decoration: { id, technique, colouring },
+  decoration: { id, technique, colouring, colour },
   made: { name, paper, thicknessMm, classes, grows, second, cast, count },
   conditioner,
 }: Coloured): readonly ColourWish[] {
@@ -129,7 +129,25 @@ function wishesOf({
       return wish(colour.toLowerCase(), [], { pieces: own.colour, area: share(cast.area), base: share(cast.slurry) })
     })
   const all = sumOf('faces', 'area', 'pieces added up', classes.map(areaOf))
+  const { fadesUp } = techniqueOf(technique)
   const inConditioner = colouring.carrier === 'conditioner' && colouring.way === 'brush' ? conditioner : null
+  if (fadesUp && colour.steps > 1)
+    return Array.from({ length: colour.steps }, (_, shade) => {
+      const part = found('shades', colour.steps, 'count', 'chosen in Arrange')
+      const share = (whole: Working): Working =>
+        derive(
+          whole.label,
+          whole.kind,
+          'a strip of each piece',
+          '{whole} ÷ {part}',
+          { whole, part },
+          (v) => v.whole / v.part,
+        )
+      return wish(shadeColour(colour, shade).toLowerCase(), classes, {
+        area: share(all),
+        base: inConditioner && share(inConditioner),
+      })
+    })
   const first = [...new Set(classes.map(({ colour }) => colour.toLowerCase()))].map((target) => {
     const own = classes.filter(({ colour }) => colour.toLowerCase() === target)
     if (!inConditioner) return wish(target, own)
