@@ -3,6 +3,7 @@ export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type Type
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { extentOf, faceDm2 } from './extent'
 export { shadeColour, type PieceClass } from './pieces'
+export { finishesAt } from './takes'
 export { shapesFor, thicknessOf } from './sizeChoices'
 export { learnedOf, plannedDecoration, seenOf, type DecorationInputs, type PlannedDecoration } from './planned'
 export { NO_REACH, together } from './reach'

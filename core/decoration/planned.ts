@@ -29,10 +29,26 @@ import { coloursOf, piecesOf, type PieceClass } from './pieces'
 import { reachOfDrawn, reachOfPosed, type Reach } from './reach'
 import { sizeChoices, type ShapeChoice } from './sizeChoices'
 import { gluingsOf, setMinOf, type Gluing } from './gluing'
-import { benchSteps, removalsOf, settingStep, unfitOf, usedBy, wiringOf, type Removal, type Used } from './takes'
+import {
+  benchSteps,
+  finishesAt,
+  removalsOf,
+  settingStep,
+  unfitOf,
+  usedBy,
+  wiringOf,
+  type Removal,
+  type Used,
+} from './takes'
 
-/** A finish on all elements of a decoration, and what it takes. */
-type FinishWork = { readonly id: FinishId; readonly name: string; readonly colour: string; readonly amount: Working }
+/** A finish on all elements of a decoration, the step at which it is put on, and what it takes. */
+type FinishWork = {
+  readonly id: FinishId
+  readonly step: string
+  readonly name: string
+  readonly colour: string
+  readonly amount: Working
+}
 
 /** A decoration worked out. */
 export type PlannedDecoration = Pick<
@@ -176,7 +192,12 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     technique.cast && elements.length > 0
       ? { ...technique.cast(decoration.parameters, count), colours: coloursOf(elements, colour) }
       : null
-  const finishing = decoration.finishes.map((each) => ({ ...each, definition: finishOf(each.finish) }))
+  const put = finishesAt(decoration.finishes)
+  const finishing = decoration.finishes.map((each, at) => ({
+    ...each,
+    step: put[at]!.step,
+    definition: finishOf(each.finish),
+  }))
   const extent = finishing.length > 0 && classes.length > 0 ? extentOf(classes) : null
   const gluings = gluingsOf(technique, decoration, elements, classes, stack, inputs.unwanted)
   const setting = settingStep(technique, setMinOf(gluings))
@@ -205,8 +226,9 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     sizes: sizeChoices(paper, classes),
     short: { count: short.length, byMm: Math.max(0, ...short) },
     finishes: extent
-      ? finishing.map(({ finish, colour: own, share, definition }) => ({
+      ? finishing.map(({ finish, step, colour: own, share, definition }) => ({
           id: finish,
+          step,
           name: definition.name,
           colour: own,
           amount: definition.amount({ colour: own, share }, extent),
@@ -217,13 +239,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     grows: technique.grows?.(decoration.parameters, means) ?? 1,
     second: technique.secondColour?.(decoration.parameters) ?? null,
     gluings,
-    used: usedBy(
-      technique,
-      decoration.finishes.map(({ finish }) => finish),
-      count,
-      wholes,
-      extent,
-    ),
+    used: usedBy(technique, put, count, wholes, extent),
     tools: technique.tools ?? [],
     wiring: wiringOf(technique, decoration.parameters, elements, stack),
     steps: benchSteps(technique, decoration),
@@ -233,9 +249,9 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
     contains: technique.contains ?? [],
     cautions: [
       ...technique.cautions,
-      ...finishing.map(({ definition }): TechniqueCaution => ({
-        id: definition.id,
-        at: definition.id,
+      ...finishing.map(({ definition, step }): TechniqueCaution => ({
+        id: step,
+        at: step,
         say: definition.caution,
       })),
     ],

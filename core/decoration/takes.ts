@@ -26,7 +26,7 @@ export type Used = { readonly supply: BenchSupplyId; readonly at: string; readon
 /** What a technique and finishes use up besides paper, colour and mixtures. */
 export function usedBy(
   { supplies = [] }: AnyTechnique,
-  finishes: readonly FinishId[],
+  finishes: readonly FinishAt[],
   count: Working,
   pieces: Working,
   extent: FinishedExtent | null,
@@ -49,8 +49,8 @@ export function usedBy(
   })
   return [
     ...own,
-    ...finishes.flatMap((id): readonly Used[] => {
-      const { wipes } = finishOf(id)
+    ...finishes.flatMap(({ finish, step }): readonly Used[] => {
+      const { wipes } = finishOf(finish)
       if (!wipes || !extent) return []
       const { kind, name } = benchSupplyOf(wipes.supply)
       const each = starting('for a dm²', wipes.perDm2, kind, 'guess')
@@ -62,7 +62,7 @@ export function usedBy(
         { area: extent.area, each },
         (v) => v.area * v.each,
       )
-      return [{ supply: wipes.supply, at: id, amount }]
+      return [{ supply: wipes.supply, at: step, amount }]
     }),
   ]
 }
@@ -128,12 +128,23 @@ const COLOUR_WHOLE: Step = {
   rest: untilHandled(40),
 }
 
+/** A finish put on, as a step: the second of a kind has a step of its own. */
+export type FinishAt = { readonly finish: FinishId; readonly step: string; readonly turn: number }
+
+/** The steps of finishes in their order, each with an id of its own. */
+export const finishesAt = (finishes: readonly { readonly finish: FinishId }[]): readonly FinishAt[] =>
+  finishes.map(({ finish }, at) => {
+    const turn = finishes.slice(0, at).filter((each) => each.finish === finish).length + 1
+    return { finish, step: turn === 1 ? finish : `${finish}-${turn}`, turn }
+  })
+
 /** A finish as a step, with its drying. */
-function finishStep(id: FinishId): Step {
-  const { step, perElementMin, driesMin } = finishOf(id)
+function finishStep({ finish, step: id, turn }: FinishAt): Step {
+  const { step, perElementMin, driesMin } = finishOf(finish)
   return {
     id,
-    ...step,
+    name: turn === 1 ? step.name : `${step.name}, colour ${turn}`,
+    say: step.say,
     minutes: { perElement: perElementMin, fixed: FINISH_FIXED_MIN },
     ...(driesMin > 0 && { rest: fixed(driesMin) }),
   }
@@ -156,13 +167,13 @@ export function benchSteps(
 ): readonly Step[] {
   const bench = technique.steps.filter(({ onCake }) => !onCake)
   const isSoaked = bench.some(({ soaks }) => soaks)
-  const ids = finishes.map(({ finish }) => finish)
-  const isEarly = (id: FinishId): boolean => !isSoaked && finishOf(id).when === 'beforeCutting'
+  const put = finishesAt(finishes)
+  const isEarly = ({ finish }: FinishAt): boolean => !isSoaked && finishOf(finish).when === 'beforeCutting'
   return [
     ...(cutting.colouredWhole && bench[0]?.cuts ? [COLOUR_WHOLE] : []),
-    ...ids.filter(isEarly).map(finishStep),
+    ...put.filter(isEarly).map(finishStep),
     ...(drying.way === 'oven' ? bench.map(onTray) : bench),
-    ...ids.filter((id) => !isEarly(id)).map(finishStep),
+    ...put.filter((each) => !isEarly(each)).map(finishStep),
   ]
 }
 

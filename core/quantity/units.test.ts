@@ -99,6 +99,18 @@ describe('other kinds', () => {
     expect(printQuantity(mm, 'length', system)).toBe(text),
   )
   it.each([
+    [0.12, 'mass', 'metric', '0.12 g'],
+    [0.12, 'mass', 'imperial', '0.12 g'],
+    [3.26, 'mass', 'metric', '3.3 g'],
+    [28.35, 'mass', 'imperial', '1 oz'],
+    [0.46, 'volume', 'metric', '0.46 ml'],
+    [2.5, 'volume', 'imperial', '0.5 tsp'],
+    [59.1, 'volume', 'imperial', '2 fl oz'],
+  ] as const)('leaves something of a small amount: %d as %s in %s is %s', (base, kind, system, text) => {
+    expect(printQuantity(base, kind, system)).toBe(text)
+    expect(Math.abs(valueOf(parseQuantity(text, kind, system)) - base)).toBeLessThan(0.06)
+  })
+  it.each([
     ['1.5 kg', 'metric', 1500],
     ['250', 'metric', 250],
     ['2 lb', 'imperial', 907.18],

@@ -25,6 +25,7 @@ const fahrenheit: Unit = { symbol: '°F', names: ['f', 'fahrenheit', 'degrees f'
 const temperatures: readonly Unit[] = [celsius, { ...celsius, symbol: '°', names: [] }, fahrenheit]
 
 const millilitre: Unit = { symbol: 'ml', names: ['millilitre', 'millilitres', 'milliliter', 'milliliters'], scale: 1 }
+const ML_PER_TEASPOON = 5
 const fluidOunce: Unit = {
   symbol: 'fl oz',
   names: ['floz', 'oz', 'fluid ounce', 'fluid ounces'],
@@ -33,7 +34,7 @@ const fluidOunce: Unit = {
 const volumes: readonly Unit[] = [
   millilitre,
   { symbol: 'l', names: ['litre', 'litres', 'liter', 'liters'], scale: 1000 },
-  { symbol: 'tsp', names: ['teaspoon', 'teaspoons'], scale: 5 },
+  { symbol: 'tsp', names: ['teaspoon', 'teaspoons'], scale: ML_PER_TEASPOON },
   { symbol: 'tbsp', names: ['tablespoon', 'tablespoons'], scale: 15 },
   { symbol: 'cup', names: ['cups'], scale: 240 },
   fluidOunce,
@@ -98,16 +99,19 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
     assumed: { metric: millilitre, imperial: fluidOunce },
     print: (ml, system) =>
       system === 'metric'
-        ? `${printNumber(ml, Math.abs(ml) < 10 ? 1 : 0)} ml`
-        : `${printNumber(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`,
+        ? `${printNumber(ml, smallDigits(ml, 10))} ml`
+        : Math.abs(ml) < ML_PER_FLUID_OUNCE / 2
+          ? `${printNumber(ml / ML_PER_TEASPOON, smallDigits(ml / ML_PER_TEASPOON, 10))} tsp`
+          : `${printNumber(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`,
     example: { metric: '400 ml or 2 tbsp', imperial: '14 fl oz or 2 cups' },
   },
   mass: {
     units: masses,
     assumed: { metric: gram, imperial: ounce },
     print: (grams, system) =>
-      system === 'metric'
-        ? `${printNumber(grams, Math.abs(grams) < 20 ? 1 : 0)} g`
+      // Scales that weigh so little weigh in grams everywhere.
+      system === 'metric' || Math.abs(grams) < G_PER_OUNCE / 2
+        ? `${printNumber(grams, smallDigits(grams, 20))} g`
         : `${printNumber(grams / G_PER_OUNCE, Math.abs(grams) < 280 ? 1 : 0)} oz`,
     example: { metric: '250 g or 1.5 kg', imperial: '9 oz or 2 lb' },
   },
@@ -133,6 +137,10 @@ const kinds: Readonly<Record<QuantityKind, KindRules>> = {
   money: { units: [countUnit], assumed: one(countUnit), print: (amount) => amount.toFixed(2), example: one('12.50') },
   ratio: { units: [countUnit], assumed: one(countUnit), print: (ratio) => printNumber(ratio, 2), example: one('1.6') },
 }
+
+/** Decimals that leave something of a small amount: two below 1, one below what is large. */
+const smallDigits = (amount: number, large: number): number =>
+  Math.abs(amount) < 1 ? 2 : Math.abs(amount) < large ? 1 : 0
 
 /** Less than a millimetre is how thick something is, which is told in millimetres everywhere. */
 const isThin = (mm: number): boolean => mm !== 0 && Math.abs(mm) < 1

@@ -45,7 +45,7 @@ const finishingStep = (making: Making): MakingStep | undefined =>
 
 /** The first step of its technique: what is spattered on whole sheets comes before it. */
 const firstOwnStep = ({ steps, finishes }: PlannedDecoration): Step | undefined =>
-  steps.find(({ id }) => !finishes.some((finish) => finish.id === id))
+  steps.find(({ id }) => !finishes.some(({ step }) => step === id))
 
 /** Colour that is put on at a step: dishes mixed for it, doses added to its bath. */
 function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
@@ -153,6 +153,7 @@ function wiresFor({ made, step }: InWork, { units }: Wanted): StepCard['amounts'
 /** Mixtures, glue and other things that a step takes; all of its turns together. */
 function takenAt({ made, step }: InWork, { plan, units }: Wanted): StepCard['amounts'] {
   const mixtures = (plan.liquids[made.id] ?? []).filter(({ at }) => at === step.id)
+  const finishes = made.finishes.filter((finish) => finish.step === step.id)
   const used = made.used.filter(({ at }) => at === step.id)
   const gluings = step.id === made.setting.id ? made.gluings.filter(({ grams }) => grams.value > 0) : []
   return [
@@ -164,6 +165,7 @@ function takenAt({ made, step }: InWork, { plan, units }: Wanted): StepCard['amo
       label: benchSupplyOf(supply).name,
       text: printWorkingValue(amount, units),
     })),
+    ...finishes.map(({ amount }) => ({ label: amount.label, text: printWorkingValue(amount, units) })),
     ...gluings.map(({ glue, grams }) => ({ label: glueOf(glue).name, text: printWorkingValue(grams, units) })),
   ]
 }
