@@ -60,7 +60,13 @@ export const MOST_TIERS = 12
  */
 export const cakeSchema = z.strictObject({
   board: boardSchema,
-  tiers: z.array(tierSchema).min(1).max(MOST_TIERS),
+  tiers: z
+    .array(tierSchema)
+    .min(1)
+    .max(MOST_TIERS)
+    .refine((tiers) => new Set(tiers.map(({ id }) => id)).size === tiers.length, {
+      message: 'Each tier needs an id of its own.',
+    }),
 })
 
 export type Cake = z.infer<typeof cakeSchema>

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { arrangedAs, askedFor, laidOut, startingDecoration, waysToFit, wayToFitWords, type Decoration } from '.'
 import { anyTier } from '../../tests/any/anyTier'
 import { roundTier, stackTiers } from '../cake'
-import { compositionSchema, type Composition } from '../compose'
+import { compositionSchema, freePatches, type Composition, type Standing } from '../compose'
 import { techniqueOf, TECHNIQUES } from '../technique'
 
 const tiers = [roundTier('low', 260, 110), roundTier('high', 128, 118)]
@@ -29,6 +29,40 @@ describe('what a technique begins with', () => {
       }
     },
   )
+})
+
+describe('what is added beside others', () => {
+  const cake = [roundTier('only', 200, 120)]
+  const ground = (standing: readonly Standing[], quiet: Decoration['quiet']) => {
+    const stack = stackTiers({ tiers: cake })
+    return { stack, free: freePatches(quiet, standing, stack), mostTopMm: null }
+  }
+  it('leaves after leaves after leaves on one tier: each finds a place of its own', () => {
+    const standing: Standing[] = []
+    for (const technique of ['freeLeafStem', 'patchedLeaf', 'laminatedLeaf'] as const) {
+      const begun = startingDecoration(technique, technique, cake, undefined, standing)
+      const { elements } = laidOut(begun, ground(standing, begun.quiet))
+      expect(elements.length).toBeGreaterThanOrEqual(askedFor(begun) ?? 1)
+      standing.push({ elements, seen: techniqueOf(technique).seen(begun.parameters), isSkin: false })
+    }
+  })
+  it('is moved round to where there is room, which is told as a way out too', () => {
+    const first = startingDecoration('one', 'freeLeafStem', cake)
+    const standing = [
+      {
+        elements: laidOut(first, ground([], first.quiet)).elements,
+        seen: techniqueOf('freeLeafStem').seen(first.parameters),
+        isSkin: false,
+      },
+    ]
+    const second = startingDecoration('two', 'freeLeafStem', cake)
+    const taken = ground(standing, second.quiet)
+    expect(laidOut(second, taken).elements).toEqual([])
+    const ways = waysToFit(second, taken, undefined, 1, 0)
+    expect(ways[0]!.id).toBe('round')
+    expect(wayToFitWords(ways[0]!, 'metric')).toMatch(/^move them round to −?\d+°$/)
+    expect(laidOut({ ...second, ...ways[0]!.change } as Decoration, taken).elements.length).toBeGreaterThan(0)
+  })
 })
 
 describe('ways to let all find a place', () => {

@@ -1,12 +1,14 @@
 import { leastReach, roundTier, stackTiers, type Tier } from '../cake'
 import {
   compositionOf,
+  freePatches,
   startingBouquet,
   untouched,
   type Bouquet,
   type BouquetRole,
   type Composition,
   type Quiet,
+  type Standing,
 } from '../compose'
 import { STARTING_CUTTING } from '../cut'
 import { freshBench } from '../ledger'
@@ -133,9 +135,17 @@ export function startingColouring(
 
 const SHADES_IN_A_RUN = 4
 
-/** A decoration changed as little as lets as many find a place as it begins with; as it is where nothing does. */
-export function fitting(decoration: Decoration, tiers: readonly Tier[]): Decoration {
-  const ground = { stack: stackTiers({ tiers }), free: [], mostTopMm: null }
+/**
+ * A decoration changed as little as lets as many find a place as it begins with; as it is where nothing does.
+ * @param standing what stands on the cake already, for what keeps off it
+ */
+export function fitting(
+  decoration: Decoration,
+  tiers: readonly Tier[],
+  standing: readonly Standing[] = [],
+): Decoration {
+  const stack = stackTiers({ tiers })
+  const ground = { stack, free: freePatches(decoration.quiet, standing, stack), mostTopMm: null }
   const asked = askedFor(decoration) ?? 1
   const fit = laidOut(decoration, ground).elements.length
   if (fit >= asked) return decoration
@@ -158,12 +168,16 @@ function sizedFor(definition: AnyTechnique, tiers: readonly Tier[], kind?: Compo
   return definition.sizeFor?.(2 * leastReach(tier), tier.topMm - tier.footMm) ?? {}
 }
 
-/** A decoration to begin with: the technique as it is usually made, on the tier that suits it, with a place for all. */
+/**
+ * A decoration to begin with: the technique as it is usually made, on the tier that suits it, with a place for all.
+ * @param standing what stands on the cake already
+ */
 export function startingDecoration(
   id: string,
   technique: TechniqueId,
   tiers: readonly Tier[],
   kind?: CompositionKind,
+  standing: readonly Standing[] = [],
 ): Decoration {
   const definition = techniqueOf(technique)
   const begins = { ...definition.startingParameters, ...sizedFor(definition, tiers, kind) }
@@ -199,7 +213,7 @@ export function startingDecoration(
     parameters: begins,
     composition,
   } as unknown as Decoration
-  return fitting(begun, tiers)
+  return fitting(begun, tiers, standing)
 }
 
 /** What a recipe begins with: who is focal, how many parts each. */

@@ -1,5 +1,5 @@
 /** What lets as many elements find a place as were asked for, where too few do: each way is tried before it is told. */
-import { compositionOf, type Composition } from '../compose'
+import { compositionOf, turned, type Composition } from '../compose'
 import type { z } from 'zod'
 import { printQuantity, type UnitSystem } from '../quantity'
 import { techniqueOf, type Means } from '../technique'
@@ -11,13 +11,15 @@ type Change = Partial<Pick<Decoration, 'composition' | 'sizes'>> & { readonly pa
 
 /** A way to let more elements find a place: what it changes, to which value, and the change itself. */
 export type WayToFit = {
-  readonly id: 'rim' | 'wider' | 'overlap' | 'gap' | 'tier' | 'smaller' | 'fewer' | 'one'
+  readonly id: 'round' | 'rim' | 'wider' | 'overlap' | 'gap' | 'tier' | 'smaller' | 'fewer' | 'one'
   readonly to: number
   /** How many find a place so, where it is not all that were asked for. */
   readonly many?: number
   readonly change: Change
 }
 
+/** Turned so far round the cake, the nearest first. */
+const TURNS_DEG = [45, -45, 90, -90, 135, -135, 180] as const
 const REACHES = [0.75, 1] as const
 const SPANS_DEG = [180, 240, 300, 360] as const
 const OVERLAPS = [0.3, 0.4, 0.5, 0.6, 0.75] as const
@@ -35,6 +37,20 @@ function fieldWays(
 ): readonly WayToFit[] {
   if (!(key in composition)) return []
   return values.map((to) => ({ id, to, change: { composition: { ...composition, [key]: to } as Composition } }))
+}
+
+/** Moved round the cake: its heart, or both ends of a sweep. */
+function roundWays({ composition }: Arranged): readonly WayToFit[] {
+  return TURNS_DEG.flatMap((by): readonly WayToFit[] => {
+    if (composition.kind === 'sweep') {
+      const { fromAngleDeg, toAngleDeg } = composition
+      const moved = { ...composition, fromAngleDeg: fromAngleDeg + by, toAngleDeg: toAngleDeg + by }
+      return [{ id: 'round', to: turned((fromAngleDeg + toAngleDeg) / 2 + by), change: { composition: moved } }]
+    }
+    if (!('middleDeg' in composition)) return []
+    const to = turned(composition.middleDeg + by)
+    return [{ id: 'round', to, change: { composition: { ...composition, middleDeg: to } as Composition } }]
+  })
 }
 
 /** The same technique made smaller; where its size is told by several parameters, all of them. */
@@ -84,6 +100,7 @@ export function waysToFit(
   const fitOf = ({ change }: WayToFit): number =>
     laidOut({ ...decoration, ...change } as Arranged, on, means).elements.length
   const kinds: readonly (readonly WayToFit[])[] = [
+    on.free.length > 0 ? roundWays(decoration) : [],
     fieldWays(decoration, 'rim', 'reach', beyond('reach', REACHES)),
     fieldWays(decoration, 'overlap', 'overlap', beyond('overlap', OVERLAPS)),
     fieldWays(decoration, 'wider', 'spanDeg', beyond('spanDeg', SPANS_DEG)),
@@ -118,6 +135,8 @@ function oneWays({ technique, parameters }: Arranged): readonly WayToFit[] {
 /** A way in words, as somebody would say it. */
 export function wayToFitWords({ id, to, many }: WayToFit, units: UnitSystem): string {
   switch (id) {
+    case 'round':
+      return `move them round to ${printQuantity(to, 'angle', units)}`
     case 'rim':
       return to === 1 ? 'move them to the rim' : 'move them towards the rim'
     case 'wider':

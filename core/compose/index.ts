@@ -3,7 +3,6 @@ import type { CompositionKind } from '../technique'
 import { band } from './band'
 import { cluster } from './cluster'
 import { crown } from './crown'
-export { footShare } from './crown'
 import type { Composition as Definition } from './define'
 import { pair } from './pair'
 import { scatter } from './scatter'
@@ -11,14 +10,15 @@ import { single } from './single'
 import { sweep } from './sweep'
 
 export { bandRoom, type Band } from './band'
+export { footShare } from './crown'
 export {
   BOUQUET_ROLE_LABELS,
   BOUQUET_ROLES,
   bouquetHandles,
   bouquetSchema,
-  placedAt,
   gatheredSchema,
   packBouquet,
+  placedAt,
   pullBouquet,
   recipeCounts,
   startingBouquet,
@@ -47,6 +47,7 @@ export {
   overlap,
   patchOf,
   spreadOf,
+  turned,
   type Ground,
   type Handle,
   type Patch,

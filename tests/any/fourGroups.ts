@@ -2,7 +2,7 @@
  * Two tiers with four groups of soaked sails: a sweep up the side for the oven, three halves standing on the top to
  * dry on mats, a gilded pair on tier one, one whole lying single. Two and two of them have the same run of shades.
  */
-import { roundTier } from '../../core/cake'
+import { roundTier, type Tier } from '../../core/cake'
 import { newCommission, startingDecoration, type Commission, type Decoration } from '../../core/commission'
 import { disc } from '../../core/material'
 
@@ -11,9 +11,13 @@ const warm = { heart: '#d9572b', tail: '#f3dfc2', steps: 4 }
 const cool = { heart: '#7f9a9c', tail: '#dfe6e2', steps: 3 }
 
 /** A commission for the venue with these decorations on two round tiers. */
-export function onTwoTiers(decorations: readonly Decoration[], now: number): Commission {
+export const onTwoTiers = (decorations: readonly Decoration[], now: number): Commission =>
+  onTiers(tiers, decorations, now)
+
+/** A commission for the venue with these decorations on some tiers. */
+export function onTiers(own: readonly Tier[], decorations: readonly Decoration[], now = 0): Commission {
   const base = newCommission('any', now)
-  const cake = { board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }, tiers }
+  const cake = { board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }, tiers: [...own] }
   return {
     ...base,
     brief: { ...base.brief, completion: 'atVenue', box: { widthMm: 700, depthMm: 700, heightMm: 900 } },

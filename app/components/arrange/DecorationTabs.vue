@@ -15,7 +15,7 @@ import { TECHNIQUES, type TechniqueId } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 
-const { plan, option, editOption } = usePlanned()
+const { plan, option, cake, editOption } = usePlanned()
 const { open, choose } = useChosenDecoration(() => option.value)
 
 /** Tabs of decorations that a bouquet holds, or that none holds. */
@@ -47,8 +47,11 @@ function addBouquet(): void {
 
 function add(technique: TechniqueId): void {
   const id = crypto.randomUUID()
+  // What stands there already keeps its place: the new one begins beside it.
+  const standing = plan.value.decorations.map(({ elements, seen, skin }) => ({ elements, seen, isSkin: skin !== null }))
+  const begun = startingDecoration(id, technique, cake.value.tiers, undefined, standing)
   editOption('add a decoration', (each) => {
-    each.decorations.push(startingDecoration(id, technique, each.cake.tiers))
+    each.decorations.push(begun)
   })
   choose(id)
 }

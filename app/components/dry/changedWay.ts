@@ -6,7 +6,7 @@ import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 
 /** Figures of the tally as they are read. */
-export const figuresOf = ({ tally }: Pick<Plan, 'tally'>, units: UnitSystem): Readonly<Record<string, string>> =>
+const figuresOf = ({ tally }: Pick<Plan, 'tally'>, units: UnitSystem): Readonly<Record<string, string>> =>
   Object.fromEntries(
     tally.map(({ label, working, none }) => [label, working ? printWorkingValue(working, units) : none || 'none']),
   )

@@ -40,7 +40,7 @@ export type DishWork = Dishes & {
 }
 
 /** Dyes that recipes for a decoration go without, by their names, and why. */
-export type LeftOut = {
+type LeftOut = {
   readonly decoration: string
   readonly name: string
   readonly dyes: readonly string[]
