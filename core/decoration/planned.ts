@@ -34,6 +34,7 @@ import {
   finishesAt,
   removalsOf,
   settingStep,
+  treatedAs,
   unfitOf,
   usedBy,
   wiringOf,
@@ -81,6 +82,8 @@ export type PlannedDecoration = Pick<
   readonly short: { readonly count: number; readonly byMm: number }
   readonly finishes: readonly FinishWork[]
   readonly figures: readonly Working[]
+  /** What is done to whole sheets before anything is cut from them; such sheets are no other's. Empty where nothing is. */
+  readonly treated: string
   /** What elements of each size are wired with, and how many of that size. */
   readonly wiring: readonly { readonly wiring: Wiring; readonly count: number }[]
   /** What is cast from slurry, and how many of each colour; none for what is cut. */
@@ -235,6 +238,7 @@ export function plannedDecoration(inputs: DecorationInputs): PlannedDecoration {
         }))
       : [],
     figures: elements.length === 0 ? [] : figuresFor(decoration, laid ? null : stack, seen, count),
+    treated: treatedAs(technique, decoration),
     cast,
     grows: technique.grows?.(decoration.parameters, means) ?? 1,
     second: technique.secondColour?.(decoration.parameters) ?? null,

@@ -150,6 +150,22 @@ function finishStep({ finish, step: id, turn }: FinishAt): Step {
   }
 }
 
+/** Whether a finish goes on whole sheets. What is soaked would lose what came before. */
+const isEarly = (technique: Pick<AnyTechnique, 'steps'>, finish: FinishId): boolean =>
+  finishOf(finish).when === 'beforeCutting' && !technique.steps.some(({ soaks }) => soaks)
+
+/** What whole sheets are coated or spattered with before they are cut: sheets alike can be shared. */
+export const treatedAs = (
+  technique: Pick<AnyTechnique, 'steps' | 'liquids'>,
+  { finishes }: Pick<Decoration, 'finishes'>,
+): string =>
+  [
+    ...(technique.liquids ?? []).flatMap(({ mixture, per }) => (per === 'sheetDm2' ? [mixture] : [])),
+    ...finishes
+      .filter(({ finish }) => isEarly(technique, finish))
+      .map(({ finish, colour, share }) => `${finish}${colour.slice(1).toLowerCase()}${Math.round(share * 100)}`),
+  ].join('+')
+
 /** A step that is dried in the oven: what would lie on a mat, or anywhere, lies on a tray. */
 function onTray(step: Step): Step {
   const dries = step.rest && 'until' in step.rest && !step.rest.since
@@ -166,14 +182,13 @@ export function benchSteps(
   { finishes, cutting, drying }: Pick<Decoration, 'finishes' | 'cutting' | 'drying'>,
 ): readonly Step[] {
   const bench = technique.steps.filter(({ onCake }) => !onCake)
-  const isSoaked = bench.some(({ soaks }) => soaks)
   const put = finishesAt(finishes)
-  const isEarly = ({ finish }: FinishAt): boolean => !isSoaked && finishOf(finish).when === 'beforeCutting'
+  const early = put.filter(({ finish }) => isEarly(technique, finish))
   return [
     ...(cutting.colouredWhole && bench[0]?.cuts ? [COLOUR_WHOLE] : []),
-    ...put.filter(isEarly).map(finishStep),
+    ...early.map(finishStep),
     ...(drying.way === 'oven' ? bench.map(onTray) : bench),
-    ...put.filter((each) => !isEarly(each)).map(finishStep),
+    ...put.filter((each) => !early.includes(each)).map(finishStep),
   ]
 }
 

@@ -12,11 +12,14 @@ export type Sharing = Pick<CutGroup, 'id' | 'paper' | 'shapes' | 'colour'> & {
   readonly counts: Working[]
 }
 
-/** What share sheets: of one paper, size and way, so many at once; of one colour where sheets are coloured whole. */
+/**
+ * What share sheets: of one paper, size and way, so many at once; of one colour where sheets are coloured whole; coated or
+ * spattered alike where that is done to whole sheets.
+ */
 export function sharing(work: readonly CutWork[]): readonly Sharing[] {
   const groups = new Map<string, Sharing>()
   for (const each of work) {
-    const { paper, shapes, cutting, classes } = each
+    const { paper, shapes, cutting, classes, treated } = each
     const { plies, layers, colouredWhole } = cutting
     partsOf(each).forEach((part, at) => {
       // What is torn is torn along a ruler, whatever the rest is cut by.
@@ -31,6 +34,7 @@ export function sharing(work: readonly CutWork[]): readonly Sharing[] {
         ...(way === 'machine' || way === 'sectors' ? [] : [plies]),
         ...(way === 'boxes' && layers > 1 ? [`folded${layers}`] : []),
         ...(colour ? [colour.slice(1)] : []),
+        ...(treated ? [treated] : []),
       ].join('-')
       const group = groups.get(id)
       if (group) {

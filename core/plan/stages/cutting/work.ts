@@ -25,7 +25,7 @@ type Cuttable = Pick<
 >
 
 /** What is cut of one paper in one way: a decoration, or a piece of the decorator's own. */
-export type CutWork = Pick<PlannedDecoration, 'id' | 'paper' | 'shapes' | 'cutting'> & {
+export type CutWork = Pick<PlannedDecoration, 'id' | 'paper' | 'shapes' | 'cutting' | 'treated'> & {
   readonly classes: readonly Cuttable[]
 }
 
@@ -34,7 +34,14 @@ export const workToCut = (
   decorations: readonly PlannedDecoration[],
   ownPieces: readonly OwnPiece[],
 ): readonly CutWork[] => [
-  ...decorations.map(({ id, paper, shapes, classes, cutting }) => ({ id, paper, shapes, classes, cutting })),
+  ...decorations.map(({ id, paper, shapes, classes, cutting, treated }) => ({
+    id,
+    paper,
+    shapes,
+    classes,
+    cutting,
+    treated,
+  })),
   ...ownPieces.map(ownWork),
 ]
 
@@ -60,6 +67,7 @@ export const ownWork = (own: OwnPiece): CutWork => ({
   paper: own.paper,
   shapes: own.stock.length > 0 ? own.stock : paperOf(own.paper).shapes.slice(0, 1),
   cutting: own.cutting,
+  treated: '',
   classes: [
     {
       id: `${own.id}/piece`,
