@@ -1,5 +1,5 @@
 /** A decoration arranged in another way, with what was set kept as far as the other way has it. */
-import { compositionOf, type Composition } from '../compose'
+import { compositionOf, type Composition, type Standing } from '../compose'
 import type { Tier } from '../cake'
 import type { CompositionKind } from '../technique'
 import { fitting, startingComposition } from './beginnings'
@@ -40,17 +40,19 @@ const asEnds = ({ middleDeg, spanDeg }: Fields, { fromAngleDeg, toAngleDeg }: Fi
  * A composition of another kind for a decoration, with the names of the fields that were kept, and of those that were
  * set and have no place in it.
  * @param known how it was arranged in this way before, if it was
+ * @param standing what stands on the cake before it
  */
 export function arrangedAs(
   decoration: Decoration,
   kind: CompositionKind,
   tiers: readonly Tier[],
   known: Composition | null = null,
+  standing: readonly Standing[] = [],
 ): { readonly composition: Composition; readonly kept: readonly string[]; readonly lost: readonly string[] } {
   const { technique, parameters, composition } = decoration
   const begin = (of: CompositionKind): Composition => {
     const begun = startingComposition(of, technique, parameters, tiers, composition.seed)
-    return fitting({ ...decoration, composition: begun } as Decoration, tiers).composition
+    return fitting({ ...decoration, composition: begun } as Decoration, tiers, standing).composition
   }
   const base = known ?? begin(kind)
   const set = setFields(composition, begin(composition.kind))

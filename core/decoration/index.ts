@@ -2,8 +2,15 @@ export { gluesFor, setMinOf, type Gluing } from './gluing'
 export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type TypedMinutes } from './labour'
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { extentOf, faceDm2 } from './extent'
-export { shadeColour, type PieceClass } from './pieces'
+export { runEnds, shadeColour, type PieceClass } from './pieces'
 export { finishesAt } from './takes'
 export { shapesFor, thicknessOf } from './sizeChoices'
-export { learnedOf, plannedDecoration, seenOf, type DecorationInputs, type PlannedDecoration } from './planned'
+export {
+  learnedOf,
+  plannedDecoration,
+  seenOf,
+  standingBefore,
+  type DecorationInputs,
+  type PlannedDecoration,
+} from './planned'
 export { NO_REACH, together } from './reach'

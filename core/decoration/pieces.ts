@@ -58,6 +58,12 @@ export type PieceClass = {
 export const shadeOf = ({ away }: PlacedElement, { steps }: Decoration['colour']): number =>
   Math.round(away * (steps - 1))
 
+/** What the ends of a run of shades are called: it goes up each piece, or from the heart outwards. */
+export const runEnds = (technique: Decoration['technique']): { readonly heart: string; readonly tail: string } =>
+  techniqueOf(technique).fadesUp
+    ? { heart: 'At the foot', tail: 'At the top' }
+    : { heart: 'At the heart', tail: 'At the tail' }
+
 /** The colour of a shade in its decoration's run, from the heart's to the tail's. */
 export const shadeColour = ({ heart, tail, steps }: Decoration['colour'], shade: number): string =>
   steps === 1 ? heart : blend(heart, tail, shade / (steps - 1))

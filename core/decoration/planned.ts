@@ -1,7 +1,7 @@
 /** What follows from a decoration: its elements on the cake, the pieces they take, finishes, mixtures, hours. */
 import type { StandingTier } from '../cake'
 import { askedFor, laidOut, type Decoration, type LyingOn } from '../commission'
-import { compositionOf, footShare, spreadOf, withByHand, type Patch } from '../compose'
+import { compositionOf, footShare, spreadOf, withByHand, type Patch, type Standing } from '../compose'
 import type { Breakage, Learned } from '../learn'
 import type { Ingredient, StockShape } from '../material'
 import { several, sumOf, type Working } from '../quantity'
@@ -128,6 +128,17 @@ export function learnedOf({ hands, breakage, shrink }: Learned, technique: Techn
     breakage: breakage[technique] ?? null,
     shrink: Object.fromEntries(ways.flatMap((way) => (shrink[way] ? [[way, shrink[way]]] : []))),
   }
+}
+
+/** What stands before a decoration, as it sees it; everything when none is named. */
+export function standingBefore(
+  decorations: readonly Pick<PlannedDecoration, 'id' | 'elements' | 'seen' | 'skin'>[],
+  id?: string,
+): readonly Standing[] {
+  const at = decorations.findIndex((each) => each.id === id)
+  return decorations
+    .slice(0, at === -1 ? undefined : at)
+    .map(({ elements, seen, skin }) => ({ elements, seen, isSkin: skin !== null }))
 }
 
 /** How large an element of size 1 of a decoration is seen. */

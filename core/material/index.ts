@@ -12,6 +12,8 @@ export {
   shapeDm2,
   shapeKey,
   shapeName,
+  sheetCount,
+  sheetsOfWords,
   stockShapeSchema,
   type StockShape,
 } from './stockShape'

@@ -40,6 +40,20 @@ export function shapeName(shape: StockShape): string {
   return shape.kind === 'disc' ? `${shape.diameterMm} mm disc` : `${shape.widthMm} × ${shape.heightMm} mm`
 }
 
+/** So many of a size: “1 disc of 220 mm”, “13 A4”. */
+export const sheetCount = (shape: StockShape, many: number): string =>
+  shape.kind === 'disc'
+    ? `${many} ${many === 1 ? 'disc' : 'discs'} of ${shape.diameterMm} mm`
+    : `${many} ${shapeName(shape)}`
+
+/** What several are cut from, without their number: “sheets of A4”, “discs of 160 mm or 220 mm”. */
+export function sheetsOfWords(shapes: readonly StockShape[], many: number): string {
+  const discs = shapes.flatMap((shape) => (shape.kind === 'disc' ? [`${shape.diameterMm} mm`] : []))
+  const isAll = discs.length === shapes.length && discs.length > 0
+  const one = isAll ? 'disc' : 'sheet'
+  return `${one}${many === 1 ? '' : 's'} of ${isAll ? discs.join(' or ') : shapes.map(shapeName).join(' or ')}`
+}
+
 /** The box round a sheet, mm. */
 export const shapeBox = (shape: StockShape): { readonly widthMm: number; readonly heightMm: number } =>
   shape.kind === 'disc' ? { widthMm: shape.diameterMm, heightMm: shape.diameterMm } : shape

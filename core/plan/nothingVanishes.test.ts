@@ -7,7 +7,8 @@ import { describe, expect, it } from 'vitest'
 import { onTiers } from '../../tests/any/fourGroups'
 import { anyTier } from '../../tests/any/anyTier'
 import { askedFor, startingDecoration, type Decoration } from '../commission'
-import { compositionSchema, type Standing } from '../compose'
+import { compositionSchema } from '../compose'
+import { standingBefore } from '../decoration'
 import type { Tier } from '../cake'
 import { TECHNIQUES } from '../technique'
 import { STARTING_WORKSHOP } from '../workshop'
@@ -16,8 +17,7 @@ import { createPlanner, type Plan } from '.'
 const planner = createPlanner()
 const planFor = (tiers: readonly Tier[], decorations: readonly Decoration[]): Plan =>
   planner({ commission: onTiers(tiers, decorations), workshop: STARTING_WORKSHOP, now: 0, units: 'metric' })
-const standingIn = ({ decorations }: Plan): readonly Standing[] =>
-  decorations.map(({ elements, seen, skin }) => ({ elements, seen, isSkin: skin !== null }))
+const standingIn = ({ decorations }: Plan) => standingBefore(decorations)
 const pairs = TECHNIQUES.flatMap(({ id, compositions }) => compositions.map((kind) => [id, kind] as const))
 
 /** A cake with some decorations added one after the other, the last of which asks for as many as it pleases. */

@@ -2,14 +2,15 @@
  * Box panels: a cornered cake wrapped face by face, a panel for each and one for the top, with folded accents at the
  * corners.
  *
- * By hand: a square tier of 180 × 110 mm with a hem of 4 mm: four panels 180 × 114 mm and one of 180 × 180 mm for the
- * top; three accents on each of its four top corners, 12. Five at each are 20, three on all eight corners 24; a box shape
- * takes a sixth panel below.
+ * By hand: a square tier of 180 × 110 mm with sharp corners and a hem of 4 mm: four panels 180 × 114 mm and one of 180 ×
+ * 180 mm for the top; three accents on each of its four top corners, 12. Five at each are 20, three on all eight corners
+ * 24; a box shape takes a sixth panel below. A cube of 60 mm with corners of 2 mm: 56 mm and half an arc of 3.14 mm at each
+ * end, 59.1 mm; 60 mm for the top.
  */
 import { z } from 'zod'
 import { polyline, rectangle } from '../geometry'
 import { derive, found, type Working } from '../quantity'
-import { defineTechnique, type PieceKind, type PlacedElement } from './define'
+import { defineTechnique, type BandRoom, type PieceKind, type PlacedElement } from './define'
 import { chosen } from './chosen'
 import { STANDARD_SPARES } from './flat'
 import { BOTTOM_ROW, panelMesh, PATTERN, TOP_ROW } from './panel/panelMesh'
@@ -55,6 +56,26 @@ const STARTING: z.infer<typeof parameters> = {
 /** Accents that belong to one face: those of one of its ends, above, or above and below. */
 const accentsOfFace = (corners: (typeof CORNERS)[number], perCorner: number): number =>
   corners === 'none' ? 0 : corners === 'top' ? perCorner : 2 * perCorner
+
+/**
+ * What a panel reaches round its corners: each of two neighbours half of the arc between them, so that they meet; the
+ * radius of that arc. Nothing where panels do not go all the way round.
+ */
+function cornerOf({ faces, length, spanDeg }: BandRoom): {
+  readonly alongMm: number
+  readonly turnDeg: number
+  readonly radiusMm: number
+} {
+  if (faces.length < 3 || spanDeg < 360) return { alongMm: 0, turnDeg: 0, radiusMm: 0 }
+  const flat = faces.reduce((sum, { widthMm }) => sum + widthMm, 0)
+  const open = faces.reduce((sum, face) => sum + face.spanDeg, 0)
+  const alongMm = Math.max(0, length.value - flat) / faces.length
+  return {
+    alongMm,
+    turnDeg: Math.max(0, 360 - open) / faces.length,
+    radiusMm: (alongMm * faces.length) / (2 * Math.PI),
+  }
+}
 
 /** Faces that lie flat: the top, the bottom of a box shape. */
 type Level = 'side' | 'top' | 'bottom'
@@ -111,9 +132,15 @@ export const boxPanels = defineTechnique({
 
   layOut: ({ faces: asked }, room) => {
     const high = room.topMm - room.footMm
+    const corner = cornerOf(room)
     const faces = room.faces.map((face, index): PlacedElement => ({
-      ...roundTheTier(room, index, { row: 0, spanDeg: face.spanDeg, angleDeg: face.middleDeg, heightMm: room.footMm }),
-      face: { widthMm: face.widthMm, heightMm: high },
+      ...roundTheTier(room, index, {
+        row: 0,
+        spanDeg: face.spanDeg + corner.turnDeg,
+        angleDeg: face.middleDeg,
+        heightMm: room.footMm,
+      }),
+      face: { widthMm: face.widthMm + corner.alongMm, heightMm: high },
     }))
     const [first, second] = [room.faces[0], room.faces[1]]
     // Only a top with four corners takes a straight panel.
@@ -124,7 +151,7 @@ export const boxPanels = defineTechnique({
             {
               ...roundTheTier(room, faces.length + row - 1, { row, spanDeg: 0, angleDeg: first.middleDeg, heightMm }),
               on: 'top',
-              face: { widthMm: first.widthMm, heightMm: second.widthMm },
+              face: { widthMm: first.widthMm + 2 * corner.radiusMm, heightMm: second.widthMm + 2 * corner.radiusMm },
             },
           ]
         : []

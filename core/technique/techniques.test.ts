@@ -287,6 +287,14 @@ describe('cases worked by hand', () => {
     ).toBe(12)
     expect(boxPanels.layOut!(boxPanels.startingParameters, room(720, 110)).count.value).toBe(0)
   })
+  it('panels reach half way round a rounded corner, the top to its edges: 56 mm between corners of 2 mm', () => {
+    const faces = [0, 90, 180, 270].map((middleDeg) => ({ middleDeg, spanDeg: 86, widthMm: 56 }))
+    const whole = { ...room(4 * 56 + 2 * Math.PI * 2, 60), faces }
+    const { elements } = boxPanels.layOut!(boxPanels.startingParameters, whole)
+    expect(elements[0]!.face!.widthMm).toBeCloseTo(56 + Math.PI, 6)
+    expect(elements[0]!.spanDeg).toBeCloseTo(90, 6)
+    expect(elements[4]!.face).toEqual({ widthMm: expect.closeTo(60, 6), heightMm: expect.closeTo(60, 6) })
+  })
   it('a box takes four, five or six panels; 12, 20 or 24 accents', () => {
     const faces = [0, 90, 180, 270].map((middleDeg) => ({ middleDeg, spanDeg: 90, widthMm: 60 }))
     const of = (change: Partial<typeof boxPanels.startingParameters>) => {

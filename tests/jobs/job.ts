@@ -43,6 +43,26 @@ export async function choose(page: Page, key: string, value: string): Promise<vo
   await settled(page)
 }
 
+/** Arranges the open decoration in another way. */
+export async function arrange(page: Page, name: string): Promise<void> {
+  await page.getByTestId('arranged-as').getByRole('button', { name }).click()
+  await settled(page)
+}
+
+/** All of one size, as many as are told. */
+export async function alike(page: Page, count: string): Promise<void> {
+  await say(page, 'place', 'taper', '100 %')
+  await say(page, 'place', 'irregularity', '0 %')
+  await say(page, 'place', 'count', count)
+}
+
+/** Who completes it at the venue. */
+export async function completedBy(page: Page, name: string): Promise<void> {
+  await turnTo(page, 'Brief')
+  await page.getByRole('radio', { name }).click()
+  await settled(page)
+}
+
 /** What the open decoration says of itself: elements, pieces, sheets, hands. */
 export async function heading(page: Page): Promise<string> {
   await settled(page)

@@ -4,7 +4,8 @@ import { tierWords } from '#core/cake'
 import { Shuffle, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { compositionOf, type Composition } from '#core/compose'
-import { shapeName } from '#core/material'
+import { standingBefore } from '#core/decoration'
+import { shapeName, sheetsOfWords } from '#core/material'
 import { sumOf } from '#core/quantity'
 import {
   isPetalShape,
@@ -26,7 +27,8 @@ import { useDecoration } from './editing'
 import ElementBar from './ElementBar.vue'
 import FinishSection from './FinishSection.vue'
 import FlatPiece from './FlatPiece.vue'
-import { largestOf } from './flatSize'
+import FinishedElement from './FinishedElement.vue'
+import { largestOf, sideAtScale, takingToo } from './flatSize'
 import MakingSection from './MakingSection.vue'
 import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
@@ -62,16 +64,29 @@ const firstElement = computed(() =>
 )
 const hands = computed(() => plan.value.work.making.find(({ decoration: id }) => id === props.id)?.hands ?? null)
 /** Sheets and discs that its pieces lie on, shared with others or not: the same as in Cut. */
+const ownGroups = computed(() =>
+  plan.value.groups.filter(({ parts }) => parts.some(({ decoration: of }) => of === props.id)),
+)
 const sheets = computed(() =>
   sumOf(
     'sheets',
     'count',
     'groups of sheets added up',
-    plan.value.groups
-      .filter(({ parts }) => parts.some(({ decoration: of }) => of === props.id))
-      .map(({ sheets: each }) => each),
+    ownGroups.value.map(({ sheets: each }) => each),
   ),
 )
+/** Sizes that it is cut from; all it may be cut from while nothing is. */
+const cutShapes = computed(() => {
+  const names = new Map(ownGroups.value.flatMap(({ needs }) => needs.map(({ shape }) => [shapeName(shape), shape])))
+  return names.size > 0 ? [...names.values()] : (made.value?.shapes ?? [])
+})
+/** One scale for the flat pieces and for what becomes of them. */
+const drawnIn = computed(() => {
+  const shown = made.value?.classes.slice(0, MOST_DRAWN) ?? []
+  const [first] = shown
+  const flats = largestOf(shown)
+  return first ? takingToo(flats, { widthMm: first.seenWidth.value, heightMm: first.seenHeight.value }) : flats
+})
 const discsMm = computed(() =>
   technique.value.fit
     ? (made.value?.shapes ?? []).flatMap((shape) => (shape.kind === 'disc' ? [shape.diameterMm] : []))
@@ -150,7 +165,13 @@ function arrangeAs(kind: CompositionKind): void {
   if (kind === before.kind) return
   known.value.set(`${props.id} ${before.kind}`, { ...before })
   const called = compositionOf(kind).name.toLowerCase()
-  const next = arrangedAs(decoration.value, kind, cake.value.tiers, known.value.get(`${props.id} ${kind}`) ?? null)
+  const next = arrangedAs(
+    decoration.value,
+    kind,
+    cake.value.tiers,
+    known.value.get(`${props.id} ${kind}`) ?? null,
+    standingBefore(plan.value.decorations, props.id),
+  )
   edit(`as a ${called}`, (each) => {
     each.composition = next.composition
     each.byHand.out = []
@@ -174,12 +195,12 @@ const fitAll = (way: WayToFit): void =>
   <div v-if="made">
     <div class="flex items-start justify-between gap-4">
       <LeafHeading :title="made.name">
-        <FigureLink :working="made.count" :after="` ${made.called}`" /> on the cake<template v-if="made.spread > 0"
-          >, give or take {{ made.spread }}</template
+        <FigureLink :working="made.count" :after="` ${made.count.value === 1 ? made.one : made.called}`" /> on the
+        cake<template v-if="made.spread > 0">, give or take {{ made.spread }}</template
         >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
-        <FigureLink :working="sheets" :after="sheets.value === 1 ? ' sheet' : ' sheets'" /> of
-        {{ made.shapes.map(shapeName).join(' or ')
-        }}<template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.
+        <FigureLink :working="sheets" :after="` ${sheetsOfWords(cutShapes, sheets.value)}`" /><template v-if="hands"
+          >, <FigureLink :working="hands" /> of hands</template
+        >.
       </LeafHeading>
       <div class="flex gap-2">
         <button v-if="!bouquet" type="button" class="button" data-testid="shuffle" @click="shuffle">
@@ -269,7 +290,13 @@ const fitAll = (way: WayToFit): void =>
             :key="at"
             :piece="piece"
             :colour="piece.colour"
-            :largest="largestOf(made.classes.slice(0, MOST_DRAWN))"
+            :largest="drawnIn"
+          />
+          <FinishedElement
+            v-if="made.elements.length > 0"
+            :decoration="decoration"
+            :made="made"
+            :side-mm="sideAtScale(drawnIn)"
           />
         </div>
         <PlantChoice
@@ -318,6 +345,7 @@ const fitAll = (way: WayToFit): void =>
         <label v-if="!bouquet && 'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
           >Tier<select
             class="field-input text-ink"
+            data-testid="place-tier"
             :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)"
             @change="set('composition', 'tier', Number(($event.target as HTMLSelectElement).value))"
           >

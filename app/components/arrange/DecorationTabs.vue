@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlannedDecoration } from '#core/decoration'
+import { standingBefore, type PlannedDecoration } from '#core/decoration'
 import {
   MOST_BOUQUETS,
   MOST_DECORATIONS,
@@ -48,8 +48,7 @@ function addBouquet(): void {
 function add(technique: TechniqueId): void {
   const id = crypto.randomUUID()
   // What stands there already keeps its place: the new one begins beside it.
-  const standing = plan.value.decorations.map(({ elements, seen, skin }) => ({ elements, seen, isSkin: skin !== null }))
-  const begun = startingDecoration(id, technique, cake.value.tiers, undefined, standing)
+  const begun = startingDecoration(id, technique, cake.value.tiers, undefined, standingBefore(plan.value.decorations))
   editOption('add a decoration', (each) => {
     each.decorations.push(begun)
   })

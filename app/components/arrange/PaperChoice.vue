@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { runEnds } from '#core/decoration'
 import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
 import {
@@ -22,6 +23,7 @@ const props = defineProps<{ id: string }>()
 const { workshop } = usePlanned()
 const { decoration, made, edit } = useDecoration(() => props.id)
 
+const ends = computed(() => runEnds(decoration.value.technique))
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const paper = computed(() => paperOf(decoration.value.paper))
 const proposed = computed(() => paperOf(technique.value.papers[0]!))
@@ -136,7 +138,7 @@ const chosen = (event: Event): StockShape =>
     </p>
     <div class="mt-3 grid gap-1.5">
       <ColourChoice
-        :label="decoration.colour.steps > 1 ? 'At the heart' : 'Colour'"
+        :label="decoration.colour.steps > 1 ? ends.heart : 'Colour'"
         :model-value="decoration.colour.heart"
         @update:model-value="
           edit('colour', (each) => {
@@ -146,7 +148,7 @@ const chosen = (event: Event): StockShape =>
       />
       <ColourChoice
         v-if="decoration.colour.steps > 1"
-        label="At the tail"
+        :label="ends.tail"
         :model-value="decoration.colour.tail"
         @update:model-value="
           edit('tail colour', (each) => {

@@ -5,7 +5,7 @@ import { useDebounceFn, useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { standLayers, touchedAt, viewAt, type StandLayer, type StandScene } from '#core/draw'
 import { isInside, type Point } from '#core/geometry'
-import { printQuantity } from '#core/quantity'
+import { counted, printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 import CakeCanvas from './CakeCanvas.vue'
@@ -129,8 +129,8 @@ const caption = computed(() => {
 })
 const described = computed(() =>
   shown.value
-    ? `The cake seen from ${Math.round(turnDeg.value)} degrees: ${shown.value.plan.stack.length} ` +
-      `tiers${shown.value.plan.decorations.map(({ count, called }) => `, ${count.value} ${called}`).join('')}.`
+    ? `The cake seen from ${Math.round(turnDeg.value)} degrees: ${counted(shown.value.plan.stack.length, 'tier')}` +
+      `${shown.value.plan.decorations.map(({ count, one }) => `, ${counted(count.value, one)}`).join('')}.`
     : '',
 )
 /** The ends of the tape as they are seen now, y down. */

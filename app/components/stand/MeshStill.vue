@@ -4,8 +4,8 @@ import { pictureOfMesh, type StandLayer } from '#core/draw'
 import type { Mesh } from '#core/technique'
 import CakeCanvas from './CakeCanvas.vue'
 
-/** One element alone, as large as its picture allows. */
-const props = defineProps<{ mesh: Mesh; colour: string; says: string }>()
+/** One element alone, as large as its picture allows, or in a picture that shows so many millimetres. */
+const props = defineProps<{ mesh: Mesh; colour: string; says: string; sideMm?: number }>()
 
 const MARGIN = 0.06
 const layers = computed<readonly StandLayer[]>(() => [
@@ -15,7 +15,7 @@ const view = computed(() => {
   const { outline } = layers.value[0]!
   const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)]
   const [left, top] = [Math.min(...xs), -Math.max(...ys)]
-  const side = Math.max(Math.max(...xs) - left, -Math.min(...ys) - top) * (1 + 2 * MARGIN)
+  const side = props.sideMm ?? Math.max(Math.max(...xs) - left, -Math.min(...ys) - top) * (1 + 2 * MARGIN)
   return {
     left: (left + Math.max(...xs) - side) / 2,
     top: (top - Math.min(...ys) - side) / 2,

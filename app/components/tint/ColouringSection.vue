@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Decoration } from '#core/commission'
+import { runEnds } from '#core/decoration'
 import { techniqueOf } from '#core/technique'
 import { computed } from 'vue'
 import type { ColourFault } from '#core/care'
@@ -122,13 +123,13 @@ const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, 
           </div>
           <ColourChoice
             v-if="decoration.colouring.way !== 'bare'"
-            :label="decoration.colour.steps > 1 ? 'At the heart' : 'Colour'"
+            :label="decoration.colour.steps > 1 ? runEnds(decoration.technique).heart : 'Colour'"
             :model-value="decoration.colour.heart"
             @update:model-value="setColour(decoration.id, $event)"
           />
           <ColourChoice
             v-if="decoration.colouring.way !== 'bare' && decoration.colour.steps > 1"
-            label="At the tail"
+            :label="runEnds(decoration.technique).tail"
             :model-value="decoration.colour.tail"
             @update:model-value="
               change(decoration.id, 'tail colour', (each) => {
@@ -136,7 +137,7 @@ const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, 
               })
             "
           />
-          <p v-for="{ name, amount, id } in made.finishes" :key="id" class="text-[0.88rem] text-ink-soft">
+          <p v-for="{ name, amount, step } in made.finishes" :key="step" class="text-[0.88rem] text-ink-soft">
             when dry: {{ name.toLowerCase() }}, <FigureLink :working="amount" />
           </p>
           <p

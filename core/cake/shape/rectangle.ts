@@ -56,11 +56,19 @@ function cornersDeg(sides: Sides): readonly number[] {
 
 const corner = (shape: Sides) => typed('corner radius', cornerOf(shape), 'length', 'Tiers')
 
+/** Corners begin a little rounded: less on a little cake. */
+const startingCorner = (acrossMm: number): number => Math.min(8, Math.round(acrossMm * 0.04))
+
 export const rectangle = defineShape<typeof rectangleSchema>({
   kind: 'rectangle',
   name: 'Rectangle',
   schema: rectangleSchema,
-  starting: (acrossMm) => ({ kind: 'rectangle', widthMm: acrossMm, depthMm: Math.round(acrossMm * 0.7), cornerMm: 8 }),
+  starting: (acrossMm) => ({
+    kind: 'rectangle',
+    widthMm: acrossMm,
+    depthMm: Math.round(acrossMm * 0.7),
+    cornerMm: startingCorner(acrossMm),
+  }),
   inset: (shape, insetMm) => ({
     ...shape,
     widthMm: shape.widthMm - 2 * insetMm,
@@ -93,7 +101,7 @@ export const square = defineShape<typeof squareSchema>({
   kind: 'square',
   name: 'Square',
   schema: squareSchema,
-  starting: (acrossMm) => ({ kind: 'square', sideMm: acrossMm, cornerMm: 8 }),
+  starting: (acrossMm) => ({ kind: 'square', sideMm: acrossMm, cornerMm: startingCorner(acrossMm) }),
   inset: (shape, insetMm) => ({
     ...shape,
     sideMm: shape.sideMm - 2 * insetMm,

@@ -2,7 +2,7 @@
 import { LEAVES, type Caution, type Leaf } from '../../care'
 import type { OwnPiece } from '../../cut'
 import type { PlannedDecoration } from '../../decoration'
-import { shapeName } from '../../material'
+import { paperOf, sheetCount } from '../../material'
 import {
   counted,
   dateClockText,
@@ -59,7 +59,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
     ...(pieces.value > 0
       ? [figure('pieces', 'pieces', pieces, [...elementWords(made), ...(own > 0 ? [`${own} own`] : [])].join(', '))]
       : []),
-    ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheets.map(sheetWords).join(', '))] : []),
+    ...(paper.value > 0 ? [figure('paper', 'paper', paper, sheetWords(sheets))] : []),
     ...(colours ? [figure('colours', 'colours', colours, colourWords(dishes, units))] : []),
     figure(
       'handsOn',
@@ -83,8 +83,16 @@ function elementWords(made: readonly PlannedDecoration[]): readonly string[] {
   })
 }
 
-/** "13 A4" or "4 of 220 mm". */
-const sheetWords = ({ shape, needed }: SheetNeed): string => `${needed.value} ${shapeName(shape)}`
+/** "13 A4", "4 discs of 220 mm"; the paper too where there are several. */
+function sheetWords(sheets: readonly SheetNeed[]): string {
+  const isOne = new Set(sheets.filter(({ shape }) => shape.kind === 'rect').map(({ paper }) => paper)).size < 2
+  return sheets
+    .map(({ paper, shape, needed }) => {
+      const words = sheetCount(shape, needed.value)
+      return isOne || shape.kind === 'disc' ? words : `${words} ${paperOf(paper).name.toLowerCase()}`
+    })
+    .join(', ')
+}
 
 /** All that is mixed. */
 function colourVolume({ dishes, baths }: TallyParts['dishes']): Working | null {
