@@ -9,6 +9,9 @@ const STEPS = 720
 const SAME_DEG = 0.05
 const LEAST_MM = 20
 
+/** Half a turn to the left up to half a turn to the right. */
+const fromFront = (angleDeg: number): number => ((((angleDeg + 180) % 360) + 360) % 360) - 180
+
 /** Faces of a shape turned by an angle, in order round it; none where the edge bends all the way. */
 export function flatSides(shape: Shape, turnDeg: number): readonly FlatSide[] {
   const angles = outlineAngles(shape, STEPS)
@@ -39,7 +42,7 @@ export function flatSides(shape: Shape, turnDeg: number): readonly FlatSide[] {
     .map(({ from, to }): FlatSide => {
       const [one, other] = [point(from), point(to)]
       return {
-        middleDeg: (from + to) / 2 + turnDeg,
+        middleDeg: fromFront((from + to) / 2 + turnDeg),
         spanDeg: to - from,
         widthMm: Math.hypot(one[0] - other[0], one[1] - other[1]),
       }

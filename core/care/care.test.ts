@@ -36,6 +36,7 @@ const fine: Facts = {
   feetOnMoist: [],
   sheetsShort: [],
   outOfReach: [],
+  notMixed: [],
   unsuitedColours: [],
   bathDays: 1,
   tooBigForFormer: 0,

@@ -68,6 +68,8 @@ export type Facts = {
   readonly sheetsShort: readonly { readonly name: string; readonly missing: number }[]
   /** Decorations whose deepest colour no mix of dyes reaches. */
   readonly outOfReach: readonly string[]
+  /** Decorations of which a colour cannot be mixed at all: these dyes make another. */
+  readonly notMixed: readonly string[]
   /** Colours that do not suit their paper, the heat or the client. */
   readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
   readonly bathDays: number

@@ -121,7 +121,7 @@ export function fromAbove(
   const { widthMm, heightMm, shapes, middles } = topView(
     stack,
     board,
-    standing.map((each) => ({ ...each, isMain: isUp(each) })),
+    standing.map((each) => ({ ...each, parts: [each.points], isMain: isUp(each) })),
   )
   const numbered = standing.flatMap((each, index) => (isUp(each) ? [{ ...each, index }] : [])).slice(0, MOST_TAGS)
   const radius = Math.max(5, widthMm / 62)

@@ -35,8 +35,8 @@ describe('the cake from above', () => {
     [x, y + 5, z],
   ]
   const view = topView(scene.stack, scene.board, [
-    { points: at(0, -60, 400), colour: '#d9572b', isMain: true },
-    { points: at(300, 0, 20), colour: '#343a63', isMain: false },
+    { parts: [at(0, -60, 400)], colour: '#d9572b', isMain: true },
+    { parts: [at(300, 0, 20)], colour: '#343a63', isMain: false },
   ])
   it('has the front at its foot, and room for all that reaches over the board', () => {
     expect(view.at({ x: 0, y: -60 }).y).toBeLessThan(view.heightMm / 2)

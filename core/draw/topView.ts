@@ -1,6 +1,7 @@
 /** The cake from above, to scale, front at the foot of the picture: outlines of the tiers and of what stands on them. */
 import { edgePoints, sectionAt, type Board, type StandingTier } from '../cake'
 import { circle, convexHull, polyline, rectangle, type Outline, type Point, type Point3 } from '../geometry'
+import type { Mesh } from '../technique'
 import type { Shape } from './shape'
 
 const LINE = '#2a1c2c'
@@ -9,9 +10,10 @@ const PALE_TIER = '#fbf6ec'
 const EDGE_MM = 16
 const BOARD_COLOUR = '#f1e6d6'
 
-/** Something seen from above: its points in space, its colour, whether it is drawn as what it is about. */
+/** Something seen from above: its parts in space, its colour, whether it is drawn as what it is about. */
 export type SeenFromAbove = {
-  readonly points: readonly Point3[]
+  /** Parts of it, each drawn as the outline round its points. */
+  readonly parts: readonly (readonly Point3[])[]
   readonly colour: string
   readonly isMain: boolean
 }
@@ -29,12 +31,12 @@ const closed = (points: readonly Point[]): Outline => polyline(points as unknown
 
 /** Board, tiers and what stands on them, from above. */
 export function topView(stack: readonly StandingTier[], board: Board, seen: readonly SeenFromAbove[]): TopView {
-  const hulls = seen.map(({ points }) => convexHull(points.map(([x, y]) => ({ x, y }))))
+  const hulls = seen.map(({ parts }) => parts.map((points) => convexHull(points.map(([x, y]) => ({ x, y })))))
   const rims = stack.map((tier) => [
     edgePoints(tier.shape, tier.turnDeg, tier.middle, 120),
     edgePoints(sectionAt(tier, tier.topMm), tier.turnDeg, tier.middle, 120),
   ])
-  const reached = [...hulls.flat(), ...rims.flat(2)].flatMap(({ x, y }) => [Math.abs(x), Math.abs(y)])
+  const reached = [...hulls.flat(2), ...rims.flat(2)].flatMap(({ x, y }) => [Math.abs(x), Math.abs(y)])
   const half = reached.reduce((most, reach) => Math.max(most, reach), board.acrossMm / 2) + EDGE_MM
   const at = ({ x, y }: Point): Point => ({ x: x + half, y: y + half })
   const order = seen.map((_, index) => index).sort((one, other) => topOf(seen[one]!) - topOf(seen[other]!))
@@ -43,12 +45,12 @@ export function topView(stack: readonly StandingTier[], board: Board, seen: read
     widthMm: 2 * half,
     heightMm: 2 * half,
     at,
-    middles: hulls.map((hull) =>
-      at({
-        x: hull.reduce((sum, { x }) => sum + x, 0) / Math.max(1, hull.length),
-        y: hull.reduce((sum, { y }) => sum + y, 0) / Math.max(1, hull.length),
-      }),
-    ),
+    middles: hulls.map((own) => {
+      const corners = own.flat()
+      const mean = (of: (corner: Point) => number): number =>
+        corners.reduce((sum, corner) => sum + of(corner), 0) / Math.max(1, corners.length)
+      return at({ x: mean(({ x }) => x), y: mean(({ y }) => y) })
+    }),
     shapes: [
       {
         kind: 'outline',
@@ -68,21 +70,18 @@ export function topView(stack: readonly StandingTier[], board: Board, seen: read
           ...lines,
         })),
       ),
-      ...order.flatMap((index): readonly Shape[] =>
-        hulls[index]!.length > 2
-          ? [
-              {
-                kind: 'outline',
-                outline: closed(hulls[index]!.map(at)),
-                fill: seen[index]!.colour,
-                fillOpacity: seen[index]!.isMain ? 0.7 : 0.2,
-                stroke: LINE,
-                strokeMm: 0.3,
-                strokeOpacity: seen[index]!.isMain ? 0.6 : 0.15,
-              },
-            ]
-          : [],
-      ),
+      ...order.flatMap((index): readonly Shape[] => {
+        const { colour, isMain } = seen[index]!
+        return hulls[index]!.filter((hull) => hull.length > 2).map((hull) => ({
+          kind: 'outline',
+          outline: closed(hull.map(at)),
+          fill: colour,
+          fillOpacity: isMain ? 0.7 : 0.2,
+          stroke: LINE,
+          strokeMm: 0.3,
+          strokeOpacity: isMain ? 0.6 : 0.15,
+        }))
+      }),
       {
         kind: 'outline',
         outline: polyline([
@@ -97,7 +96,7 @@ export function topView(stack: readonly StandingTier[], board: Board, seen: read
         kind: 'label',
         at: { x: half, y: 4.5 },
         text: 'front, 6 o’clock',
-        sizeMm: half / 30,
+        sizeMm: half / 16,
         colour: LINE,
         anchor: 'middle',
       },
@@ -106,4 +105,13 @@ export function topView(stack: readonly StandingTier[], board: Board, seen: read
 }
 
 /** How high something rises: what is higher lies over what is lower. */
-const topOf = ({ points }: SeenFromAbove): number => points.reduce((most, [, , z]) => Math.max(most, z), -Infinity)
+const topOf = ({ parts }: SeenFromAbove): number => parts.flat().reduce((most, [, , z]) => Math.max(most, z), -Infinity)
+
+/** What has so many faces is one round thing from above; with fewer each is seen, such as the leaves of a branch. */
+const SEPARATE_FACES = 60
+
+/** The parts of an element that are told apart from above. */
+export const partsFromAbove = ({ faces, lines }: Mesh): readonly (readonly Point3[])[] =>
+  faces.length > 0 && faces.length <= SEPARATE_FACES
+    ? faces.map(({ points }) => points)
+    : [[...faces, ...lines].flatMap(({ points }) => points)]

@@ -22,6 +22,7 @@ import {
 } from '.'
 import { colourVolume } from './colouring'
 import { DYES } from '../material'
+import { isAnother } from './dish'
 import { found, workingsBelow, workingSentence } from '../quantity'
 
 const area = (dm2: number) => found('faces', dm2, 'area', 'measured')
@@ -71,6 +72,17 @@ const wishes = fc
     ),
   )
 const dishes = (wanted: readonly ColourWish[]) => dishesFor(wanted, () => DYES, STARTING_TRAY)
+
+describe('another colour', () => {
+  it.each([
+    ['#a8432e', '#9a7634', true],
+    ['#343a63', '#6b7396', false],
+    ['#d9572b', '#e88a68', false],
+    ['#8a8a8a', '#c96a4a', true],
+    ['#d9572b', '#9a9a9a', false],
+    ['#7f8f63', '#8c9d70', false],
+  ])('%s that comes out as %s: %s', (wanted, got, is) => expect(isAnother(wanted, got)).toBe(is))
+})
 
 describe('how much of a colour is mixed', () => {
   it('6 dm² brushed on one face once take 6.75 ml, globes of 10.4 dm² on both faces 16 ml', () => {

@@ -47,7 +47,8 @@ export type Dish = {
   /** With whole drops, drops in 100 ml. */
   readonly inDish: Dose
   readonly predictedHex: string
-  readonly outOfReach: OutOfReach | null
+  /** Why it does not come; `another` where all that comes of these dyes is another colour, so that nothing is mixed. */
+  readonly outOfReach: OutOfReach | 'another' | null
   /** An earlier dish that looks nearly the same, and how far off: they could be one. */
   readonly near: { readonly dish: string; readonly difference: number } | null
 }
@@ -60,6 +61,22 @@ const NEARLY_EQUAL = 0.04
 /** Whole drops may move the colour by this; more is mixed where they would move it further. */
 const ROUNDED_WITHIN = 0.012
 const LARGER = [1, 1.25, 1.5, 2, 2.5, 3, 4] as const
+
+/** Colours so far apart in hue are others, where they have any. */
+const ANOTHER_DEG = 25
+const ANOTHER_FROM = 0.06
+const HUELESS = 0.03
+const DEGREES = 180 / Math.PI
+
+/** Whether a colour is another than the one asked for, not only paler, deeper or duller. */
+export function isAnother(wantedHex: string, gotHex: string): boolean {
+  const [wanted, got] = [hexOklab(wantedHex), hexOklab(gotHex)]
+  if (Math.hypot(wanted.a - got.a, wanted.b - got.b) < ANOTHER_FROM) return false
+  if (Math.hypot(wanted.a, wanted.b) < HUELESS) return true
+  const turn = Math.abs(Math.atan2(wanted.b, wanted.a) - Math.atan2(got.b, got.a)) * DEGREES
+  // What comes out grey is duller, not another.
+  return Math.hypot(got.a, got.b) >= HUELESS && Math.min(turn, 360 - turn) > ANOTHER_DEG
+}
 
 const keyOf = ({
   kind,
@@ -95,7 +112,7 @@ export function dishesFor(
   }
   const mixed = [...groups].flatMap(([id, group]): Dish[] => {
     const dish = dishOf(id, group, dyesFor(group[0]!), tray)
-    if (dish.doses.length > 0) return [dish]
+    if (dish.doses.length > 0 || dish.outOfReach === 'another') return [dish]
     bare.push(...group.map(({ name }) => name).filter((name) => !bare.includes(name)))
     return []
   })
@@ -148,16 +165,21 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
           (v) => v.wanted * v.times,
         )
   const whole = wholeIn(ml.value)
+  const predictedHex = sheetHex(strengthIn(ml.value), dyes, sheet)
+  const nothing = { id, target, sheet, colouring, near: null, isStirredIn: base !== null, uses: usesOf(group) }
+  if (outOfReach && isAnother(target, predictedHex))
+    return {
+      ...nothing,
+      outOfReach: 'another',
+      ml: found('mixed', 0, 'volume', 'nothing: these dyes make another colour'),
+      doses: [],
+      inDish: {},
+      predictedHex: target,
+    }
   return {
-    id,
-    target,
-    sheet,
-    colouring,
+    ...nothing,
     outOfReach,
     ml,
-    isStirredIn: base !== null,
-    near: null,
-    uses: group.map(({ decoration, name, pieces }) => ({ decoration, name, pieces })),
     doses: dyes.flatMap(({ id: dye, name }) =>
       dose[dye] === undefined
         ? []
@@ -185,9 +207,12 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
           ],
     ),
     inDish: strengthIn(ml.value),
-    predictedHex: sheetHex(strengthIn(ml.value), dyes, sheet),
+    predictedHex,
   }
 }
+
+const usesOf = (group: readonly ColourWish[]): Dish['uses'] =>
+  group.map(({ decoration, name, pieces }) => ({ decoration, name, pieces }))
 
 /**
  * The nearest of the dishes before that is mixed for the same paper in the same way, if it is near enough to be one

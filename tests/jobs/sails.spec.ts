@@ -47,7 +47,7 @@ test('one sail of film as it comes, six from the pan in two colours, powders by 
   await shelf.getByLabel('red is made with').selectOption({ label: 'sugar gel' })
   await settled(page)
   await expect(page.getByTestId('left-out')).toContainText('Pan sail is mixed without red: it has sugar in it')
-  await expect(dishes).toContainText('the nearest is shown')
+  await expect(dishes).toContainText('Out of reach: the dyes that suit make another colour')
   await expect(dishes).not.toContainText(/red \d/)
 
   await completedBy(page, 'Before driving')

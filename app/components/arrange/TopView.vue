@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { elementColour } from '#core/decoration'
-import { topView, type SeenFromAbove } from '#core/draw'
+import { partsFromAbove, topView, type SeenFromAbove } from '#core/draw'
 import PictureView from '~/components/papers/PictureView.vue'
 import { knownMeshes } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
@@ -21,8 +21,8 @@ const seen = computed(() =>
     if (!decoration) return []
     const foretold = plan.value.dishes.foretold[id] ?? []
     const { stack } = plan.value
-    return knownMeshes({ decoration, elements, stack, foretold }).map(({ faces, lines }, at) => ({
-      points: [...faces, ...lines].flatMap(({ points }) => points),
+    return knownMeshes({ decoration, elements, stack, foretold }).map((mesh, at) => ({
+      parts: partsFromAbove(mesh),
       colour: elementColour(decoration.colour, elements[at]!, foretold),
       isMain: props.decorations.includes(id),
     }))

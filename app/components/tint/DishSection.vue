@@ -32,13 +32,16 @@ const dishes = computed(() =>
     return {
       dish,
       place: props.first + at,
-      hex: seenHex(
-        look.value,
-        dish.inDish,
-        known.map(({ dye }) => dye),
-        dish.sheet,
-        coveringOf(dish),
-      ),
+      hex:
+        dish.outOfReach === 'another'
+          ? dish.target
+          : seenHex(
+              look.value,
+              dish.inDish,
+              known.map(({ dye }) => dye),
+              dish.sheet,
+              coveringOf(dish),
+            ),
       range: shadeRange(dish.inDish, known, dish.sheet),
       words: colourWords(dish.predictedHex, commission.value.palette),
     }
@@ -104,7 +107,11 @@ const VISIBLE = 0.02
         />
         <div class="min-w-0 lg:text-center">
           <p class="font-semibold first-letter:uppercase">{{ words }}</p>
-          <p class="text-[0.86rem] text-ink-soft">
+          <p v-if="dish.outOfReach === 'another'" class="mt-1 rounded-lg bg-stop-soft px-2.5 py-1 text-[0.9rem]">
+            Out of reach: the dyes that suit make another colour. Put one of its hue on the shelf, or choose another
+            colour.
+          </p>
+          <p v-else class="text-[0.86rem] text-ink-soft">
             into <FigureLink :working="dish.ml" />
             {{ dish.colouring.way === 'slurry' ? 'slurry' : CARRIER_WORDS[dish.colouring.carrier]
             }}{{ dish.isStirredIn && dish.colouring.way !== 'slurry' ? ' that is brushed on' : '' }}
@@ -132,10 +139,13 @@ const VISIBLE = 0.02
                 : ''
             }}{{ dish.colouring.coats > 1 ? `, ${dish.colouring.coats} coats` : '' }}
           </p>
-          <p class="text-[0.86rem] text-ink-soft">
+          <p v-if="dish.outOfReach !== 'another'" class="text-[0.86rem] text-ink-soft">
             dries to {{ dish.predictedHex }}; keep {{ DISH_KEEPS[dish.colouring.carrier] }}
           </p>
-          <p class="mt-1 flex items-center gap-1 text-[0.8rem] text-ink-soft lg:justify-center">
+          <p
+            v-if="dish.outOfReach !== 'another'"
+            class="mt-1 flex items-center gap-1 text-[0.8rem] text-ink-soft lg:justify-center"
+          >
             between<span
               v-for="(end, edge) in range"
               :key="edge"
@@ -144,7 +154,10 @@ const VISIBLE = 0.02
               :title="end"
             />
           </p>
-          <p v-if="dish.outOfReach" class="mt-1 rounded-lg bg-look-soft px-2.5 py-1 text-[0.86rem]">
+          <p
+            v-if="dish.outOfReach && dish.outOfReach !== 'another'"
+            class="mt-1 rounded-lg bg-look-soft px-2.5 py-1 text-[0.86rem]"
+          >
             {{
               dish.outOfReach === 'paler'
                 ? 'Paler than bare paper'

@@ -18,6 +18,15 @@ export const COLOUR_RULES: readonly Rule[] = [
       `The deepest colour cannot be reached with these dyes: ${outOfReach.join(', ')}. The swatch shows the nearest.`,
   ),
   rule(
+    'colour-not-mixed',
+    'tint',
+    'stop',
+    ({ notMixed }) => notMixed.length > 0,
+    ({ notMixed }) =>
+      `The dyes that suit make another colour than was asked for ${notMixed.join(', ')}: put one of its hue on the ` +
+      `shelf, or choose another colour.`,
+  ),
+  rule(
     'colour-stops',
     'tint',
     'stop',

@@ -61,13 +61,14 @@ function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): S
 }
 
 /** What a dish holds: how much, and which dyes in it. */
-function dishText({ ml, doses, sheet }: Dish, { dishes }: Plan, units: UnitSystem): string {
+function dishText({ ml, doses, sheet, outOfReach }: Dish, { dishes }: Plan, units: UnitSystem): string {
   const measured = doses
     .filter(({ whole }) => whole > 0)
     .map(({ dye: id, whole }) => {
       const { dye } = dishes.dyes[sheet.kind].find((each) => each.dye.id === id)!
       return `${dye.name} ${doseWords(dye, whole, units).amount}`
     })
+  if (outOfReach === 'another') return 'cannot be mixed from the dyes that suit'
   return [printWorkingValue(ml, units), measured.join(', ')].filter(Boolean).join(': ')
 }
 

@@ -180,6 +180,13 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     outOfReach: dishes.baths
       .filter(({ mix }) => mix.difference > CLEAR_MISS)
       .flatMap(({ uses }) => uses.map(({ name }) => name.toLowerCase())),
+    notMixed: [
+      ...new Set(
+        dishes.dishes
+          .filter(({ outOfReach }) => outOfReach === 'another')
+          .flatMap(({ uses }) => uses.map(({ name }) => name.toLowerCase())),
+      ),
+    ],
     unsuitedColours: dishes.faults.map(({ decoration, severity, say }) => ({
       decoration: nameOf(decoration),
       severity,

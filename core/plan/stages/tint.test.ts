@@ -73,8 +73,9 @@ describe('dyes that do not suit', () => {
     ])
     const inPan = dishes.dishes.find(({ uses }) => uses.some(({ decoration }) => decoration === 'pan'))!
     expect(inPan.doses.map(({ dye }) => dye)).not.toContain('red')
-    // What is left is yellow and blue: red is out of their reach, and that is said, not turned into another colour.
-    expect(inPan.outOfReach).not.toBeNull()
+    // What is left is yellow and blue: brick is out of their reach, and that is said, not turned into another colour.
+    expect(inPan).toMatchObject({ outOfReach: 'another', doses: [], ml: { value: 0 } })
+    expect(withDyes(sugar, [pan]).cautions.map(({ code }) => code)).toContain('colour-not-mixed')
   })
   it('nothing is left out where all suit, and where none does the rest is shown with a fault', () => {
     expect(withDyes((dye) => dye, [pan]).dishes.leftOut).toEqual([])
