@@ -10,6 +10,7 @@ import { plantMesh } from '~/components/arrange/plantMesh'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
 import { sceneOf } from '~/components/stand/standScene'
+import FigureLink from '~/components/working/FigureLink.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { useStudio } from '~/stores/studio'
 
@@ -29,6 +30,19 @@ const square: Cake = {
   ...round,
   tiers: [{ ...round.tiers[0]!, shape: { kind: 'square', sideMm: 160, cornerMm: 3 }, turnDeg: 28 }],
 }
+
+/** Pale paper is seen on a covering of some depth. */
+const PALE: readonly TechniqueId[] = [
+  'steamedSpire',
+  'stripScroll',
+  'castMesh',
+  'layeredWings',
+  'foldedGlobe',
+  'tornRuffle',
+  'fillerSprig',
+  'mouldedBloom',
+]
+const DEEP_COVERING = '#8fa39a'
 
 /** What shows a technique best: few elements in front, or the whole band. */
 const ARRANGED: Readonly<
@@ -78,7 +92,10 @@ const ARRANGED: Readonly<
 
 function commissionFor(technique: TechniqueId): Commission {
   const base = newCommission(`gallery-${technique}`, studio.now)
-  const cake = technique === 'boxPanels' ? square : round
+  const shape = technique === 'boxPanels' ? square : round
+  const cake = PALE.includes(technique)
+    ? { ...shape, tiers: shape.tiers.map((tier) => ({ ...tier, colour: DEEP_COVERING })) }
+    : shape
   const changed = ARRANGED[technique]
   const decoration = startingDecoration(technique, technique, cake.tiers, changed?.kind)
   return {
@@ -130,6 +147,15 @@ onMounted(async () => {
             :colour="piece.colour"
             :largest="largestOf(each.plan.decorations[0]?.classes.slice(0, MOST_PIECES) ?? [])"
           />
+          <p v-if="each.plan.decorations[0]?.cast" class="col-span-2 py-3 text-center text-[0.9rem] text-ink-soft">
+            nothing is cut:
+            <FigureLink :working="each.plan.decorations[0].cast.slurry" /> of slurry,
+            <FigureLink
+              :working="each.plan.decorations[0].cast.pours"
+              :after="each.plan.decorations[0].cast.pours.value === 1 ? ' pour' : ' pours'"
+            />
+            for <FigureLink :working="each.plan.decorations[0].cast.area" />
+          </p>
         </div>
       </li>
     </ul>

@@ -81,8 +81,12 @@ export function panelMesh({ corners, perCorner, accentMm, print }: Panels, eleme
         0.5 - each * half * 0.9 * perShare,
         end === 1 ? face.heightMm - half * 0.6 - (each % 2) * half * 0.5 : half * 0.9 + (each % 2) * half * 0.5,
       ]
-      const put = (right: number, up: number, out: number): Point3 =>
-        wall(element.angleDeg + (along + right * perShare) * element.spanDeg, element.heightMm + high + up, out)
+      // What reaches over the rim is folded down onto the top.
+      const put = (right: number, up: number, out: number): Point3 => {
+        const over = Math.max(0, high + up - face.heightMm)
+        const angleDeg = element.angleDeg + (along + right * perShare) * element.spanDeg
+        return wall(angleDeg, element.heightMm + high + up - over + (over > 0 ? out : 0), over > 0 ? -over : out)
+      }
       const [left, low, right, top] = [put(-half, 0, 2.2), put(0, -half, 1.4), put(half, 0, 2.2), put(0, half, 1.4)]
       faces.push(
         { points: [low, right, top], opacity: 0.98, light: 0.14 },
