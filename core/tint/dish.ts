@@ -150,7 +150,9 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
     Object.fromEntries(Object.entries(wholeIn(ml)).map(([dye, drops]) => [dye, (drops / ml) * 100]))
   const exact = sheetOklab(dose, dyes, sheet)
   const off = (times: number): number => difference(sheetOklab(strengthIn(wanted.value * times), dyes, sheet), exact)
+  // Slurry is as much as is poured: its paper is torn for it.
   const times =
+    (colouring.way === 'slurry' ? 1 : undefined) ??
     LARGER.find((each) => off(each) <= ROUNDED_WITHIN) ??
     LARGER.reduce((best, each) => (off(each) < off(best) ? each : best))
   const ml =
