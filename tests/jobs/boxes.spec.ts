@@ -5,8 +5,9 @@ import { add, choose, heading, say, startJob } from './job'
  * Three little cubes of set buttercream, 60 mm, loose on one board, each panelled as a box: 12, 24 and 20 accents.
  *
  * By hand: cubes of 60 mm with corners of 2 mm have faces of 56 mm and half an arc of 3.14 mm at each end, 59.1 mm; with a
- * hem of 4 mm panels are 59 × 64 mm. Four sides and a top are five faces; the bottom is a sixth. Three accents on four top corners are 12, on eight corners 24; five on
- * four are 20. Beside a cube of 60 mm the next stands 60 + 40 = 100 mm to the right, then 100 mm to the left.
+ * hem of 4 mm panels are 59 × 64 mm. Four sides and a top are five faces; the bottom is a sixth. Three accents on four top
+ * corners are 12, on eight corners 24; five on four are 20. Beside a cube of 60 mm the next stands 60 + 40 = 100 mm to the
+ * right, then 100 mm to the left.
  */
 test('three loose cubes on one board, boxes of five and six faces, 12, 24 and 20 accents', async ({ page }) => {
   await startJob(page, { across: '60 mm', high: '60 mm', covering: 'Set buttercream', board: '120 mm' })

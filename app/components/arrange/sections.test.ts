@@ -184,8 +184,11 @@ describe('a decoration’s leaf', () => {
       expect(mounted.get('h1').text()).toBe(made(id).name)
       expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
       expect(mounted.get('[data-testid="flat-pieces"]').findAll('figure')).toHaveLength(
-        Math.min(8, made(id).classes.length),
+        Math.min(8, made(id).classes.length) + 1,
       )
+      // Beside them, to their scale, what becomes of them.
+      const done = mounted.get('[data-testid="finished-element"]').text()
+      expect(done).toContain(made(id).one)
       expect(mounted.text()).toContain(made(id).steps[0]!.name)
     },
   )

@@ -3,7 +3,6 @@ import { aDecoration, fourGroups, onTwoTiers } from '../../../tests/any/fourGrou
 import type { LEAVES } from '../../care'
 import type { Decoration } from '../../commission'
 import { demoWorkshop } from '../../demo'
-import { shapeName } from '../../material'
 import { derivePlan } from '..'
 import { leafStatesOf } from './tally'
 
@@ -30,7 +29,17 @@ describe('the tally', () => {
     expect(pieces!.beside).toBe(`${count} ± ${spread} sails`)
     expect(pieces!.working!.value).toBe(made.reduce((sum, each) => sum + each.pieces.value, 0))
     expect(paper!.working!.value).toBe(plan.groups.reduce((sum, { sheets }) => sum + sheets.value, 0))
-    expect(paper!.beside).toBe(plan.sheets.map(({ needed, shape }) => `${needed.value} ${shapeName(shape)}`).join(', '))
+    expect(paper!.beside).toBe(
+      plan.sheets
+        .map(({ needed, shape }) => `${needed.value} discs of ${shape.kind === 'disc' ? shape.diameterMm : 0} mm`)
+        .join(', '),
+    )
+  })
+
+  it('names the paper where sheets of several are taken', () => {
+    const two = figuresOf([aDecoration('ruffle', 'tornRuffle'), aDecoration('spires', 'steamedSpire')])
+    expect(two.paper!.beside).toMatch(/^\d+ A4 thin wafer, \d+ A4 thick wafer$/)
+    expect(figuresOf([aDecoration('ruffle', 'tornRuffle')]).paper!.beside).toMatch(/^\d+ A4$/)
   })
 
   it('speaks of one of a thing as one', () => {
