@@ -21,6 +21,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'core',
+          // Pure code: files share what they import, which is most of a small test's time.
+          isolate: false,
           testTimeout,
           environment: 'node',
           setupFiles: [seed],

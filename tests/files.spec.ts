@@ -23,9 +23,9 @@ const broken: readonly (readonly [string, (text: string) => string, RegExp])[] =
     'a later version',
     (text) =>
       changed(text, (content) => {
-        content.version = 10
+        content.version = 11
       }),
-    /version 10/,
+    /version 11/,
   ],
   [
     'a commission without tiers',

@@ -42,7 +42,7 @@ test('four groups of soaked sails share baths and discs, lie on trays and mats, 
   await expect(table).toContainText('whole disc')
   const discs = await figureOf(page, 'paper')
   const opened = await page.getByTestId('tally-paper').innerText()
-  const counts = [...opened.matchAll(/(\d+) \d+ mm disc/g)].map(([, count]) => Number(count))
+  const counts = [...opened.matchAll(/(\d+) discs? of \d+ mm/g)].map(([, count]) => Number(count))
   expect(counts.reduce((sum, count) => sum + count, 0)).toBe(Number(discs))
 
   // Two ways of drying: trays for what goes into the oven, mats for the rest.

@@ -46,6 +46,9 @@ function taken(technique: TechniqueId) {
     ),
     ml,
     used,
+    wholes: made!.wholes.value,
+    hands: (step: string): number =>
+      plan.work.making[0]!.steps.find(({ id }) => id === step)!.turns.reduce((sum, { hands }) => sum + hands.value, 0),
   }
 }
 
@@ -167,6 +170,53 @@ describe('wires: gauge, length, how many for four', () => {
       const [[, lengthMm, many]] = taken(technique).wires as [[number, number, number]]
       expect(many).toBe(4)
       expect(lengthMm).toBeGreaterThan(12 + 50)
+    },
+  )
+})
+
+describe('hands: minutes for a piece, for an element, once to begin', () => {
+  it.each([
+    ['formedSail', 'wash', 5 * 2 + 10],
+    ['panSail', 'pan', 5 * 3 + 15],
+    ['steamedSpire', 'steam', 5 * 1.5 + 5],
+    ['formedWrap', 'condition', 5 * 3 + 10],
+    ['formedWrap', 'press', 5 * 6 + 10],
+    ['flatPanel', 'glue', 3 * 5 + 5],
+    ['boxPanels', 'glue', 21 * 0.5 + 5 * 4 + 5],
+    ['openBloom', 'cup', 73 * 0.35 + 5],
+    ['openBloom', 'assemble', 73 * 0.35 + 4 * 2 + 5],
+    ['cuppedBloom', 'lap', 104 * 0.4 + 5],
+    ['cuppedBloom', 'assemble', 104 * 0.4 + 4 * 3 + 5],
+    ['mouldedBloom', 'mould', 19 * 0.8 + 5],
+    ['mouldedBloom', 'assemble', 19 * 0.7 + 4 * 3 + 5],
+    ['bud', 'roll', 15 * 0.4 + 4 + 4],
+    ['fillerSprig', 'join', 43 * 0.15 + 4 * 2 + 4],
+    ['patchedLeaf', 'patch', 44 * 0.6 + 5],
+    ['patchedLeaf', 'join', 44 * 0.3 + 4 * 3 + 5],
+    ['laminatedLeaf', 'shape', 44 * 0.4 + 5],
+    ['laminatedLeaf', 'join', 44 * 0.6 + 4 * 4 + 5],
+    ['freeLeafStem', 'glue', 15 * 0.5 + 4 * 1.5 + 5],
+    ['layeredWings', 'stack', 12 * 0.5 + 2 * 4],
+    ['foldedGlobe', 'fold', 54 * 0.75 + 4 * 2],
+    ['fabricBow', 'coat', 8 * 1.5 + 20],
+    ['fabricBow', 'tie', 10],
+    ['puff', 'fry', 5 * 0.5 + 15],
+  ] as const)('%s, %s: %d min', (technique, step, minutes) =>
+    expect(taken(technique).hands(step)).toBeCloseTo(minutes, 6),
+  )
+  it.each([
+    ['gatheredFan', 'pleat', 2, 0, 0],
+    ['tornRuffle', 'set', 0, 2.5, 5],
+    ['floretDome', 'wire', 0.6, 0, 5],
+    ['stripScroll', 'wind', 0, 4, 0],
+    ['castMesh', 'lay', 0, 1, 0],
+    ['butterfly', 'fold', 1, 0, 3],
+    ['silhouette', 'stand', 0, 2, 0],
+  ] as const)(
+    '%s, %s: %d for a piece, %d for an element, %d to begin',
+    (technique, step, perPiece, perElement, fixed) => {
+      const it = taken(technique)
+      expect(it.hands(step)).toBeCloseTo(it.wholes * perPiece + it.count * perElement + fixed, 6)
     },
   )
 })

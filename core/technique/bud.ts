@@ -3,6 +3,7 @@
  *
  * By hand: a bud 16 mm across and 16 × 1.5 = 24 mm long; its petals are as long as the bud and 2 % for shrink, 24.5
  * mm; two petals and a calyx each.
+ * Four of 15 pieces in all are rolled in 15 × 0.4 + 4 × 1 + 4 = 14 min; 15 × 0.04 = 0.6 ml of glue.
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'

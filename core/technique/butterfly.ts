@@ -3,6 +3,7 @@
  *
  * By hand: seven butterflies seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1
  * spare.
+ * Eight are folded in 8 × 1 + 3 = 11 min; a dot each, 7 × 0.2 = 1.4 g of piping gel.
  */
 import { z } from 'zod'
 import { polyline, type Outline, type Point, type Point3 } from '../geometry'

@@ -3,6 +3,7 @@
  *
  * By hand: a sprig 60 mm high with 9 tips takes 9 snips of 9 mm and 9 wires of 28 + 12 = 40 mm, joined to one stem of
  * 60 + 50 = 110 mm.
+ * Four with spares are 43 snips: joined in 43 × 0.15 + 4 × 2 + 4 = 18.5 min, 43 × 0.02 = 0.86 ml of glue.
  */
 import { z } from 'zod'
 import { between, derive, found, seededStream, starting } from '../quantity'

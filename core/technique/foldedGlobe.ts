@@ -4,6 +4,7 @@
  *
  * By hand: three balls 40 mm across: 12 circles of 40 mm each, 36 circles and 4 spares of one size; three half balls
  * take 18.
+ * Four balls and 6 spares, 54 circles, are folded and glued in 54 × 0.75 + 4 × 2 = 48.5 min; 54 × 0.1 = 5.4 ml of glue.
  */
 import { z } from 'zod'
 import { circle, polyline, type Point3 } from '../geometry'

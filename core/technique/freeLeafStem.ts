@@ -3,6 +3,7 @@
  *
  * By hand: three leaves of 90 mm on a stem: one of each size, 90, 72 and 55.8 mm; the stem wire is 60 + 50 mm in the
  * holder = 110 mm.
+ * Four stems of 15 leaves in all are glued in 15 × 0.5 + 4 × 1.5 + 5 = 18.5 min; 15 × 0.06 = 0.9 ml of glue.
  */
 import { z } from 'zod'
 import { derive, found, starting } from '../quantity'

@@ -5,6 +5,7 @@
  * By hand: a branch 150 mm long carries 150 × ( 1 − 0.16 ) ÷ 25 = 5.04, so 5 pairs and one at its tip, 11 leaves of two
  * plies, 22; two side branches carry 5 leaves each, 21 in all;
  * its stem wire is 150 + 50 mm in the holder = 200 mm.
+ * Four branches of 44 leaves in all are folded in 44 × 0.4 + 5 = 22.6 min and joined in 44 × 0.6 + 4 × 4 + 5 = 47.4 min.
  */
 import { defineTechnique } from './define'
 import { STANDARD_SPARES } from './flat'

@@ -6,6 +6,7 @@
  *
  * By hand: a quill seen 90 mm high with a 20 mm foot, whose outline is 0.36 as wide as high: cut 110 mm high, 32.4 mm
  * wide.
+ * Four and a spare are traced in 5 × 1 + 5 = 10 min and set in 4 × 2 = 8 min; four feet take 3.2 g of piping gel.
  */
 import { z } from 'zod'
 import { isInside, polyline, rectangle, type Point, type Point3 } from '../geometry'

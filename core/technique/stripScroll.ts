@@ -4,6 +4,7 @@
  *
  * By hand: a scroll seen 40 mm wide, on a row 402 mm round, overlapping by a tenth: 402 ÷ (40 × 0.9) = 11.2, so 11
  * scrolls of 10 strips each, 110 strips.
+ * Eleven are wound in 11 × 4 = 44 min; two dots each, 11 × 2 × 0.2 = 4.4 g of piping gel.
  */
 import { z } from 'zod'
 import { rectangle, type Point3 } from '../geometry'

@@ -4,6 +4,7 @@
  * By hand: a band 84 mm high on a tier 817 mm round, strips 293 × 40 mm, fullness 1.8, rows overlapping by half:
  * strips in a row = ⌈817 × 1.8 ÷ 293⌉ = ⌈5.02⌉ = 6; rows = ⌈(84 − 40) ÷ (40 × 0.5) + 1⌉ = ⌈3.2⌉ = 4; 24 strips.
  * In two heights, 40 and 30 mm, the mean row rises ( 40 + 30 ) ÷ 2 × 0.5 = 17.5 mm: ⌈( 84 − 40 ) ÷ 17.5 + 1⌉ = 4 rows.
+ * 24 strips are set in 24 × 2.5 + 5 = 65 min.
  */
 import { z } from 'zod'
 import { rectangle } from '../geometry'

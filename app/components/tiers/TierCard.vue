@@ -120,7 +120,7 @@ const odd = computed(() =>
           <option value="dummy">dummy</option>
         </select></label
       >
-      <label v-if="mayStandLoose" class="block w-44 text-[0.8rem] text-ink-soft"
+      <label v-if="mayStandLoose && (isOpen || tier.stands === 'loose')" class="block w-44 text-[0.8rem] text-ink-soft"
         >Stands<select
           class="field-input text-ink"
           data-testid="tier-stands"

@@ -4,6 +4,7 @@
  *
  * By hand: colour of half depth holds an eighth of 1.6 back, 1.4: puffs seen 30 mm across are cut 30 ÷ 1.4 = 21.4 mm;
  * fifteen puffs and 4 spares, 19 triangles. Its colour lies on 1.4² = 1.96 times the film. Nothing is cut below 20 mm.
+ * Four and a spare are fried in 5 × 0.5 + 15 = 17.5 min in 600 ml of oil, a sheet of kitchen paper to five.
  */
 import { z } from 'zod'
 import { polyline, type Point3 } from '../../geometry'
