@@ -179,7 +179,6 @@ describe('hands: minutes for a piece, for an element, once to begin', () => {
     ['formedSail', 'wash', 5 * 2 + 10],
     ['panSail', 'pan', 5 * 3 + 15],
     ['steamedSpire', 'steam', 5 * 1.5 + 5],
-    ['formedWrap', 'condition', 5 * 3 + 10],
     ['formedWrap', 'press', 5 * 6 + 10],
     ['flatPanel', 'glue', 3 * 5 + 5],
     ['boxPanels', 'glue', 21 * 0.5 + 5 * 4 + 5],
@@ -209,9 +208,7 @@ describe('hands: minutes for a piece, for an element, once to begin', () => {
     ['tornRuffle', 'set', 0, 2.5, 5],
     ['floretDome', 'wire', 0.6, 0, 5],
     ['stripScroll', 'wind', 0, 4, 0],
-    ['castMesh', 'lay', 0, 1, 0],
     ['butterfly', 'fold', 1, 0, 3],
-    ['silhouette', 'stand', 0, 2, 0],
   ] as const)(
     '%s, %s: %d for a piece, %d for an element, %d to begin',
     (technique, step, perPiece, perElement, fixed) => {
