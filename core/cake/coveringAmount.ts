@@ -57,21 +57,25 @@ function lobesOf(beside: Working, { topMm, footMm }: StandingTier, { gramsPerMl,
   )
 }
 
-/** Grams of a coat over side and top. */
-function coatOf(label: string, { side, top }: Surfaces, { thicknessMm, gramsPerMl, wasteShare }: Spread): Working {
+/** Grams of a coat over side and top; over the top alone where lobes reach to the guides. */
+function coatOf(
+  label: string,
+  { side, top }: Pick<Surfaces, 'top'> & Partial<Pick<Surfaces, 'side'>>,
+  { thicknessMm, gramsPerMl, wasteShare }: Spread,
+): Working {
   return derive(
     label,
     'mass',
     'a coat by area and thickness',
-    '( {side} + {top} ) × {thickness} × {density} × (1 + {waste})',
+    `${side ? '( {side} + {top} )' : '{top}'} × {thickness} × {density} × (1 + {waste})`,
     {
-      side,
+      ...(side && { side }),
       top,
       thickness: starting('thickness', thicknessMm, 'length', 'usual'),
       density: starting('weight of a millilitre in g', gramsPerMl, 'ratio', 'usual'),
       waste: starting('trimmed and left in the bowl', wasteShare, 'share', 'usual'),
     },
-    (v) => (v.side + v.top) * 10 * v.thickness * v.density * (1 + v.waste),
+    (v) => ((v.side ?? 0) + v.top) * 10 * v.thickness * v.density * (1 + v.waste),
   )
 }
 
@@ -89,15 +93,16 @@ export function coveringAmount(tier: StandingTier): CoveringAmount | null {
   const crumb = { thicknessMm: covering.crumbCoatMm, gramsPerMl: CRUMB_COAT_G_PER_ML, wasteShare: CRUMB_COAT_WASTE }
   const beside = tier.isDummy ? null : lobesBeside(tier)
   const lobes = beside && lobesOf(beside, tier, covering.rolled ? crumb : covering)
-  const withLobes = (label: string, coat: Working, isOwn: boolean): Working =>
-    lobes && isOwn ? sumOf(label, 'mass', 'coat and lobes', [{ ...coat, label: 'coat' }, lobes]) : coat
+  // What fills the lobes reaches to the guides: there is no other coat of it on the side.
+  const withLobes = (label: string, spread: Spread, isOwn: boolean): Working =>
+    lobes && isOwn
+      ? sumOf(label, 'mass', 'top and lobes', [coatOf('on top', { top: surfaces.top }, spread), lobes])
+      : coatOf(label, surfaces, spread)
   const name = covering.name.toLowerCase()
-  const hasCrumbCoat = covering.crumbCoatMm > 0 && covering.id !== 'whippedCream' && !tier.isDummy
+  const hasCrumbCoat = covering.crumbCoatMm > 0 && !tier.isDummy
   return {
-    coat: withLobes(name, coatOf(name, surfaces, covering), !covering.rolled),
-    crumbCoat: hasCrumbCoat
-      ? withLobes('crumb coat', coatOf('crumb coat', surfaces, crumb), covering.rolled === true)
-      : null,
+    coat: withLobes(name, covering, !covering.rolled),
+    crumbCoat: hasCrumbCoat ? withLobes('crumb coat', crumb, covering.rolled === true) : null,
     lobes,
     spreadShare: COAT_SPREAD,
   }

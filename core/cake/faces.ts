@@ -1,4 +1,5 @@
 /** The flat faces of a tier with corners: what a panel can lie on without bending. */
+import { fromFront } from '../geometry'
 import { facingDeg, outlineAngles, reachMm, type Shape } from './shape'
 import { RADIANS } from './shape/define'
 
@@ -8,9 +9,6 @@ const STEPS = 720
 /** Facing may waver by this much along a face, since it is found by small steps. */
 const SAME_DEG = 0.05
 const LEAST_MM = 20
-
-/** Half a turn to the left up to half a turn to the right. */
-const fromFront = (angleDeg: number): number => ((((angleDeg + 180) % 360) + 360) % 360) - 180
 
 /** Faces of a shape turned by an angle, in order round it; none where the edge bends all the way. */
 export function flatSides(shape: Shape, turnDeg: number): readonly FlatSide[] {

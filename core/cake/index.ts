@@ -33,7 +33,7 @@ export {
 } from './side'
 export { flatSides, type FlatSide } from './faces'
 export { oneBeside } from './beside'
-export { firstPile, leanDeg, pilesIn, stackHeightMm, stackTiers, tierAt, tierOn, tierWords } from './stack'
+export { firstPile, leanDeg, pilesIn, pilesOf, stackHeightMm, stackTiers, tierAt, tierOn, tierWords } from './stack'
 export { sectionAt, type StandingTier } from './standing'
 export { supportsOf, type Support } from './support'
 export {

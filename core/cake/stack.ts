@@ -52,21 +52,29 @@ export const stackHeightMm = (stack: readonly Pick<StandingTier, 'topMm'>[]): nu
 export const tierOn = (stack: readonly StandingTier[], { index, carries }: StandingTier): StandingTier | null =>
   carries ? stack[index + 1]! : null
 
+type InPile = Pick<StandingTier, 'pile'>
+
+/** The tiers of a pile, bottom up. */
+const pileOf = <Each extends InPile>(stack: readonly Each[], number: number): readonly Each[] =>
+  stack.filter(({ pile }) => pile === number)
+
 /** The tiers of the first pile: what climbs from tier to tier climbs there. */
-export const firstPile = (stack: readonly StandingTier[]): readonly StandingTier[] =>
-  stack.filter(({ pile }) => pile === 0)
+export const firstPile = (stack: readonly StandingTier[]): readonly StandingTier[] => pileOf(stack, 0)
 
 /** How many piles stand on the board. */
-export const pilesIn = (stack: readonly StandingTier[]): number => (stack.at(-1)?.pile ?? -1) + 1
+export const pilesIn = (stack: readonly InPile[]): number => (stack.at(-1)?.pile ?? -1) + 1
+
+/** The piles, each bottom up. */
+export const pilesOf = (stack: readonly StandingTier[]): readonly (readonly StandingTier[])[] =>
+  Array.from({ length: pilesIn(stack) }, (_, number) => pileOf(stack, number))
 
 /** What a tier is called: bottom, top and numbers in one pile; cakes by their number where several stand loose. */
 export function tierWords(stack: readonly Pick<StandingTier, 'pile' | 'index'>[], index: number): string {
-  const piles = new Set(stack.map(({ pile }) => pile)).size
   const { pile } = stack[index]!
-  const own = stack.filter((tier) => tier.pile === pile)
+  const own = pileOf(stack, pile)
   const at = own.findIndex((tier) => tier.index === index)
   const inPile = at === 0 ? 'bottom tier' : at === own.length - 1 ? 'top tier' : `tier ${at + 1}`
-  if (piles === 1) return own.length === 1 ? 'the tier' : inPile
+  if (pilesIn(stack) === 1) return own.length === 1 ? 'the tier' : inPile
   return own.length === 1 ? `cake ${pile + 1}` : `cake ${pile + 1}, ${inPile}`
 }
 

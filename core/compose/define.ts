@@ -1,3 +1,4 @@
+import { fromFront } from '../geometry'
 import type { z } from 'zod'
 import { alongAt, edgeScale, type EdgeScale, type StandingTier } from '../cake'
 import { derive, found, typed, type Working } from '../quantity'
@@ -107,7 +108,7 @@ export const tierOf = (stack: readonly StandingTier[], index: number): StandingT
   stack[Math.min(index, stack.length - 1)]!
 
 /** An angle between half a turn left and half a turn right, to a tenth of a degree. */
-export const turned = (degrees: number): number => Math.round((((((degrees + 180) % 360) + 360) % 360) - 180) * 10) / 10
+export const turned = (degrees: number): number => Math.round(fromFront(degrees) * 10) / 10
 
 export const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value))
 

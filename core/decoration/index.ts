@@ -3,7 +3,7 @@ export { handsAt, LEAST_STEP_MIN, minutesEach, stepKey, type CutShare, type Type
 export { elementColour, meshesOf, wallFor } from './meshes'
 export { extentOf, faceDm2 } from './extent'
 export { runEnds, shadeColour, type PieceClass } from './pieces'
-export { finishesAt } from './takes'
+export { finishesAt, wiresOf } from './takes'
 export { shapesFor, thicknessOf } from './sizeChoices'
 export {
   learnedOf,

@@ -10,6 +10,7 @@ import {
   type AnyTechnique,
   type FinishedExtent,
   type FinishId,
+  type Gauge,
   type PlacedElement,
   type Step,
   type Wiring,
@@ -88,6 +89,26 @@ export function wiringOf(
       return wiring ? [{ wiring: { ...wiring, ...change }, count }] : []
     })
   return [...wired(elements.filter((each) => !isInDummy(each))), ...wired(elements.filter(isInDummy), { holders: 0 })]
+}
+
+/** Wires to cut, those alike together: their gauge, what they carry, how long, how many. */
+export type WiresAlike = {
+  readonly gauge: Gauge
+  readonly name: string
+  readonly lengthMm: number
+  readonly count: number
+}
+
+/** The wires of a decoration as they are cut, to whole millimetres. */
+export function wiresOf(wiring: readonly { readonly wiring: Wiring; readonly count: number }[]): readonly WiresAlike[] {
+  const alike = new Map<string, WiresAlike>()
+  for (const { wiring: of, count } of wiring)
+    for (const { name, gauge, length, perElement } of of.wires) {
+      const lengthMm = Math.ceil(length.value)
+      const key = `${gauge} ${name} ${lengthMm}`
+      alike.set(key, { gauge, name, lengthMm, count: (alike.get(key)?.count ?? 0) + count * perElement })
+    }
+  return [...alike.values()]
 }
 
 /** Why its paper or a finish must not be used, in words; none when they may. */

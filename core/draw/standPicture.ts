@@ -1,4 +1,4 @@
-import { edgePoints, roundShape, widened, type Board, type StandingTier } from '../cake'
+import { edgePoints, pilesOf, roundShape, widened, type Board, type StandingTier } from '../cake'
 import { coveringOf } from '../material'
 import { outward, type Outline, type Point, type Point3 } from '../geometry'
 import type { Mesh } from '../technique'
@@ -222,8 +222,8 @@ export function standLayers(scene: StandScene, turnDeg: number, mostFaces = Infi
     }
   })
   // Loose cakes one behind the other: the farther whole before the nearer.
-  const piles = scene.stack
-    .filter(({ pile }, at) => scene.stack[at - 1]?.pile !== pile)
+  const piles = pilesOf(scene.stack)
+    .map(([lowest]) => lowest!)
     .sort((one, other) => view([one.middle.x, one.middle.y, 0]).near - view([other.middle.x, other.middle.y, 0]).near)
   const layersOf = (own: number, inFront: boolean): readonly StandLayer[] =>
     standing.filter(({ front, pile }) => front === inFront && pile === own).map(({ layer }) => layer)

@@ -24,3 +24,6 @@ export const outward = (angleDeg: number): Point3 => {
   const angle = (angleDeg * Math.PI) / 180
   return [Math.sin(angle), -Math.cos(angle), 0]
 }
+
+/** The same angle between half a turn to the left, that included, and half a turn to the right, degrees. */
+export const fromFront = (angleDeg: number): number => ((((angleDeg + 180) % 360) + 360) % 360) - 180

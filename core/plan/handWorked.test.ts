@@ -47,6 +47,7 @@ function taken(technique: TechniqueId) {
     ml,
     used,
     wholes: made!.wholes.value,
+    placing: plan.work.making[0]!.place.value,
     hands: (step: string): number =>
       plan.work.making[0]!.steps.find(({ id }) => id === step)!.turns.reduce((sum, { hands }) => sum + hands.value, 0),
   }
@@ -174,11 +175,25 @@ describe('wires: gauge, length, how many for four', () => {
   )
 })
 
+describe('hands on the cake', () => {
+  it.each([
+    ['castMesh', 1],
+    ['silhouette', 2],
+    ['formedSail', 1],
+    ['panSail', 1],
+  ] as const)('%s: set in %d min each', (technique, each) => {
+    const it = taken(technique)
+    expect(it.placing).toBeCloseTo(it.count * each, 6)
+  })
+})
+
 describe('hands: minutes for a piece, for an element, once to begin', () => {
   it.each([
     ['formedSail', 'wash', 5 * 2 + 10],
     ['panSail', 'pan', 5 * 3 + 15],
     ['steamedSpire', 'steam', 5 * 1.5 + 5],
+    // Two shades, each dose mixed and tried in 8 min.
+    ['soakedSail', 'soak', 7 * 5 + 2 * 8],
     ['formedWrap', 'press', 5 * 6 + 10],
     ['flatPanel', 'glue', 3 * 5 + 5],
     ['boxPanels', 'glue', 21 * 0.5 + 5 * 4 + 5],

@@ -71,7 +71,7 @@ describe('what is asked for', () => {
           expect(after.elements.length).toBeGreaterThanOrEqual(many ?? (id === 'fewer' || id === 'one' ? to : asked))
         }
       }),
-      { numRuns: 16 },
+      { numRuns: 25 },
     ))
   it('every piece is on a sheet, in a disc or left out by name', () =>
     fc.assert(
@@ -89,6 +89,6 @@ describe('what is asked for', () => {
           expect(own.reduce((sum, each) => sum + each, 0)).toBe(wanted)
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 15 },
     ))
 })

@@ -9,7 +9,7 @@ import { FINISHES, techniqueOf, TECHNIQUES, waysToDry } from '../technique'
 import { STARTING_WORKSHOP, type Workshop } from '../workshop'
 import { createPlanner } from '.'
 
-const COMMISSIONS = 160
+const COMMISSIONS = 500
 const planner = createPlanner()
 const planOf = (commission: Commission, workshop: Workshop) =>
   planner({ commission, workshop, now: 0, units: 'metric', walks: 1 })
@@ -59,7 +59,7 @@ function drawn(): readonly (readonly [Commission, Workshop])[] {
 }
 
 describe('the order on the cake', () => {
-  it('holds for 160 commissions of every technique, completion and keeping, with one to three people', () => {
+  it('holds for five hundred commissions of every technique, completion and keeping, with one to three people', () => {
     let planned = 0
     for (const [commission, workshop] of drawn()) {
       const plan = planOf(commission, workshop)

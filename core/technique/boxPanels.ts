@@ -4,9 +4,11 @@
  *
  * By hand: a square tier of 180 × 110 mm with sharp corners and a hem of 4 mm: four panels 180 × 114 mm and one of 180 ×
  * 180 mm for the top; three accents on each of its four top corners, 12. Five at each are 20, three on all eight corners
- * 24; a box shape takes a sixth panel below. A cube of 60 mm with corners of 2 mm: 56 mm and half an arc of 3.14 mm at each
+ * 24; a box shape takes a sixth panel below. A cube of 60 mm with corners of 2 mm: 56 mm and half an arc of 3.14 mm at
+ * each
  * end, 59.1 mm; 60 mm for the top.
- * Five panels and twelve accents with four spares are 21 pieces: glued on in 21 × 0.5 + 5 × 4 + 5 = 35.5 min, with 50 g of gel.
+ * Five panels and twelve accents with four spares are 21 pieces: glued on in 21 × 0.5 + 5 × 4 + 5 = 35.5 min, with 50
+ * g of gel.
  */
 import { z } from 'zod'
 import { polyline, rectangle } from '../geometry'

@@ -1,7 +1,8 @@
 /**
  * Butterfly: one piece of wafer folded along the body, glued straight on the cake or set on a loop of wire under a patch.
  *
- * By hand: seven butterflies seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces and 1
+ * By hand: seven butterflies seen 38 mm across with wings lifted 40°: flat across = 38 ÷ cos 40° = 49.6 mm; 7 pieces
+ * and 1
  * spare.
  * Eight are folded in 8 × 1 + 3 = 11 min; a dot each, 7 × 0.2 = 1.4 g of piping gel.
  */

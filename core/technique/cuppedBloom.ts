@@ -5,7 +5,8 @@
  * By hand: a bloom 60 mm across, outer petals raised by 20°, lapped by 40°: longest petal 30 ÷ ( 0.889 × 0.940 × 0.98
  * ) = 36.6 mm;
  * four sizes of four to six petals, each bloom its own number, and a strip of fringe.
- * Four of 104 pieces in all: lapped in 104 × 0.4 + 5 = 46.6 min, assembled in 104 × 0.4 + 4 × 3 + 5 = 58.6 min; 104 × 0.06 =
+ * Four of 104 pieces in all: lapped in 104 × 0.4 + 5 = 46.6 min, assembled in 104 × 0.4 + 4 × 3 + 5 = 58.6 min; 104 ×
+ * 0.06 =
  * 6.2 ml of glue, 4 × 1.5 = 6 g of sugar.
  */
 import { z } from 'zod'

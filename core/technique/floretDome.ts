@@ -3,7 +3,8 @@
  *
  * By hand: a dome 80 mm across has 2 × π × 40² = 10 053 mm²; a floret 18 mm across covers π ÷ 4 × 18² = 254 mm²; 1.1
  * × 10 053 ÷ 254 = 43.5, so 44 florets.
- * With 8 spares, 52 are wired in 52 × 0.6 + 5 = 36.2 min and set in 52 × 0.25 + 3 + 5 = 21 min; 52 × 0.05 = 2.6 ml of glue.
+ * With 8 spares, 52 are wired in 52 × 0.6 + 5 = 36.2 min and set in 52 × 0.25 + 3 + 5 = 21 min; 52 × 0.05 = 2.6 ml of
+ * glue.
  */
 import { z } from 'zod'
 import type { Point3 } from '../geometry'

@@ -5,7 +5,8 @@
  * By hand: a tier 817 mm round on a dummy 10 mm wider is 817 + π × 10 = 848 mm. A sheet 420 mm long shrinks by 2 % and
  * its crumples take up a sixth: 420 × 0.98 ÷ 1.15 = 358 mm, less 15 mm of overlap 343: ⌈848 ÷ 343⌉ = ⌈2.47⌉ = 3 sheets;
  * 110 mm seen, the same both ways: 110 × 1.15 ÷ 0.98 = 129 mm high. Higher than 200 mm, an A4 is turned upright.
- * Four sheets and a spare are conditioned in 5 × 3 + 10 = 25 min, pressed in 5 × 6 + 10 = 40 min, with 1.5 m of film and 5 g
+ * Four sheets and a spare are conditioned in 5 × 3 + 10 = 25 min besides cutting, pressed in 5 × 6 + 10 = 40 min, with
+ * 1.5 m of film and 5 g
  * of fat; a third of their backs takes gel.
  */
 import { z } from 'zod'

@@ -5,7 +5,8 @@
  * By hand: a fan seen 70 mm high with 15 mm behind its foot, of damped wafer that shrinks by 2 %: ( 70 + 15 ) ÷ ( 1 −
  * 0.02 ) = 86.7 mm long;
  * spread over 80° it is 2 × 70 × sin 40° = 90 mm across and takes twice that flat, 180 mm.
- * Five and a spare are pleated in 6 × 2 = 12 min with 6 × 0.3 = 1.8 ml of alcohol; two A4 sponged whole take 2 × 6.24 × 0.47 =
+ * Five and a spare are pleated in 6 × 2 = 12 min with 6 × 0.3 = 1.8 ml of alcohol; two A4 sponged whole take 2 × 6.24
+ * × 0.47 =
  * 5.9 ml; five feet take 4 g of piping gel.
  */
 import { z } from 'zod'

@@ -2,9 +2,11 @@
  * Layered wings: one outline, drawn to suit the tier, cut in four layers or more a side, all alike or each a little
  * smaller, set in and up; the same flipped for the other side.
  *
- * By hand: a pair of wings seen 110 mm high in four layers: 8 pieces; each layer 0.86 of the last, the second 94.6 mm high,
+ * By hand: a pair of wings seen 110 mm high in four layers: 8 pieces; each layer 0.86 of the last, the second 94.6 mm
+ * high,
  * or all 110 mm. On a tier 200 mm across a wing begins 200 × 0.6 = 120 mm high.
- * With a spare of each layer, twelve are traced in 12 × 1.5 + 10 = 28 min and stacked in 12 × 0.5 + 2 × 4 = 14 min; 12 × 0.15 =
+ * With a spare of each layer, twelve are traced in 12 × 1.5 + 10 = 28 min and stacked in 12 × 0.5 + 2 × 4 = 14 min; 12
+ * × 0.15 =
  * 1.8 ml of glue.
  */
 import { z } from 'zod'

@@ -4,7 +4,8 @@
  * By hand: a bloom 60 mm across on half-spheres of 70 mm: arcsin( 60 ÷ 70 ) = 59.0°, so a petal runs 35 × 1.030 =
  * 36.0 mm along the mould
  * and is cut 36.0 ÷ 0.98 = 36.8 mm; the bowl is 35 × ( 1 − cos 59.0° ) = 17.0 mm deep.
- * Four of 19 petals in all: draped in 19 × 0.8 + 5 = 20.2 min out of a bowl of 60 ml, set in 19 × 0.7 + 4 × 3 + 5 = 30.3 min.
+ * Four of 19 petals in all: draped in 19 × 0.8 + 5 = 20.2 min out of a bowl of 60 ml, set in 19 × 0.7 + 4 × 3 + 5 =
+ * 30.3 min.
  */
 import { z } from 'zod'
 import type { Learned } from '../learn'

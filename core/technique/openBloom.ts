@@ -5,7 +5,8 @@
  * ) = 29.8 mm;
  * 3 to 5 small, 4 to 7 medium and 3 to 7 large petals make one, each its own number; a third of a wire of 360 mm, 120 mm,
  * is its hook of 12, 58 below the bloom and 50 in the holder.
- * Four of 73 petals in all: cupped in 73 × 0.35 + 5 = 30.6 min, assembled in 73 × 0.35 + 4 × 2 + 5 = 38.6 min; 73 × 0.04 = 2.9
+ * Four of 73 petals in all: cupped in 73 × 0.35 + 5 = 30.6 min, assembled in 73 × 0.35 + 4 × 2 + 5 = 38.6 min; 73 ×
+ * 0.04 = 2.9
  * ml of glue, 4 × 0.5 = 2 g of sugar.
  */
 import { z } from 'zod'

@@ -3,7 +3,8 @@
  * it in a good deal.
  *
  * By hand: pan-dried wafer shrinks by 22 % and one piece strays; for four in five not to come out smaller 25.4 % are
- * allowed for until trials say otherwise. A sail seen 70 mm high with 12 mm behind the next: ( 70 + 12 ) ÷ ( 1 − 0.254 ) =
+ * allowed for until trials say otherwise. A sail seen 70 mm high with 12 mm behind the next: ( 70 + 12 ) ÷ ( 1 − 0.254
+ * ) =
  * 110 mm high; seen 60 mm wide, ruffled by a quarter: 60 × 1.25 ÷ ( 1 − 0.254 ) = 101 mm wide.
  * Four and a spare take 5 × 3 + 15 = 30 min at the pan; four feet take 4 × 0.8 = 3.2 g of piping gel.
  */

@@ -5,7 +5,8 @@
  * By hand: a stem 110 mm long carries 110 × ( 1 − 0.16 ) ÷ 25 = 3.7, so 4 pairs and one at its tip: 9 leaves and 9
  * patches;
  * a leaf 22 mm long takes a wire of 22 × 0.5 + 45 = 56 mm.
- * Four branches of 44 leaves in all are patched in 44 × 0.6 + 5 = 31.4 min and joined in 44 × 0.3 + 4 × 3 + 5 = 30.2 min; 44 ×
+ * Four branches of 44 leaves in all are patched in 44 × 0.6 + 5 = 31.4 min and joined in 44 × 0.3 + 4 × 3 + 5 = 30.2
+ * min; 44 ×
  * 0.05 = 2.2 ml of glue.
  */
 import { defineTechnique } from './define'

@@ -150,11 +150,11 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
     Object.fromEntries(Object.entries(wholeIn(ml)).map(([dye, drops]) => [dye, (drops / ml) * 100]))
   const exact = sheetOklab(dose, dyes, sheet)
   const off = (times: number): number => difference(sheetOklab(strengthIn(wanted.value * times), dyes, sheet), exact)
-  // Slurry is as much as is poured: its paper is torn for it.
-  const times =
-    (colouring.way === 'slurry' ? 1 : undefined) ??
+  const nearest = (): number =>
     LARGER.find((each) => off(each) <= ROUNDED_WITHIN) ??
     LARGER.reduce((best, each) => (off(each) < off(best) ? each : best))
+  // Slurry is as much as is poured: its paper is torn for it.
+  const times = colouring.way === 'slurry' ? 1 : nearest()
   const ml =
     times === 1
       ? wanted

@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue'
+import { fromFront } from '#core/geometry'
 
 const turned = ref(0)
 
@@ -7,7 +8,7 @@ export const useTurn = () => {
   const turnDeg = computed({
     get: () => turned.value,
     set: (degrees: number) => {
-      turned.value = ((((degrees + 180) % 360) + 360) % 360) - 180
+      turned.value = fromFront(degrees)
     },
   })
   return {

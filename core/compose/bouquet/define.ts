@@ -73,6 +73,9 @@ export const gatheredSchema = z.strictObject({
   parts: z.number().min(0).max(40).meta({ label: 'Parts', kind: 'count', help: 'Of the recipe' }),
 })
 
+/** Whether it is bound to a top, so far towards its rim. */
+export const isOnTop = ({ place }: Pick<Bouquet, 'place'>): boolean => place === 'top' || place === 'crescent'
+
 /** How a crescent begins: well towards the rim, open over less than half a turn. */
 const CRESCENT = { reach: 0.6, spanDeg: 200 } as const
 

@@ -1,6 +1,6 @@
 import { leastReach, type StandingTier } from '../../cake'
 import { tierOf, turned, within, type Handle, type Spot } from '../define'
-import type { Bouquet } from './define'
+import { isOnTop, type Bouquet } from './define'
 
 const LEAST_SPAN_DEG = 10
 
@@ -15,10 +15,9 @@ function spotOf(bouquet: Bouquet, tier: StandingTier, angleDeg: number): Spot {
       heightMm: Math.min(tier.topMm, tier.footMm + bouquet.upMm),
       outMm: 0,
     }
-  const outMm =
-    bouquet.place === 'top' || bouquet.place === 'crescent'
-      ? bouquet.reach * leastReach(tier)
-      : leastReach(tier) - (bouquet.place === 'ledge' ? tier.ledge.leastMm / 2 : 0)
+  const outMm = isOnTop(bouquet)
+    ? bouquet.reach * leastReach(tier)
+    : leastReach(tier) - (bouquet.place === 'ledge' ? tier.ledge.leastMm / 2 : 0)
   return { tier: tier.index, on: 'top', angleDeg, heightMm: tier.topMm, outMm }
 }
 
@@ -42,7 +41,7 @@ export function pullBouquet(bouquet: Bouquet, handle: string, to: Spot, stack: r
     }
   const tier = tierOf(stack, to.tier)
   const moved = { ...bouquet, tier: tier.index, middleDeg: turned(to.angleDeg) }
-  if (bouquet.place === 'top' || bouquet.place === 'crescent')
+  if (isOnTop(bouquet))
     return { ...moved, reach: Math.round(within(to.on === 'top' ? to.outMm / leastReach(tier) : 1, 0, 1) * 100) / 100 }
   if ((bouquet.place === 'side' || bouquet.place === 'garland') && to.on === 'side')
     return { ...moved, upMm: Math.round(within(to.heightMm - tier.footMm, 0, 600)) }

@@ -1,7 +1,7 @@
 import { between, derive, found, seededStream, seedFor, type Working } from '../../quantity'
 import type { StandingTier } from '../../cake'
 import type { Layout, PlacedElement } from '../../technique'
-import type { Bouquet } from './define'
+import { isOnTop, type Bouquet } from './define'
 import { lineOf, type Line } from './line'
 import { recipeCounts, type Member, type Wanted } from './recipe'
 import { awayFromHeart, directionOf, faceOf, heartAlong, turnsOf, type Aim } from './room'
@@ -152,7 +152,7 @@ export function packBouquet(
       element: (index) => ({
         index,
         tier,
-        on: (bouquet.place === 'top' || bouquet.place === 'crescent') && !stack[tier]!.carries ? 'top' : 'side',
+        on: isOnTop(bouquet) && !stack[tier]!.carries ? 'top' : 'side',
         angleDeg: angleRound(on, middle!.at),
         spanDeg: 0,
         heightMm: middle!.at[2] - middle!.radiusMm,

@@ -1,11 +1,11 @@
 /** What a card says of a step at the bench. */
-import { stepKey, type PlannedDecoration } from '../../decoration'
+import { stepKey, wiresOf, type PlannedDecoration } from '../../decoration'
+import type { LearnedDye } from '../../learn'
 import { benchSupplyOf, glueOf } from '../../material'
 import { mixtureOf } from '../../mixture'
 import { dryingOf, type Plan } from '../../plan'
-import { printQuantity, printWorkingValue, type UnitSystem } from '../../quantity'
+import { printQuantity, printWorkingValue, several, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
-import { several } from '../../quantity'
 import { STOCK_WIRE_MM, type Step } from '../../technique'
 import { bathStep, doseWords, type Bath, type Dish } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
@@ -60,16 +60,29 @@ function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): S
   return [...dishes, ...(bath ? doseAmounts(bath, made, turn, plan, units) : [])]
 }
 
+/** Dyes as they are measured, those of which there is any. */
+const dosesText = (
+  doses: readonly (readonly [dye: string, drops: number])[],
+  dyes: readonly LearnedDye[],
+  units: UnitSystem,
+): string =>
+  doses
+    .filter(([, drops]) => drops > 0)
+    .map(([id, drops]) => {
+      const { dye } = dyes.find((each) => each.dye.id === id)!
+      return `${dye.name} ${doseWords(dye, drops, units).amount}`
+    })
+    .join(', ')
+
 /** What a dish holds: how much, and which dyes in it. */
 function dishText({ ml, doses, sheet, outOfReach }: Dish, { dishes }: Plan, units: UnitSystem): string {
-  const measured = doses
-    .filter(({ whole }) => whole > 0)
-    .map(({ dye: id, whole }) => {
-      const { dye } = dishes.dyes[sheet.kind].find((each) => each.dye.id === id)!
-      return `${dye.name} ${doseWords(dye, whole, units).amount}`
-    })
   if (outOfReach === 'another') return 'cannot be mixed from the dyes that suit'
-  return [printWorkingValue(ml, units), measured.join(', ')].filter(Boolean).join(': ')
+  const measured = dosesText(
+    doses.map(({ dye, whole }) => [dye, whole]),
+    dishes.dyes[sheet.kind],
+    units,
+  )
+  return [printWorkingValue(ml, units), measured].filter(Boolean).join(': ')
 }
 
 /** What is added to a bath for the shades of a load. */
@@ -84,19 +97,13 @@ function doseAmounts(
   const steps = [...new Set(shades.map((shade) => bathStep(shade, bath.ladder.length)))].sort(
     (one, other) => one - other,
   )
-  const doseOf = (id: string, drops: number): string => {
-    const { dye } = dishes.dyes[bath.sheet.kind].find((each) => each.dye.id === id)!
-    return dye.base === 'powder' ? `${doseWords(dye, drops, units).amount} ${dye.name}` : `${drops} ${dye.name}`
-  }
   return [
     ...(steps[0] === 0 ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
     ...steps.map((step) => ({
       label: `for shade ${step + 1}`,
       text:
-        Object.entries(bath.steps[step]!.wholeDrops)
-          .filter(([, drops]) => drops > 0)
-          .map(([dye, drops]) => doseOf(dye, drops))
-          .join(', ') || 'no more colour',
+        dosesText(Object.entries(bath.steps[step]!.wholeDrops), dishes.dyes[bath.sheet.kind], units) ||
+        'no more colour',
     })),
   ]
 }
@@ -133,20 +140,12 @@ function pieceAmounts(at: InWork, { units }: Wanted): StepCard['amounts'] {
 /** Wires to cut for a step: how many of each length, how many of them a whole wire gives. */
 function wiresFor({ made, step }: InWork, { units }: Wanted): StepCard['amounts'] {
   if (!made.steps.some(({ id, wires }) => id === step.id && wires)) return []
-  const lengths = new Map<string, { readonly gauge: number; readonly name: string; lengthMm: number; many: number }>()
-  for (const { wiring, count } of made.wiring)
-    for (const { name, gauge, length, perElement } of wiring.wires) {
-      const lengthMm = Math.ceil(length.value)
-      const key = `${gauge} ${name} ${lengthMm}`
-      const many = (lengths.get(key)?.many ?? 0) + count * perElement
-      lengths.set(key, { gauge, name, lengthMm, many })
-    }
-  return [...lengths.values()].map(({ gauge, name, lengthMm, many }) => {
+  return wiresOf(made.wiring).map(({ gauge, name, lengthMm, count }) => {
     const fromOne = Math.floor(STOCK_WIRE_MM / lengthMm)
     const cut = fromOne === 0 ? 'longer than a wire: tape two together' : `${fromOne} from a wire`
     return {
       label: `wire, gauge ${gauge}`,
-      text: `${many} of ${printQuantity(lengthMm, 'length', units)}, ${name}; ${cut}`,
+      text: `${count} of ${printQuantity(lengthMm, 'length', units)}, ${name}; ${cut}`,
     }
   })
 }

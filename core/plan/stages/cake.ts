@@ -1,6 +1,7 @@
 import {
   coveringAmount,
   lobesMeet,
+  pilesOf,
   supportsOf,
   surfacesOf,
   warmThrough,
@@ -86,9 +87,7 @@ export function cakeStage({ cake, stack, air, workroom, venue, fridgeC }: CakeIn
     warming: isChilled(at) ? warmingIn(air, tier) : null,
     lobesMeet: tier.shape.kind !== 'scalloped' || lobesMeet(tier.shape),
   }))
-  const tallPile = stack
-    .map(({ pile }) => stack.filter((tier) => tier.pile === pile))
-    .reduce((most, pile) => (pile.length > most.length ? pile : most), [])
+  const tallPile = pilesOf(stack).reduce((most, pile) => (pile.length > most.length ? pile : most), [])
   const coatOf = (id: CoveringId): readonly Working[] =>
     stack.flatMap((tier, at) => (tier.covering === id && tiers[at]!.covering ? [tiers[at]!.covering.coat] : []))
   return {

@@ -1,6 +1,6 @@
 /** Everything that is not food and that some step puts into the cake, or holds it with: counted in, and out again. */
 import { stackedTiers, type Cake, type Tier } from '../../cake'
-import { derive, found, type Working } from '../../quantity'
+import { found, type Working } from '../../quantity'
 import type { PlannedAccent } from './accents'
 import type { PlannedDecoration } from '../../decoration'
 import type { CakeFacts } from './cake'
@@ -29,14 +29,7 @@ type InedibleInputs = {
 
 /** A card below each tier that stands on another. */
 const cardsUnder = (tiers: readonly Tier[]): Working =>
-  derive(
-    'cards under tiers',
-    'count',
-    'one below each tier that stands on another',
-    '{tiers} × 1',
-    { tiers: found('tiers that stand on another', stackedTiers(tiers), 'count', 'of the cake') },
-    (v) => v.tiers,
-  )
+  found('cards under tiers', stackedTiers(tiers), 'count', 'one below each tier that stands on another')
 
 /** The removal list: nothing that is put in is left out of it. */
 export function inedibleOf({ cake, facts, decorations, holders, accents }: InedibleInputs): readonly Inedible[] {

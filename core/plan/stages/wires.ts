@@ -4,7 +4,7 @@ import { outlineAreaMm2 } from '../../geometry'
 import { paperOf } from '../../material'
 import { derive, found, starting, sumOf, type Working } from '../../quantity'
 import { GAUGES, STOCK_WIRE_MM, type Gauge } from '../../technique'
-import type { PlannedDecoration } from '../../decoration'
+import { wiresOf, type PlannedDecoration } from '../../decoration'
 
 /** Wires of one gauge: how many stock wires are opened and what is cut from each. */
 type GaugeWork = { readonly gauge: Gauge; readonly stock: Working; readonly cuts: WireCuts }
@@ -71,25 +71,13 @@ function loadOf({ id, name, paper, classes, wiring }: PlannedDecoration): WireLo
   }
 }
 
-/** Pieces of wire of a gauge, those alike together: same decoration, same use, same length. */
-function demandsOf(gauge: Gauge, decorations: readonly PlannedDecoration[]): readonly WireDemand[] {
-  const demands = new Map<string, WireDemand>()
-  for (const { name, wiring } of decorations) {
-    for (const { wiring: of, count } of wiring) {
-      for (const wire of of.wires.filter((each) => each.gauge === gauge)) {
-        const lengthMm = Math.ceil(wire.length.value)
-        const key = `${name} ${wire.name} ${lengthMm}`
-        const before = demands.get(key)?.count ?? 0
-        demands.set(key, {
-          name: `${wire.name} of ${name.toLowerCase()}`,
-          lengthMm,
-          count: before + count * wire.perElement,
-        })
-      }
-    }
-  }
-  return [...demands.values()]
-}
+/** Pieces of wire of a gauge, those alike of one decoration together. */
+const demandsOf = (gauge: Gauge, decorations: readonly PlannedDecoration[]): readonly WireDemand[] =>
+  decorations.flatMap(({ name, wiring }) =>
+    wiresOf(wiring)
+      .filter((each) => each.gauge === gauge)
+      .map(({ name: carries, lengthMm, count }) => ({ name: `${carries} of ${name.toLowerCase()}`, lengthMm, count })),
+  )
 
 function gaugeWork(gauge: Gauge, decorations: readonly PlannedDecoration[]): GaugeWork | null {
   const demands = demandsOf(gauge, decorations)

@@ -4,7 +4,8 @@
  * By hand: 85 mm seen with a foot of 15 mm is 100 mm flat, 101.5 mm with 1.5 % of shrink; as a half that is a disc of
  * 203 mm, so 220, seen 2 × 110 × 0.985 ÷ 1.6 = 135 mm wide. As it comes, a half of a 220 mm disc that shrinks by 2.6 % is
  * seen 110 × 0.974 − 15 = 92 mm high.
- * Four sails and three spares are soaked and draped in 7 × 5 = 35 min; four feet take 4 × 0.8 = 3.2 g of piping gel.
+ * Four sails and three spares in two shades are soaked and draped in 7 × 5 + 2 × 8 = 51 min, the doses mixed
+ * meanwhile; four feet take 4 × 0.8 = 3.2 g of piping gel.
  */
 import { z } from 'zod'
 import { defineTechnique, type Fitted, type Means, type PlacedElement, type Sector } from '../define'
