@@ -1,11 +1,12 @@
 /** The plan: a chain of stages, each worked out from those before it. Nothing turns back. */
 import { chosenOption } from '../commission'
-import { unwantedOf } from '../mixture'
+import { mixturesFor, unwantedOf } from '../mixture'
 import type { Plan, PlanInputs } from './plan'
 import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
 import { inedibleOf } from './stages/inedible'
 import { cautionsFor } from './stages/judge'
+import { asColoured } from './stages/liquids'
 import { laidTooEarlyOf } from './stages/onTheCake'
 import { placeStage } from './stages/place'
 import { rememberStages, type RememberedStages } from './stages/remembered'
@@ -51,6 +52,8 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   const coloured = toColour(option.decorations, made, paper.liquids)
   const { dyes: shelf, dyeTrials: trials } = workshop
   const dishes = stages.tint({ coloured, groups, shelf, trials, tray: option.tray, limits: brief.limits })
+  const liquids = asColoured(paper.liquids, dishes.dishes)
+  const mixtures = mixturesFor(Object.values(liquids).flat(), unwantedOf(brief.limits))
 
   const { workroom, venue, transport } = brief
   const slowing = stages.slowing(workroom)
@@ -59,7 +62,7 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
   const dryings = stages.dry({ decorations: made, ...climates, ...known })
   const coverings = option.cake.tiers.map(({ covering }) => covering)
   const onTheCake = stages.onTheCake({ coverings, air: venue, eventAt: eventAtOf(brief) })
-  return { ...paper, dishes, made, slowing, dryings, onTheCake }
+  return { ...paper, liquids, mixtures, dishes, made, slowing, dryings, onTheCake }
 }
 
 type CutColouredDried = ReturnType<typeof cutColouredDried>

@@ -39,7 +39,13 @@ export type Dish = {
   readonly target: string
   readonly sheet: ColouredSheet
   readonly colouring: Colouring
-  readonly uses: readonly { readonly decoration: string; readonly name: string; readonly pieces: Working }[]
+  /** What it colours; `moreMl` is what is mixed beyond the liquid it is stirred into, for whole drops. */
+  readonly uses: readonly {
+    readonly decoration: string
+    readonly name: string
+    readonly pieces: Working
+    readonly moreMl: Working | null
+  }[]
   readonly ml: Working
   /** Stirred into a liquid that is made anyway: nothing is thinned for it. */
   readonly isStirredIn: boolean
@@ -163,15 +169,16 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
           'volume',
           'so that whole drops come out',
           '{wanted} × {times}',
-          { wanted, times: found('times as much', times, 'ratio', 'the least at which whole drops keep the colour') },
+          { wanted, times: timesAsMuch(times) },
           (v) => v.wanted * v.times,
         )
   const whole = wholeIn(ml.value)
   const predictedHex = sheetHex(strengthIn(ml.value), dyes, sheet)
-  const nothing = { id, target, sheet, colouring, near: null, isStirredIn: base !== null, uses: usesOf(group) }
+  const nothing = { id, target, sheet, colouring, near: null, isStirredIn: base !== null, uses: usesOf(group, times) }
   if (outOfReach && isAnother(target, predictedHex))
     return {
       ...nothing,
+      uses: usesOf(group, 1),
       outOfReach: 'another',
       ml: found('mixed', 0, 'volume', 'nothing: these dyes make another colour'),
       doses: [],
@@ -213,8 +220,27 @@ function dishOf(id: string, group: readonly ColourWish[], dyes: readonly Dye[], 
   }
 }
 
-const usesOf = (group: readonly ColourWish[]): Dish['uses'] =>
-  group.map(({ decoration, name, pieces }) => ({ decoration, name, pieces }))
+const timesAsMuch = (times: number): Working =>
+  found('times as much', times, 'ratio', 'the least at which whole drops keep the colour')
+
+/** What is mixed beyond a liquid that colour is stirred into. */
+const beyond = (base: Working, times: number): Working =>
+  derive(
+    'more of it',
+    'volume',
+    'so that whole drops come out',
+    '{base} × {times} − {base}',
+    { base, times: timesAsMuch(times) },
+    (v) => v.base * v.times - v.base,
+  )
+
+const usesOf = (group: readonly ColourWish[], times: number): Dish['uses'] =>
+  group.map(({ decoration, name, pieces, base }) => ({
+    decoration,
+    name,
+    pieces,
+    moreMl: base && times > 1 ? beyond(base, times) : null,
+  }))
 
 /**
  * The nearest of the dishes before that is mixed for the same paper in the same way, if it is near enough to be one

@@ -48,6 +48,10 @@ const hands = computed(() => plan.value.work.making.find(({ decoration: id }) =>
 const ownGroups = computed(() =>
   plan.value.groups.filter(({ parts }) => parts.some(({ decoration: of }) => of === props.id)),
 )
+/** Whether others are cut from the same sheets. */
+const isShared = computed(() =>
+  ownGroups.value.some(({ parts }) => parts.some(({ decoration: of }) => of !== props.id)),
+)
 const sheets = computed(() =>
   sumOf(
     'sheets',
@@ -93,10 +97,15 @@ const remove = (): void =>
       <LeafHeading :title="made.name">
         <FigureLink :working="made.count" :after="` ${made.count.value === 1 ? made.one : made.called}`" /> on the
         cake<template v-if="made.spread > 0">, give or take {{ made.spread }}</template
-        >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
-        <FigureLink :working="sheets" :after="` ${sheetsOfWords(cutShapes, sheets.value)}`" /><template v-if="hands"
-          >, <FigureLink :working="hands" /> of hands</template
-        >.
+        ><template v-if="made.cast"
+          >; <FigureLink :working="made.cast.slurry" /> of slurry, poured
+          <FigureLink :working="made.cast.pours" :after="made.cast.pours.value === 1 ? ' time' : ' times'" /></template
+        ><template v-else
+          >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
+          <FigureLink :working="sheets" :after="` ${sheetsOfWords(cutShapes, sheets.value)}`" />{{
+            isShared ? ', shared with others' : ''
+          }}</template
+        ><template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.
       </LeafHeading>
       <div class="flex gap-2">
         <button v-if="!isGathered" type="button" class="button" data-testid="shuffle" @click="shuffle">

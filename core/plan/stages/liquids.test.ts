@@ -45,12 +45,34 @@ describe('what is wetted piece by piece', () => {
       (sum, each) => sum + (each.needed.value + each.spares.value) * faceDm2(each),
       0,
     )
-    expect(ml(branch, 'conditioner')).toBeCloseTo((faces * 0.47) / 2, 9)
-    const [use] = branch.liquids
-    expect(workingSentence(use!.ml, 'metric')).toMatch(/÷ plies 2/)
+    const use = branch.liquids.find(({ mixture }) => mixture === 'conditioner')!
+    const wetted = workingsBelow(use.ml).find((each) => workingSentence(each, 'metric').includes('÷ plies 2'))!
+    expect(wetted.value).toBeCloseTo((faces * 0.47) / 2, 9)
+    // A little more where that makes whole drops of its colour.
+    expect(use.ml.value).toBeGreaterThan(wetted.value - 1e-9)
   })
   it('what is dipped has as much in its bowl as covers a petal, however few', () =>
     expect(ml(planOf('mouldedBloom', { composition: planSingle() }), 'conditioner')).toBe(60))
+})
+
+describe('conditioner that colour is stirred into', () => {
+  const stirredIn = TECHNIQUES.map(({ id }) => id).filter((id) =>
+    planOf(id).plan.dishes.dishes.some(
+      ({ isStirredIn, colouring }) => isStirredIn && colouring.carrier === 'conditioner',
+    ),
+  )
+  it('is met among the techniques', () => expect(stirredIn).toContain('laminatedLeaf'))
+  it.each(stirredIn)('%s: as much in the step as in its dishes, even for a few pieces', (id) => {
+    for (const count of [1, 3, null]) {
+      const starts = startingDecoration('it', id, [roundTier('one', 260, 110)])
+      const composition = (count ? { ...starts.composition, count } : starts.composition) as Decoration['composition']
+      const few = planOf(id, { composition })
+      const dishes = few.plan.dishes.dishes.filter(({ colouring }) => colouring.carrier === 'conditioner')
+      const inDishes = dishes.reduce((sum, dish) => sum + dish.ml.value, 0)
+      expect(inDishes).toBeGreaterThan(0)
+      expect(ml(few, 'conditioner')).toBeCloseTo(inDishes, 6)
+    }
+  })
 })
 
 const planSingle = () =>

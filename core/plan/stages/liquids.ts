@@ -4,6 +4,7 @@ import { shapeDm2 } from '../../material'
 import type { MixtureUse } from '../../mixture'
 import { derive, found, starting, sumOf, type Working } from '../../quantity'
 import { techniqueOf, type LiquidUse } from '../../technique'
+import type { Dish } from '../../tint'
 import type { CutGroup } from './cutting/group'
 import { shareIn } from './cutting/share'
 
@@ -92,6 +93,20 @@ const gluedWith = (gluings: readonly Gluing[]): readonly StepLiquid[] =>
 /** Slurry of what is cast, at the step where it is coloured. */
 const castFrom = ({ cast, steps }: LiquidInputs['decorations'][number]): readonly StepLiquid[] =>
   cast ? [{ mixture: 'slurry', at: steps.find(({ colours }) => colours)?.id ?? steps[0]!.id, ml: cast.slurry }] : []
+
+/** The same with as much conditioner as is mixed with colour: a little more, where whole drops need it. */
+export const asColoured = (liquids: Liquids, dishes: readonly Pick<Dish, 'uses' | 'colouring'>[]): Liquids =>
+  Object.fromEntries(
+    Object.entries(liquids).map(([id, own]) => {
+      const more = dishes
+        .filter(({ colouring }) => colouring.carrier === 'conditioner')
+        .flatMap(({ uses }) => uses.flatMap(({ decoration, moreMl }) => (decoration === id ? (moreMl ?? []) : [])))
+      const at = own.findIndex(({ mixture }) => mixture === 'conditioner')
+      if (at === -1 || more.length === 0) return [id, own]
+      const ml = sumOf(own[at]!.ml.label, 'volume', 'and more for its colours', [own[at]!.ml, ...more])
+      return [id, own.map((each, index) => (index === at ? { ...each, ml } : each))]
+    }),
+  )
 
 /** Mixtures of every decoration that is on the cake. */
 export const liquidsStage = ({ decorations, groups }: LiquidInputs): Liquids =>

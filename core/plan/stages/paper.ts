@@ -1,7 +1,7 @@
 /** From decorations to paper: what is cut of which sheets, mixtures by what they wet, sheets that are torn for slurry. */
 import { chosenOption, type Commission } from '../../commission'
 import type { PlannedDecoration } from '../../decoration'
-import { mixturesFor, unwantedOf, type MadeMixture } from '../../mixture'
+import { mixturesFor, unwantedOf } from '../../mixture'
 import type { SheetNeed } from '../../supply'
 import type { Workshop } from '../../workshop'
 import type { cutStage } from './cut'
@@ -24,7 +24,6 @@ export type PaperWork = {
   readonly sheets: readonly SheetNeed[]
   readonly torn: SheetNeed | null
   readonly liquids: Liquids
-  readonly mixtures: readonly MadeMixture[]
 }
 
 /** Sheets and mixtures of all that is on the cake. @param cut lays pieces on sheets, and remembers what it laid */
@@ -42,7 +41,8 @@ export const paperStage =
       nested,
     })
     const liquids = liquidsStage({ decorations: made, groups })
+    // What is made up of paper: glue and slurry, which colour leaves as they are.
     const mixtures = mixturesFor(Object.values(liquids).flat(), unwantedOf(brief.limits))
     const torn = tornSheets({ decorations: made, mixtures, groups })
-    return { groups, sheets: withTorn(sheetNeeds(groups), torn), torn, liquids, mixtures }
+    return { groups, sheets: withTorn(sheetNeeds(groups), torn), torn, liquids }
   }
