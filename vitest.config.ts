@@ -9,6 +9,8 @@ const esbuild = { tsconfigRaw: '{}' }
 const testTimeout = 300_000
 // Properties are tried with one seed.
 const seed = here('./tests/any/seed.ts')
+// Puts a module of its own in place of another, and so cannot share what others have imported.
+const replacing = 'core/plan/newTechnique.test.ts'
 const alias = { '#core': here('./core'), '~': here('./app') }
 
 export default defineConfig({
@@ -27,7 +29,19 @@ export default defineConfig({
           environment: 'node',
           setupFiles: [seed],
           include: ['core/**/*.test.ts'],
+          exclude: [replacing],
           benchmark: { include: ['bench/**/*.bench.ts'] },
+        },
+      },
+      {
+        esbuild,
+        resolve: { alias },
+        test: {
+          name: 'core, replacing',
+          testTimeout,
+          environment: 'node',
+          setupFiles: [seed],
+          include: [replacing],
         },
       },
       {
