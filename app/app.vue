@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chosenOption } from '#core/commission'
-import { onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { NuxtPage } from '#components'
 import { useHead, useRoute, useRouter } from '#imports'
 import { useArranging } from '~/components/arrange/arranging'
@@ -11,6 +11,7 @@ import LeafTabs from '~/components/LeafTabs.vue'
 import StudioHeader from '~/components/StudioHeader.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
 import WorkingPanel from '~/components/working/WorkingPanel.vue'
+import { useStandTools } from '~/components/stand/standTools'
 import { useStudioKeys } from '~/composables/studioKeys'
 import FileDialogs from '~/files/FileDialogs.vue'
 import { usePreferences } from '~/stores/preferences'
@@ -23,9 +24,11 @@ const decorations = useChosenDecoration(() => chosenOption(studio.commission!))
 const arranging = useArranging()
 const router = useRouter()
 const keysShown = ref(false)
+const { isLarge } = useStandTools()
 
 /** Leaves on which a phone still shows the stand; at the bench the leaf needs the room. */
 const STAND_ON_PHONE = ['/brief', '/tiers', '/arrange']
+const showsOnPhone = computed(() => STAND_ON_PHONE.includes(route.path))
 /** Leaves that are used standing, where a phone has no room for a hint. */
 const AT_THE_BENCH = ['/make', '/deliver']
 
@@ -66,6 +69,7 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
       arranging.pick(found.elements[index - (before - found.elements.length)]!.index)
     }
   }
+  isLarge.value = false
   void router.push(kind === 'tier' ? '/tiers' : '/arrange')
 }
 </script>
@@ -76,7 +80,7 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
   >
     <aside
       class="no-print flex min-h-0 flex-col"
-      :class="STAND_ON_PHONE.includes(route.path) ? 'max-lg:h-[44vh]' : ''"
+      :class="isLarge ? 'row-span-2 lg:col-span-2 lg:row-span-1' : showsOnPhone ? 'max-lg:h-[44vh]' : ''"
       aria-label="The cake"
     >
       <StudioHeader @keys="keysShown = true" />
@@ -95,11 +99,11 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
           Start your own
         </button>
       </p>
-      <div class="min-h-0 flex-1 px-4" :class="STAND_ON_PHONE.includes(route.path) ? '' : 'max-lg:hidden'">
-        <CakeStand :arranging="route.path === '/arrange'" @touch="touched" />
+      <div class="min-h-0 flex-1 px-4" :class="isLarge || showsOnPhone ? '' : 'max-lg:hidden'">
+        <CakeStand :arranging="route.path === '/arrange'" :is-neutral="route.path === '/tint'" @touch="touched" />
       </div>
     </aside>
-    <div class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block">
+    <div v-show="!isLarge" class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block">
       <LeafTabs class="no-print" />
       <main
         :class="[

@@ -1,7 +1,7 @@
 import { chosenOption } from '../core/commission'
 import { bench, describe } from 'vitest'
 import { demoCommission, demoWorkshop } from '../core/demo'
-import { standLayers } from '../core/draw'
+import { metBy, sightLine, standSolids } from '../core/draw'
 import { createPlanner, derivePlan, type PlanInputs } from '../core/plan'
 
 const inputs: PlanInputs = {
@@ -55,8 +55,10 @@ describe('the stand', () => {
     elements: [],
     accents: [],
   }
+  const solids = standSolids(scene)
+  const look = { turnDeg: 0, downDeg: 10, aimMm: 200, awayMm: 2600 }
   let turn = 0
-  bench('drawn from another side', () => {
-    standLayers(scene, (turn += 3))
+  bench('what is touched', () => {
+    metBy(sightLine({ x: (turn += 0.1), y: 0 }, look), solids)
   })
 })

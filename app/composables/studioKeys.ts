@@ -2,11 +2,12 @@ import { useEventListener } from '@vueuse/core'
 import { useRouter } from '#imports'
 import { LEAF_TABS } from '~/components/leaves'
 import { useStandTools } from '~/components/stand/standTools'
-import { useTurn } from '~/components/stand/turn'
+import { useLook } from '~/components/stand/look'
 import { useFiles } from '~/files/files'
 import { useStudio } from '~/stores/studio'
 
 const TURN_DEG = 15
+const TILT_DEG = 10
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -23,8 +24,8 @@ export function useStudioKeys(showKeys: () => void): void {
   const router = useRouter()
   const studio = useStudio()
   const files = useFiles()
-  const { turnBy } = useTurn()
-  const { dimensionsShown, toggleTape } = useStandTools()
+  const { turnBy, tiltBy } = useLook()
+  const { dimensionsShown, isLarge, toggleTape } = useStandTools()
 
   const withCommand: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
     z: (event) => (event.shiftKey ? studio.redo() : studio.undo()),
@@ -35,6 +36,11 @@ export function useStudioKeys(showKeys: () => void): void {
   const plain: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
     '[': () => turnBy(-TURN_DEG),
     ']': () => turnBy(TURN_DEG),
+    '{': () => tiltBy(-TILT_DEG),
+    '}': () => tiltBy(TILT_DEG),
+    'f': () => {
+      isLarge.value = !isLarge.value
+    },
     '?': showKeys,
     'd': () => {
       dimensionsShown.value = !dimensionsShown.value

@@ -1,6 +1,6 @@
 /** Hands a file to the browser to save. */
-export function download(content: string | Uint8Array, name: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }))
+export function download(content: string | Uint8Array | Blob, name: string, type?: string): void {
+  const url = URL.createObjectURL(content instanceof Blob ? content : new Blob([content as BlobPart], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name

@@ -4,7 +4,8 @@ import { useRouter } from '#imports'
 import { useBeginnings, type ShownBeginning } from '~/components/arrange/useBeginnings'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import CakeStill from '~/components/stand/CakeStill.vue'
-import { sceneOf, standWindow } from '~/components/stand/standScene'
+import { cakeRoom, sceneOf } from '~/components/stand/standScene'
+import { roomForAll, wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
 
@@ -14,15 +15,9 @@ const router = useRouter()
 const shown = useBeginnings()
 
 /** One window for all, so that they stand at the same scale. */
-const view = computed(() => {
-  const windows = shown.value.map(({ commission, plan }) => standWindow(commission, plan))
-  const [left, top, bottom] = [
-    Math.min(...windows.map((each) => each.left)),
-    Math.min(...windows.map((each) => each.top)),
-    Math.max(...windows.map((each) => each.top + each.height)),
-  ]
-  return { left, top, width: -2 * left, height: bottom - top }
-})
+const whole = computed(() =>
+  wholeCake(roomForAll(shown.value.map(({ commission, plan }) => cakeRoom(commission, plan)))),
+)
 
 function layOn({ point }: ShownBeginning): void {
   editOption(point.name.toLowerCase(), (each) => {
@@ -46,7 +41,7 @@ const sheetsOf = ({ plan }: ShownBeginning): string => plan.tally.find(({ id }) 
         <CakeStill
           class="rounded-2xl bg-paper-deep/60"
           :scene="sceneOf(each.option, each.plan)"
-          :view="view"
+          v-bind="whole"
           :says="`${each.point.name} on your tiers`"
         />
         <h2 class="part-title mt-1.5">{{ each.point.name }}</h2>

@@ -5,30 +5,30 @@ import { computed } from 'vue'
 import { useRouter } from '#imports'
 import { compareRows } from '~/components/options/compareRows'
 import { useOptionPlans } from '~/components/options/useOptionPlans'
-import CakePicture from '~/components/stand/CakePicture.vue'
-import { sceneOf, standWindow } from '~/components/stand/standScene'
-import { useTurn } from '~/components/stand/turn'
+import BoxGhost from '~/components/stand/BoxGhost.vue'
+import CakeStill from '~/components/stand/CakeStill.vue'
+import { cakeRoom, sceneOf } from '~/components/stand/standScene'
+import { roomForAll, wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 
 const { studio, commission } = usePlanned()
 const router = useRouter()
-const { turnDeg } = useTurn()
 const planned = useOptionPlans()
 const rows = computed(() => compareRows(planned.value))
 const box = computed(() => commission.value.brief.box)
 
-/** One window for all pictures, so that they stand at the same scale. */
-const view = computed(() => {
-  const windows = planned.value.map(({ option, plan }) => standWindow(choosing(commission.value, option.id), plan))
-  const left = Math.min(...windows.map((each) => each.left))
-  const top = Math.min(...windows.map((each) => each.top))
-  const bottom = Math.max(...windows.map((each) => each.top + each.height))
-  return { left, top, width: -2 * left, height: bottom - top }
+/** One window for all pictures, so that they stand at the same scale, and the box with them. */
+const whole = computed(() => {
+  const { outMm, upMm, belowMm } = roomForAll(
+    planned.value.map(({ option, plan }) => cakeRoom(choosing(commission.value, option.id), plan)),
+  )
+  const { widthMm, heightMm } = box.value
+  return wholeCake({ outMm: Math.max(outMm, widthMm / 2), upMm: Math.max(upMm, heightMm - belowMm), belowMm })
 })
 const PICTURE_PX = 300
-const perPixel = computed(() => view.value.height / PICTURE_PX)
+const perPixel = computed(() => whole.value.window.height / PICTURE_PX)
 
 function choose(id: string, name: string): void {
   studio.edit(`choose ${name}`, (draft) => {
@@ -55,34 +55,29 @@ function choose(id: string, name: string): void {
               scope="col"
               class="min-w-52 align-bottom font-normal"
             >
-              <svg
-                class="mx-auto h-64 w-full"
-                :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`"
-                role="img"
-                :aria-label="`${option.name}: ${option.cake.tiers.length} tiers`"
+              <CakeStill
+                class="mx-auto max-h-64"
+                v-bind="whole"
+                :scene="sceneOf(option, plan)"
+                :says="`${option.name}: ${option.cake.tiers.length} tiers`"
               >
-                <CakePicture
-                  :scene="sceneOf(option, plan)"
-                  :turn-deg="turnDeg"
-                  :per-pixel="perPixel"
-                  :mark="`option-${option.id}`"
+                <svg
+                  class="absolute inset-0 h-full w-full overflow-visible"
+                  :viewBox="`${whole.window.left} ${whole.window.top} ${whole.window.width} ${whole.window.height}`"
+                  aria-hidden="true"
                 >
-                  <template #behind>
-                    <rect
-                      :x="-box.widthMm / 2"
-                      :y="option.cake.board.thicknessMm - box.heightMm"
-                      :width="box.widthMm"
-                      :height="box.heightMm"
-                      rx="2"
-                      :stroke-width="1.2 * perPixel"
-                      :stroke-dasharray="`${2 * perPixel} ${5 * perPixel}`"
-                      :stroke="plan.fit.fits ? 'var(--ink-soft)' : 'var(--stop)'"
-                      fill="var(--paper)"
-                      fill-opacity="0.25"
-                    />
-                  </template>
-                </CakePicture>
-              </svg>
+                  <BoxGhost
+                    v-for="side in ['behind', 'before'] as const"
+                    :key="side"
+                    :box
+                    :foot-mm="-option.cake.board.thicknessMm"
+                    :look="whole.look"
+                    :per-pixel
+                    :fits="plan.fit.fits"
+                    :side
+                  />
+                </svg>
+              </CakeStill>
               <span class="font-display mt-1 block text-[1.25rem] font-semibold">{{ option.name }}</span>
               <span class="text-[0.9rem]" :class="plan.fit.fits ? 'text-go' : 'font-semibold text-stop'">{{
                 plan.fit.fits ? 'fits the box' : 'does not fit the box'

@@ -4,8 +4,10 @@ import { computed } from 'vue'
 import { definitionOf } from '#core/cake'
 import { coveringOf } from '#core/material'
 import { printQuantity } from '#core/quantity'
-import CakePicture from '~/components/stand/CakePicture.vue'
-import { sceneOf, standWindow } from '~/components/stand/standScene'
+import CakeStill from '~/components/stand/CakeStill.vue'
+import DimensionLines from '~/components/stand/DimensionLines.vue'
+import { cakeRoom, sceneOf } from '~/components/stand/standScene'
+import { wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
@@ -14,18 +16,22 @@ const { commission, option, cake, plan } = usePlanned()
 const preferences = usePreferences()
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 const scene = computed(() => sceneOf(option.value, plan.value))
-const view = computed(() => {
-  const window = standWindow({ ...commission.value, brief: { ...commission.value.brief, box: NO_BOX } }, plan.value)
-  const margin = window.width * 0.24
-  return { ...window, left: window.left - margin, width: window.width + 2 * margin }
+/** Drawn to scale: what is far is no smaller. */
+const views = computed(() => {
+  const room = cakeRoom(commission.value, plan.value)
+  return sides.map(({ name, turn }) => {
+    const whole = wholeCake(room, { turnDeg: turn, downDeg: LOOKED_DOWN_DEG, awayMm: null })
+    const margin = whole.window.width * 0.24
+    const { left, width } = whole.window
+    return { name, ...whole, window: { ...whole.window, left: left - margin, width: width + 2 * margin } }
+  })
 })
 const sides = [
   { name: 'front', turn: 0 },
   { name: 'right', turn: -90 },
   { name: 'back', turn: 180 },
 ] as const
-/** The drawing is of the cake alone. */
-const NO_BOX = { widthMm: 0, depthMm: 0, heightMm: 0 }
+const LOOKED_DOWN_DEG = 8
 const PICTURE_PX = 330
 const printPage = (): void => window.print()
 </script>
@@ -42,15 +48,15 @@ const printPage = (): void => window.print()
       </button>
     </div>
     <div class="grid grid-cols-3 gap-2" data-testid="drawing">
-      <figure v-for="{ name, turn } in sides" :key="name">
-        <svg
-          class="w-full"
-          :viewBox="`${view.left} ${view.top} ${view.width} ${view.height}`"
-          role="img"
-          :aria-label="`The cake from the ${name}`"
-        >
-          <CakePicture :scene="scene" :turn-deg="turn" :per-pixel="view.height / PICTURE_PX" :mark="name" dimensions />
-        </svg>
+      <figure v-for="{ name, look, window, room } in views" :key="name">
+        <CakeStill :scene :look :window :room :says="`The cake from the ${name}`" :pixels="560">
+          <svg
+            class="absolute inset-0 h-full w-full overflow-visible"
+            :viewBox="`${window.left} ${window.top} ${window.width} ${window.height}`"
+          >
+            <DimensionLines :scene :look :per-pixel="window.height / PICTURE_PX" />
+          </svg>
+        </CakeStill>
         <figcaption class="text-center text-[0.88rem] text-ink-soft">{{ name }}</figcaption>
       </figure>
     </div>

@@ -2,11 +2,12 @@
 import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
+import { AWAY_MM, FRONT_DOWN_DEG, type Look } from '#core/draw'
 import type { Plan } from '#core/plan'
 import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
 import { largestOf } from '~/components/arrange/flatSize'
-import { plantMesh } from '~/components/arrange/plantMesh'
+import { plantDrawn } from '~/components/arrange/plantDrawn'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
 import { sceneOf } from '~/components/stand/standScene'
@@ -16,7 +17,9 @@ import { useStudio } from '~/stores/studio'
 
 /** Every technique on a tier and flat, for looking at them side by side. */
 const studio = useStudio()
-const VIEW = { left: -135, top: -222, width: 270, height: 262 }
+const ROOM = { outMm: 125, upMm: 190, belowMm: 10 }
+const LOOK: Look = { turnDeg: 12, downDeg: FRONT_DOWN_DEG, aimMm: 90, awayMm: AWAY_MM }
+const VIEW = { left: -135, top: -130, width: 270, height: 262 }
 const MOST_PIECES = 2
 
 type Shown = { readonly id: string; readonly name: string; readonly commission: Commission; readonly plan: Plan }
@@ -71,7 +74,7 @@ const ARRANGED: Readonly<
   layeredWings: { composition: { upMm: 18, apartDeg: 14 }, parameters: { seenMm: 84 } },
   butterfly: { composition: { count: 5, middleDeg: 0, spanDeg: 120 }, parameters: { seenMm: 52 } },
   fabricBow: { composition: { upMm: 8 } },
-  silhouette: { kind: 'crown', composition: { count: 3, spanDeg: 110, reach: 0.5 } },
+  silhouette: { kind: 'crown', composition: { count: 3, spanDeg: 110, room: 0.5 } },
   openBloom: {
     composition: { on: 'side', middleDeg: 0, upMm: 62, wideMm: 120, highMm: 60, overlap: 0, taper: 0.6 },
     parameters: { acrossMm: 58 },
@@ -116,7 +119,7 @@ function commissionFor(technique: TechniqueId): Commission {
   }
 }
 
-const plants = PLANTS.map((plant) => ({ ...plant, mesh: plantMesh(plant) }))
+const plants = PLANTS.map((plant) => ({ ...plant, ...plantDrawn(plant) }))
 
 onMounted(async () => {
   for (const { id, name } of TECHNIQUES) {
@@ -134,8 +137,9 @@ onMounted(async () => {
         <CakeStill
           class="rounded-2xl bg-paper-deep/60"
           :scene="sceneOf(chosenOption(each.commission), each.plan)"
-          :view="VIEW"
-          :turn-deg="12"
+          :look="LOOK"
+          :window="VIEW"
+          :room="ROOM"
           :says="each.name"
         />
         <h2 class="part-title mt-1">{{ each.name }}</h2>
@@ -161,8 +165,8 @@ onMounted(async () => {
     </ul>
     <h2 class="leaf-title mt-8 mb-3">Plants to make after</h2>
     <ul class="grid grid-cols-4 gap-4" data-testid="plants">
-      <li v-for="{ id, name, mesh, colour } in plants" :key="id">
-        <MeshStill class="rounded-2xl bg-paper-deep" :mesh="mesh" :colour="colour" :says="name" />
+      <li v-for="{ id, name, mesh, colour, isFilm } in plants" :key="id">
+        <MeshStill class="rounded-2xl bg-paper-deep" :mesh :colour :is-film :says="name" />
         <h3 class="mt-1 text-center text-[0.92rem]">{{ name }}</h3>
       </li>
     </ul>

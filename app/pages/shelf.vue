@@ -5,8 +5,9 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from '#imports'
 import { type Plan } from '#core/plan'
 import { dateClockText, parseMoment, printDuration } from '#core/quantity'
-import CakePicture from '~/components/stand/CakePicture.vue'
-import { sceneOf, standWindow } from '~/components/stand/standScene'
+import CakeStill from '~/components/stand/CakeStill.vue'
+import { cakeRoom, sceneOf } from '~/components/stand/standScene'
+import { wholeCake } from '~/components/stand/wholeCake'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
@@ -111,19 +112,14 @@ async function bringBack(): Promise<void> {
         class="grid grid-cols-[6.5rem_1fr_auto] items-start gap-x-5 rounded-2xl bg-paper-deep/70 px-4 py-3"
       >
         <button type="button" class="h-28" :aria-label="`Open ${each.name}`" @click="open(each.id)">
-          <svg
+          <CakeStill
             v-if="known[each.id]"
-            class="h-full w-full"
-            :viewBox="Object.values(standWindow(known[each.id]!.commission, known[each.id]!.plan)).join(' ')"
-            aria-hidden="true"
-          >
-            <CakePicture
-              :scene="sceneOf(chosenOption(known[each.id]!.commission), known[each.id]!.plan)"
-              :turn-deg="0"
-              :per-pixel="4"
-              :mark="`shelf-${each.id}`"
-            />
-          </svg>
+            class="mx-auto max-h-full"
+            v-bind="wholeCake(cakeRoom(known[each.id]!.commission, known[each.id]!.plan))"
+            :scene="sceneOf(chosenOption(known[each.id]!.commission), known[each.id]!.plan)"
+            :pixels="220"
+            says=""
+          />
         </button>
         <div class="min-w-0">
           <h2 class="font-display text-[1.25rem] font-semibold">

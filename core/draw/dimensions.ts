@@ -1,6 +1,6 @@
 import { extentMm, sectionAt, stackHeightMm, type Board, type StandingTier } from '../cake'
 import type { Point } from '../geometry'
-import type { View } from './view'
+import { viewAt, type Look } from './look'
 
 /**
  * A dimension line on the picture of the stand: its ends, y up, the length it gives, and where its figure is written.
@@ -14,17 +14,16 @@ export type Dimension = {
 }
 
 const ASIDE_MM = 16
+/** Looked down upon more steeply than this, heights are too short to read. */
+const STEEP_DEG = 55
 
 /**
  * Heights of tiers and spacers at the right, the whole at the left, widths as seen at each foot.
  * Heights are drawn where their edges are seen; the figures are the true ones.
  */
-export function dimensionsOf(
-  stack: readonly StandingTier[],
-  board: Board,
-  turnDeg: number,
-  view: View,
-): readonly Dimension[] {
+export function dimensionsOf(stack: readonly StandingTier[], board: Board, look: Look): readonly Dimension[] {
+  const { turnDeg } = look
+  const view = viewAt(look)
   const widths = stack.map((tier) => {
     const foot = extentMm(tier.shape, tier.turnDeg + turnDeg)
     const rim = extentMm(sectionAt(tier, tier.topMm), tier.turnDeg + turnDeg)
@@ -70,5 +69,5 @@ export function dimensionsOf(
       at: 'below',
     }
   })
-  return [...heights, whole, ...across]
+  return look.downDeg > STEEP_DEG ? across : [...heights, whole, ...across]
 }

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chosenOption } from '../commission'
-import { meshesOf } from '../decoration'
-import { cutSheetPicture, darken, lighten, rulerShapes, standLayers, topView, viewAt, type Shape } from '.'
+import { cutSheetPicture, darken, lighten, rulerShapes, topView, type Shape } from '.'
 import { demoCommission, demoWorkshop } from '../demo'
 import { outlineAreaMm2, type Point3 } from '../geometry'
 import { derivePlan } from '../plan'
@@ -10,19 +8,7 @@ const commission = demoCommission(0)
 const plan = derivePlan({ commission, workshop: demoWorkshop(), now: 0, units: 'metric' })
 const isSail = ({ technique }: { readonly technique: string }): boolean => technique === 'soakedSail'
 const sails = plan.decorations.find(isSail)!
-const meshes = meshesOf(chosenOption(commission).decorations.find(isSail)!, sails.elements, plan.stack)
-const scene = {
-  board: { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 },
-  stack: plan.stack,
-  elements: sails.elements.map(({ angleDeg }, at) => ({
-    mesh: meshes[at]!,
-    on: 'side' as const,
-    facingDeg: angleDeg,
-    pile: 0,
-    colour: '#d9572b',
-  })),
-  accents: [],
-}
+const board = { outline: 'round' as const, acrossMm: 340, thicknessMm: 12 }
 const coordinates = (shape: Shape): readonly number[] =>
   shape.kind === 'label'
     ? [shape.at.x, shape.at.y]
@@ -34,7 +20,7 @@ describe('the cake from above', () => {
     [x + 5, y - 5, z],
     [x, y + 5, z],
   ]
-  const view = topView(scene.stack, scene.board, [
+  const view = topView(plan.stack, board, [
     { parts: [at(0, -60, 400)], colour: '#d9572b', isMain: true },
     { parts: [at(300, 0, 20)], colour: '#343a63', isMain: false },
   ])
@@ -51,35 +37,6 @@ describe('the cake from above', () => {
   it('lies what is higher over what is lower', () => {
     const fills = view.shapes.flatMap((shape) => (shape.kind === 'outline' && shape.fill ? [shape.fill] : []))
     expect(fills.indexOf('#d9572b')).toBeGreaterThan(fills.indexOf('#343a63'))
-  })
-})
-
-describe('the stand', () => {
-  it('shows the right of the front at the right, and what is near as near', () => {
-    const view = viewAt(0)
-    expect(view([10, 0, 0]).x).toBe(10)
-    expect(view([0, -10, 0]).near).toBeGreaterThan(view([0, 10, 0]).near)
-    expect(view([0, 0, 10]).y).toBeGreaterThan(9)
-    expect(viewAt(90)([0, -10, 0]).x).toBeCloseTo(10)
-  })
-  const shownAt = (turn: number): readonly number[] =>
-    standLayers(scene, turn)
-      .filter(({ kind }) => kind === 'element')
-      .map(({ index }) => index)
-  it.each([0, 45, 90, 180, 270])('draws every tier, and no element twice, finite, turned by %d°', (turn) => {
-    const layers = standLayers(scene, turn)
-    expect(layers.filter(({ kind }) => kind === 'tier')).toHaveLength(3)
-    expect(new Set(shownAt(turn)).size).toBe(shownAt(turn).length)
-    expect(layers.flatMap(({ shapes }) => shapes.flatMap(coordinates)).every(Number.isFinite)).toBe(true)
-  })
-  it('shows every element from the front, and leaves out what the cake hides', () => {
-    expect([...shownAt(0)].sort((one, other) => one - other)).toEqual(scene.elements.map((_, index) => index))
-    expect(shownAt(180).length).toBeLessThan(scene.elements.length)
-  })
-  it('puts elements before the cake seen from the front and behind it seen from the back', () => {
-    const order = (turn: number) => standLayers(scene, turn).map(({ kind }) => kind)
-    expect(order(0).at(-1)).toBe('element')
-    expect(order(180).at(-1)).toBe('tier')
   })
 })
 

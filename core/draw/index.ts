@@ -2,11 +2,30 @@ export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines, sheetOutline 
 export { dishLabels, type DishLabel } from './dishLabels'
 export { rulerShapes } from './ruler'
 export { darken, lighten } from './shading'
-export { SHADOW, standLayers, type StandLayer, type StandScene } from './standPicture'
-export { viewAt } from './view'
+export { drawnSolid, standSolids, type Drawn, type StandScene } from './standSolids'
+export type { Matter, Solid, SolidPart } from './solid'
+export { SHADE } from './tierSolid'
+export { metBy, type Met } from './touch'
+export { flatStand, outlineSeen, type Patch } from './outlineSeen'
+export {
+  AWAY_MM,
+  fitted,
+  FRONT_DOWN_DEG,
+  nearer,
+  projectionMatrix,
+  sightLine,
+  viewAt,
+  viewMatrix,
+  windowAround,
+  windowOf,
+  type Look,
+  type Matrix,
+  type Room,
+  type Window,
+} from './look'
 export type { Fade, Picture, Shape } from './shape'
+export { boxEdges, type BoxEdge } from './boxEdges'
 export { dimensionsOf } from './dimensions'
 export { facesViewer, pointOfSpot, spotAt, straightMm, touchedAt, type Touched } from './tape'
-export { pictureOfMesh } from './meshPicture'
 export { partsFromAbove, topView, type SeenFromAbove } from './topView'
 export { guideSheet } from './guidePicture'

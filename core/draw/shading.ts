@@ -31,3 +31,21 @@ function shiftOnce(hex: string, share: number): string {
 export const lighten = (hex: string, share: number): string => shiftOnce(hex, Math.min(1, Math.max(0, share)))
 /** @param share 0 leaves it, 1 makes it black */
 export const darken = (hex: string, share: number): string => shiftOnce(hex, -Math.min(1, Math.max(0, share)))
+
+const parsed = new Map<string, readonly [number, number, number]>()
+
+/** Red, green and blue of a colour, 0 to 255 each. */
+export function parsedColour(hex: string): readonly [number, number, number] {
+  const before = parsed.get(hex)
+  if (before) return before
+  const rgb = parseHex(hex)
+  if (!rgb) throw new Error(`Expected a colour such as #d9572b, got ${hex}.`)
+  if (parsed.size > MOST_COLOURS) parsed.clear()
+  const bytes = [rgb.r, rgb.g, rgb.b].map((each) => Math.round(each * 255)) as unknown as readonly [
+    number,
+    number,
+    number,
+  ]
+  parsed.set(hex, bytes)
+  return bytes
+}

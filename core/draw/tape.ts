@@ -1,7 +1,7 @@
 import { isWithin, sectionAt, wallPoint, type StandingTier } from '../cake'
 import type { Spot } from '../compose'
 import { add, outward, scale, type Point, type Point3 } from '../geometry'
-import { sightLine, viewAt } from './view'
+import { sightLine, viewAt, type Look } from './look'
 
 /** A point of the cake under a place of its picture. */
 export type Touched = { readonly point: Point3; readonly tier: number; readonly on: 'side' | 'top' }
@@ -13,9 +13,9 @@ const EDGE_MM = 2
  * What lies under a place of the picture (y up, mm): the first point of a tier on the line of sight; null beside the
  * cake.
  */
-export function touchedAt(stack: readonly StandingTier[], turnDeg: number, place: Point): Touched | null {
-  const far = 2000
-  const { from, along } = sightLine(place, turnDeg, far)
+export function touchedAt(stack: readonly StandingTier[], look: Look, place: Point): Touched | null {
+  const { from, along } = sightLine(place, look)
+  const far = Math.hypot(from[0], from[1], from[2] - look.aimMm)
   const pointAt = (distance: number): Point3 => add(from, scale(along, distance))
   const inside = (point: Point3): StandingTier | undefined =>
     stack.find(
@@ -44,8 +44,8 @@ export const straightMm = (one: Point3, other: Point3): number =>
   Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
 
 /** The place of the cake under a place of its picture, as compositions reckon it; null beside the cake. */
-export function spotAt(stack: readonly StandingTier[], turnDeg: number, place: Point): Spot | null {
-  const touched = touchedAt(stack, turnDeg, place)
+export function spotAt(stack: readonly StandingTier[], look: Look, place: Point): Spot | null {
+  const touched = touchedAt(stack, look, place)
   if (!touched) return null
   const { middle, topMm } = stack[touched.tier]!
   const [right, back] = [touched.point[0] - middle.x, touched.point[1] - middle.y]
@@ -70,8 +70,8 @@ export function pointOfSpot(
 }
 
 /** Whether a place of the cake faces the viewer. */
-export function facesViewer(spot: Spot, stack: readonly StandingTier[], turnDeg: number): boolean {
+export function facesViewer(spot: Spot, stack: readonly StandingTier[], look: Look): boolean {
   if (spot.on === 'top') return true
-  const view = viewAt(turnDeg)
+  const view = viewAt({ ...look, awayMm: null })
   return view(outward(wallPoint(stack[spot.tier]!, spot.angleDeg, spot.heightMm).facingDeg)).near > view([0, 0, 0]).near
 }

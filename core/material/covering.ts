@@ -30,9 +30,9 @@ export type Covering = {
   readonly readyWhen: string
   /** A tier is covered with it no earlier than so many minutes before the event. Usual practice. */
   readonly keepsMin: number
-  /** How light lies on it: the share of a highlight, and whether a comb leaves lines. */
+  /** How light lies on it: the share of a highlight, and what comb or palette knife leave. */
   readonly gloss: number
-  readonly combed: boolean
+  readonly texture: 'smooth' | 'combed' | 'rough'
   /** How it looks, CSS colour, unless the user gives the tier a colour. */
   readonly colour: string
 }
@@ -56,7 +56,7 @@ export const COVERINGS = [
     readyWhen: 'its skin is dry to the touch',
     keepsMin: 3 * DAY_MIN,
     gloss: 0.24,
-    combed: false,
+    texture: 'smooth',
     colour: '#f7f1e8',
   },
   {
@@ -74,7 +74,7 @@ export const COVERINGS = [
     readyWhen: 'it has set firm, best overnight',
     keepsMin: 3 * DAY_MIN,
     gloss: 0.4,
-    combed: false,
+    texture: 'smooth',
     colour: '#6b4634',
   },
   {
@@ -92,7 +92,7 @@ export const COVERINGS = [
     readyWhen: 'it has crusted or is firm from the cold and dry again',
     keepsMin: 2 * DAY_MIN,
     gloss: 0.16,
-    combed: true,
+    texture: 'combed',
     colour: '#f6ecd6',
   },
   {
@@ -110,7 +110,7 @@ export const COVERINGS = [
     readyWhen: 'at once, as late as you can',
     keepsMin: DAY_MIN,
     gloss: 0.14,
-    combed: true,
+    texture: 'rough',
     colour: '#faf2df',
   },
   {
@@ -128,7 +128,7 @@ export const COVERINGS = [
     readyWhen: 'only at the last minute',
     keepsMin: DAY_MIN / 2,
     gloss: 0.08,
-    combed: true,
+    texture: 'rough',
     colour: '#fffdf7',
   },
   {
@@ -147,7 +147,7 @@ export const COVERINGS = [
     readyWhen: 'it has firmed up',
     keepsMin: 3 * DAY_MIN,
     gloss: 0.3,
-    combed: false,
+    texture: 'smooth',
     colour: '#f1e3d0',
   },
   {
@@ -165,7 +165,7 @@ export const COVERINGS = [
     readyWhen: 'at once',
     keepsMin: 14 * DAY_MIN,
     gloss: 0.05,
-    combed: false,
+    texture: 'smooth',
     colour: '#fbf9f4',
   },
 ] as const satisfies readonly Covering[]

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Decoration } from '#core/commission'
+import { paperOf } from '#core/material'
 import { elementColour, type PlannedDecoration } from '#core/decoration'
 import { knownMeshes } from '~/components/stand/standScene'
 import MeshStill from '~/components/stand/MeshStill.vue'
@@ -29,6 +30,7 @@ const first = computed(() => props.made.classes[0] ?? null)
       class="h-20"
       :mesh="biggest.mesh"
       :colour="elementColour(decoration.colour, biggest.element, foretold)"
+      :is-film="paperOf(decoration.paper).kind === 'film'"
       :says="`A ${made.one} as it will be`"
       :side-mm="sideMm"
     />

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { PLANTS, type Plant, type TechniqueId } from '#core/technique'
 import MeshStill from '~/components/stand/MeshStill.vue'
-import { plantMesh } from './plantMesh'
+import { plantDrawn } from './plantDrawn'
 
 /** Plants that a technique can be made after; choosing one sets its shape and colour. */
 const props = defineProps<{ technique: TechniqueId }>()
 const emit = defineEmits<{ choose: [plant: Plant] }>()
 
 const plants = computed(() =>
-  PLANTS.filter(({ technique }) => technique === props.technique).map((plant) => ({ plant, mesh: plantMesh(plant) })),
+  PLANTS.filter(({ technique }) => technique === props.technique).map((plant) => ({ plant, drawn: plantDrawn(plant) })),
 )
 </script>
 
@@ -18,13 +18,13 @@ const plants = computed(() =>
     <h2 class="part-title mb-1">Made after</h2>
     <div class="flex flex-wrap gap-2">
       <button
-        v-for="{ plant, mesh } in plants"
+        v-for="{ plant, drawn } in plants"
         :key="plant.id"
         type="button"
         class="w-24 rounded-2xl p-1.5 text-center text-[0.84rem] hover:bg-go-soft"
         @click="emit('choose', plant)"
       >
-        <MeshStill :mesh="mesh" :colour="plant.colour" :says="''" aria-hidden="true" />{{ plant.name }}
+        <MeshStill v-bind="drawn" says="" aria-hidden="true" />{{ plant.name }}
       </button>
     </div>
   </section>

@@ -12,7 +12,7 @@ import BouquetLeaf from './BouquetLeaf.vue'
 import { useChosenDecoration } from './chosen'
 import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
-import { plantMesh } from './plantMesh'
+import { plantDrawn } from './plantDrawn'
 import WireSection from './WireSection.vue'
 
 vi.mock('~/composables/planned', async () => ({
@@ -202,7 +202,7 @@ describe('wires and mixtures', () => {
 
 describe('plants to make after', () => {
   it.each(PLANTS.map((plant) => [plant.name, plant] as const))('%s is drawn, whole', (_, plant) => {
-    const { faces } = plantMesh(plant)
+    const { faces } = plantDrawn(plant).mesh
     expect(faces.length).toBeGreaterThan(6)
     expect(faces.flatMap(({ points }) => points.flat()).every(Number.isFinite)).toBe(true)
   })

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CardPicture } from '#core/make'
+import { paperOf } from '#core/material'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import LoadDrawing from '~/components/dry/LoadDrawing.vue'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
-import { knownMeshes, sceneOf, standWindow } from '~/components/stand/standScene'
+import { wholeCake } from '~/components/stand/wholeCake'
+import { cakeRoom, knownMeshes, sceneOf } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
 
 /** What is in hand, as a picture. */
@@ -77,13 +79,14 @@ const outlines = computed(() => {
     class="mx-auto w-full max-w-56"
     :mesh="mesh"
     :colour="made.colour.heart"
+    :is-film="paperOf(made.paper).kind === 'film'"
     :says="`One of the ${made.called}`"
   />
   <CakeStill
     v-else
     class="mx-auto w-full max-w-64"
     :scene="sceneOf(option, plan)"
-    :view="standWindow(commission, plan)"
+    v-bind="wholeCake(cakeRoom(commission, plan))"
     says="The finished cake"
   />
 </template>

@@ -1,16 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { standLayers, type StandScene } from '#core/draw'
-import CakeCanvas from './CakeCanvas.vue'
-import type { StandWindow } from './standScene'
+import { standSolids, type Look, type Room, type StandScene, type Window } from '#core/draw'
+import { sceneContent } from './contentOf'
+import StillPicture from './StillPicture.vue'
 
-/** A small still picture of a cake, painted: many stand on one page. */
-const props = defineProps<{ scene: StandScene; view: StandWindow; turnDeg?: number; says: string }>()
-const layers = computed(() => standLayers(props.scene, props.turnDeg ?? 0))
+/** A still picture of a cake, as wide as there is room. `pixels` is how wide it is drawn. */
+const props = withDefaults(
+  defineProps<{ scene: StandScene; look: Look; window: Window; room: Room; says: string; pixels?: number }>(),
+  { pixels: 420 },
+)
+const wish = computed(() => ({
+  content: sceneContent(props.scene),
+  solids: () => standSolids(props.scene),
+  look: props.look,
+  window: props.window,
+  room: props.room,
+  width: props.pixels,
+  height: Math.round((props.pixels * props.window.height) / props.window.width),
+}))
 </script>
 
 <template>
-  <div class="relative" role="img" :aria-label="says" :style="{ aspectRatio: `${view.width} / ${view.height}` }">
-    <CakeCanvas :layers="layers" :view="view" />
+  <div class="relative" :style="{ aspectRatio: `${window.width} / ${window.height}` }">
+    <slot name="behind" />
+    <StillPicture :wish="wish" :says="says" />
+    <slot />
   </div>
 </template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dimensionsOf, viewAt, type StandScene } from '#core/draw'
+import { dimensionsOf, type Look, type StandScene } from '#core/draw'
 import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 
-const props = defineProps<{ scene: StandScene; turnDeg: number; perPixel: number }>()
+const props = defineProps<{ scene: StandScene; look: Look; perPixel: number }>()
 
 const preferences = usePreferences()
-const lines = computed(() => dimensionsOf(props.scene.stack, props.scene.board, props.turnDeg, viewAt(props.turnDeg)))
+const lines = computed(() => dimensionsOf(props.scene.stack, props.scene.board, props.look))
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 </script>
 

@@ -1,30 +1,53 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { pictureOfMesh, type StandLayer } from '#core/draw'
+import { drawnSolid, FRONT_DOWN_DEG, windowAround, type Look, type Room, type Solid } from '#core/draw'
 import type { Mesh } from '#core/technique'
-import CakeCanvas from './CakeCanvas.vue'
+import { drawnContent } from './contentOf'
+import StillPicture from './StillPicture.vue'
 
 /** One element alone, as large as its picture allows, or in a picture that shows so many millimetres. */
-const props = defineProps<{ mesh: Mesh; colour: string; says: string; sideMm?: number }>()
+const props = withDefaults(
+  defineProps<{ mesh: Mesh; colour: string; isFilm: boolean; says: string; sideMm?: number; pixels?: number }>(),
+  { pixels: 240 },
+)
 
 const MARGIN = 0.06
-const layers = computed<readonly StandLayer[]>(() => [
-  { id: 'alone', kind: 'element', index: 0, ...pictureOfMesh(props.mesh, props.colour) },
-])
-const view = computed(() => {
-  const { outline } = layers.value[0]!
-  const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)]
-  const [left, top] = [Math.min(...xs), -Math.max(...ys)]
-  const side = props.sideMm ?? Math.max(Math.max(...xs) - left, -Math.min(...ys) - top) * (1 + 2 * MARGIN)
+/** An element alone is drawn to scale: it is compared with the pieces it is made of. */
+const LOOK: Look = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 0, awayMm: null }
+
+/** How far the element rooms, wherever on a cake it was made for. */
+function roomOf({ parts }: Solid): Room {
+  let [outMm, upMm, belowMm] = [0, -Infinity, -Infinity]
+  for (const { positions } of parts)
+    for (let at = 0; at < positions.length; at += 3) {
+      outMm = Math.max(outMm, Math.hypot(positions[at]!, positions[at + 1]!))
+      upMm = Math.max(upMm, positions[at + 2]!)
+      belowMm = Math.max(belowMm, -positions[at + 2]!)
+    }
+  return { outMm, upMm, belowMm }
+}
+
+const solid = computed(() => drawnSolid(props, 'element', 0))
+const wish = computed(() => {
+  const around = windowAround(
+    LOOK,
+    solid.value.parts.map(({ positions }) => positions),
+    MARGIN,
+  )
+  const side = props.sideMm ?? Math.max(around.width, around.height)
+  const middle = { left: around.left + around.width / 2, top: around.top + around.height / 2 }
   return {
-    left: (left + Math.max(...xs) - side) / 2,
-    top: (top - Math.min(...ys) - side) / 2,
-    width: side,
-    height: side,
+    content: drawnContent(props),
+    solids: () => [solid.value],
+    look: LOOK,
+    window: { left: middle.left - side / 2, top: middle.top - side / 2, width: side, height: side },
+    room: roomOf(solid.value),
+    width: props.pixels,
+    height: props.pixels,
   }
 })
 </script>
 
 <template>
-  <div class="relative aspect-square" role="img" :aria-label="says"><CakeCanvas :layers="layers" :view="view" /></div>
+  <div class="aspect-square"><StillPicture :wish="wish" :says="says" /></div>
 </template>

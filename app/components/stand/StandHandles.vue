@@ -1,34 +1,37 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Spot } from '#core/compose'
-import { facesViewer, pointOfSpot, spotAt, viewAt } from '#core/draw'
+import { facesViewer, pointOfSpot, spotAt, viewAt, type Look } from '#core/draw'
+import type { Point } from '#core/geometry'
 import { useArranging } from '~/components/arrange/arranging'
 import { arrowMove } from '~/components/arrange/arrowKeys'
 import HandlePoint from '~/components/arrange/HandlePoint.vue'
 
 /**
- * The handles of the open composition, and the picked element, on the stand itself. The parent gives the drawing they
- * lie in.
+ * The handles of the open composition, and the picked element, on the stand itself. The parent says which place of its
+ * drawing is under a pointer.
  */
-const props = defineProps<{ turnDeg: number; perPixel: number; drawing: SVGSVGElement | null }>()
+const props = defineProps<{
+  look: Look
+  perPixel: number
+  placeUnder: (at: { clientX: number; clientY: number }) => Point | null
+}>()
 
 const { stack, handles, pickedElement, pull, move, nudge, nudgeHandle } = useArranging()
 const held = ref<string | null>(null)
 const PICKED = 'picked'
 
 const seen = (spot: Spot) => {
-  const { x, y } = viewAt(props.turnDeg)(pointOfSpot(spot, stack.value))
+  const { x, y } = viewAt(props.look)(pointOfSpot(spot, stack.value))
   return { x, y: -y }
 }
 const shown = computed(() =>
   handles.value
-    .filter((handle) => facesViewer(handle, stack.value, props.turnDeg))
+    .filter((handle) => facesViewer(handle, stack.value, props.look))
     .map((handle) => ({ ...handle, ...seen(handle) })),
 )
 const picked = computed(() =>
-  pickedElement.value && facesViewer(pickedElement.value, stack.value, props.turnDeg)
-    ? seen(pickedElement.value)
-    : null,
+  pickedElement.value && facesViewer(pickedElement.value, stack.value, props.look) ? seen(pickedElement.value) : null,
 )
 
 function grab(id: string, event: PointerEvent): void {
@@ -37,10 +40,9 @@ function grab(id: string, event: PointerEvent): void {
 }
 
 function drag(event: PointerEvent): void {
-  const matrix = props.drawing?.getScreenCTM()
-  if (held.value === null || !matrix) return
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  const spot = spotAt(stack.value, props.turnDeg, { x, y: -y })
+  if (held.value === null) return
+  const place = props.placeUnder(event)
+  const spot = place && spotAt(stack.value, props.look, place)
   if (!spot) return
   if (held.value === PICKED) move(spot)
   else pull(held.value, spot)

@@ -1,53 +1,38 @@
-import { chosenOption, choosing } from '#core/commission'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it } from 'vitest'
-import { nextTick } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, nextTick } from 'vue'
+import { choosing, chosenOption } from '#core/commission'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { dimensionsOf, standLayers, viewAt, type Shape, type StandLayer } from '#core/draw'
+import { AWAY_MM, dimensionsOf, FRONT_DOWN_DEG, nearer, standSolids, type Look } from '#core/draw'
 import { createPlanner } from '#core/plan'
 import { usePreferences } from '~/stores/preferences'
-import CakePicture from './CakePicture.vue'
-import { paintLayers } from './canvasPaint'
+import CakeStill from './CakeStill.vue'
+import { sceneContent } from './contentOf'
 import DimensionLines from './DimensionLines.vue'
+import { useGestures } from './gestures'
 import { useLit } from './lit'
+import { SIDES, useLook } from './look'
+import { useLevel } from './render/level'
 import { paintShapes, pointsOf } from './shapePaint'
-import { sceneOf, standWindow } from './standScene'
+import StandCanvas from './StandCanvas.vue'
+import { cakeRoom, sceneOf } from './standScene'
 import { useStandTools } from './standTools'
+import { roomForAll, wholeCake } from './wholeCake'
 
+const FRONT: Look = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 190, awayMm: AWAY_MM }
 const commission = demoCommission(0)
 const planner = createPlanner()
 const planFor = (id: string) =>
   planner({ commission: choosing(commission, id), workshop: demoWorkshop(), now: 0, units: 'metric' })
 const plan = planFor('a')
 const scene = sceneOf(chosenOption(commission), plan)
+const room = cakeRoom(commission, plan)
 
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())
 })
-
-/** A canvas that writes down what it is asked to do. */
-function recorder() {
-  const calls: string[] = []
-  const gradients: string[] = []
-  const context = new Proxy({} as Record<string, unknown>, {
-    get: (target, name: string) => {
-      if (name === 'createLinearGradient')
-        return () => ({ addColorStop: (at: number, colour: string) => gradients.push(`${at} ${colour}`) })
-      return name in target
-        ? target[name]
-        : (...numbers: unknown[]) => {
-            calls.push(`${name} ${numbers.join(' ')}`.trim())
-          }
-    },
-    set: (target, name: string, value) => {
-      target[name] = value
-      return true
-    },
-  })
-  return { context: context as unknown as CanvasRenderingContext2D, calls, gradients }
-}
 
 describe('the scene of a plan', () => {
   it('has every element, in the colours they come out', () => {
@@ -60,93 +45,149 @@ describe('the scene of a plan', () => {
     expect(again.elements[0]!.mesh).toBe(scene.elements[0]!.mesh)
   })
 
-  it('is seen through a window that holds box and cake, also when the cake is higher', () => {
-    for (const id of ['a', 'b']) {
-      const { left, top, width, height } = standWindow(choosing(commission, id), planFor(id))
-      expect(width).toBeGreaterThanOrEqual(commission.brief.box.widthMm)
-      expect(left).toBe(-width / 2)
-      expect(-top).toBeGreaterThan(planFor(id).finished.high.value - 20)
-      expect(height).toBeGreaterThan(commission.brief.box.heightMm)
+  it('rooms as far as board and decorations, and all options stand at one scale', () => {
+    const rooms = ['a', 'b'].map((id) => cakeRoom(choosing(commission, id), planFor(id)))
+    for (const { outMm, belowMm } of rooms) {
+      expect(outMm).toBeGreaterThanOrEqual(chosenOption(commission).cake.board.acrossMm / 2)
+      expect(belowMm).toBe(chosenOption(commission).cake.board.thicknessMm)
     }
+    const all = roomForAll(rooms)
+    expect(all.upMm).toBe(Math.max(...rooms.map(({ upMm }) => upMm)))
   })
 })
 
-describe('painting on the canvas', () => {
-  const layer = (shapes: readonly Shape[], more: Partial<StandLayer> = {}): StandLayer => ({
-    id: 'x',
-    kind: 'tier',
-    index: 0,
-    outline: [
-      { x: 0, y: 0 },
-      { x: 4, y: 0 },
-      { x: 0, y: 4 },
-    ],
-    shapes,
-    ...more,
-  })
-  const triangle: Shape = {
-    kind: 'outline',
-    outline: { start: { x: 1, y: 2 }, segments: [{ kind: 'line', to: { x: 3, y: 4 } }] },
-    fill: '#ff0000',
-    fillOpacity: 0.5,
-  }
-
-  it('turns the y axis over and fills with the given opacity', () => {
-    const { context, calls } = recorder()
-    paintLayers(context, [layer([triangle])])
-    expect(calls).toEqual(expect.arrayContaining(['moveTo 1 -2', 'lineTo 3 -4', 'fill']))
-    expect(calls).not.toContain('stroke')
-    expect(context.globalAlpha).toBe(1)
-    expect(context.fillStyle).toBe('#ff0000')
-  })
-
-  it('lets a shadow fall on the tiers only', () => {
-    const { context, calls } = recorder()
-    paintLayers(context, [layer([triangle]), layer([], { kind: 'element', shadow: [triangle.outline] })])
-    expect(calls.indexOf('clip')).toBeGreaterThan(calls.indexOf('save'))
-    expect(calls.indexOf('restore')).toBeGreaterThan(calls.indexOf('clip'))
-  })
-
-  it('fills with fades and skips labels', () => {
-    const { context, calls, gradients } = recorder()
-    paintLayers(context, [
-      layer([
-        {
-          ...triangle,
-          fill: {
-            from: { x: 0, y: 0 },
-            to: { x: 9, y: 0 },
-            stops: [
-              { at: 0, colour: '#000000' },
-              { at: 1, colour: '#ffffff' },
-            ],
-          },
-        },
-        { kind: 'label', at: { x: 0, y: 0 }, text: 'no', sizeMm: 3, colour: '#000000', anchor: 'start' },
-      ]),
-    ])
-    expect(gradients).toEqual(['0 #000000', '1 #ffffff'])
-    expect(calls.filter((call) => call === 'fill')).toHaveLength(1)
-  })
-
-  it('takes the whole demo from any side', () => {
-    for (const turn of [-120, 0, 75]) {
-      const { context, calls } = recorder()
-      paintLayers(context, standLayers(scene, turn))
-      expect(calls.length).toBeGreaterThan(500)
-      expect(calls.join(' ')).not.toContain('NaN')
-    }
-  })
-})
-
-describe('the still picture', () => {
-  it('draws the same layers as an svg, with ids of its own', () => {
-    const mounted = mount(CakePicture, { props: { scene, turnDeg: 20, perPixel: 1, mark: 'here' } })
-    expect(mounted.findAll('path').length).toBeGreaterThan(300)
-    expect(mounted.get('clipPath').attributes('id')).toBe('here-cake')
+describe('where nothing can be drawn in depth', () => {
+  it('the stand is drawn flat from far to near, and says so in a line', async () => {
+    const mounted = mount(StandCanvas, {
+      props: { solids: standSolids(scene), look: FRONT, window: wholeCake(room).window, room, isNeutral: false },
+    })
+    await vi.waitFor(() => expect(mounted.attributes('data-drawn')).toBe('yes'))
+    expect(mounted.findAll('polygon')).toHaveLength(standSolids(scene).length)
+    expect(mounted.text()).toContain('Drawn flat')
     expect(mounted.html()).not.toContain('NaN')
   })
+  it('so are stills', async () => {
+    const mounted = mount(CakeStill, { props: { ...wholeCake(room), scene, says: 'The cake' } })
+    await vi.waitFor(() => expect(mounted.find('polygon').exists()).toBe(true))
+    expect(mounted.find('img').exists()).toBe(false)
+  })
+})
 
+describe('hands on the stand', () => {
+  const hands = () => {
+    const touched = vi.fn()
+    const look = useLook()
+    look.lookFrom(SIDES[0])
+    const gestures = useGestures({
+      perPixel: computed(() => 1),
+      placeUnder: ({ clientX, clientY }) => ({ x: clientX, y: -clientY }),
+      hover: () => {},
+      touch: touched,
+    })
+    const event = (x: number, y: number, more: object = {}) =>
+      ({
+        pointerId: 1,
+        buttons: 1,
+        clientX: x,
+        clientY: y,
+        currentTarget: null,
+        preventDefault: () => {},
+        ...more,
+      }) as never
+    return { look, gestures, event, touched }
+  }
+  it('turn and tilt it with one finger, and do not open what they dragged over', () => {
+    const { look, gestures, event, touched } = hands()
+    gestures.pointerdown(event(100, 100))
+    gestures.pointermove(event(150, 160))
+    gestures.pointermove(event(200, 200))
+    gestures.pointerup(event(200, 200))
+    gestures.click(event(200, 200))
+    expect(look.turnDeg.value).toBeCloseTo(-60, 6)
+    expect(look.downDeg.value).toBeCloseTo(FRONT_DOWN_DEG + 40, 6)
+    expect(touched).not.toHaveBeenCalled()
+    gestures.pointerdown(event(10, 10))
+    gestures.click(event(10, 10))
+    expect(touched).toHaveBeenCalledOnce()
+  })
+  it('look down no further than from above', () => {
+    const { look } = hands()
+    look.tiltBy(400)
+    expect(look.downDeg.value).toBe(90)
+    look.tiltBy(-400)
+    expect(look.downDeg.value).toBe(0)
+  })
+  it('come nearer with the wheel, so that what is under the pointer stays there, and back to the whole', () => {
+    const { look, gestures, event } = hands()
+    const window = { left: -100, top: -200, width: 200, height: 250 }
+    const shareOf = (): number => {
+      const near = nearer(window, look.times.value, look.moved.value)
+      return (40 - near.left) / near.width
+    }
+    const before = shareOf()
+    gestures.wheel(event(40, -30, { deltaY: -300 }))
+    expect(look.times.value).toBeGreaterThan(1.3)
+    expect(shareOf()).toBeCloseTo(before, 9)
+    gestures.wheel(event(0, 0, { deltaY: 9000 }))
+    expect(look.times.value).toBe(1)
+    expect(look.moved.value).toEqual({ x: 0, y: 0 })
+  })
+  it('come nearer with two fingers that part', () => {
+    const { look, gestures, event } = hands()
+    gestures.pointerdown(event(100, 100))
+    gestures.pointerdown(event(200, 100, { pointerId: 2 }))
+    gestures.pointermove(event(300, 100, { pointerId: 2 }))
+    expect(look.times.value).toBeCloseTo(2, 6)
+    expect(look.turnDeg.value).toBe(0)
+  })
+})
+
+describe('how much is drawn', () => {
+  it('shadows all the time where they are quick, at rest where they are not, never where they are slow', () => {
+    const { level, begin, took } = useLevel()
+    expect(level.value).toBe('full')
+    took(12, true)
+    expect(level.value).toBe('full')
+    took(400, true)
+    expect(level.value).toBe('resting')
+    took(900, true)
+    expect(level.value).toBe('resting')
+    took(4000, true)
+    expect(level.value).toBe('small')
+    const soft = useLevel()
+    soft.begin(true)
+    expect(soft.level.value).toBe('resting')
+    begin(false)
+  })
+  it('moves coarser where it is late, and finer again', () => {
+    const { density, took } = useLevel()
+    for (let frame = 0; frame < 20; frame += 1) took(200, false)
+    const coarse = density.value
+    expect(coarse).toBeLessThan(0.6)
+    for (let frame = 0; frame < 20; frame += 1) took(8, false)
+    expect(density.value).toBe(1)
+  })
+  it('is small when that is preferred, whatever it measures', () => {
+    usePreferences().stand = 'small'
+    const { level, took } = useLevel()
+    took(3, true)
+    expect(level.value).toBe('small')
+  })
+})
+
+describe('still pictures', () => {
+  it('are the same for what looks the same, and others for another colour or place', () => {
+    const again = sceneOf(chosenOption(structuredClone(commission)), plan)
+    expect(sceneContent(again)).toBe(sceneContent(scene))
+    const [first, ...rest] = scene.elements
+    expect(sceneContent({ ...scene, elements: [{ ...first!, colour: '#123456' }, ...rest] })).not.toBe(
+      sceneContent(scene),
+    )
+    expect(sceneContent({ ...scene, elements: rest })).not.toBe(sceneContent(scene))
+  })
+})
+
+describe('shapes on paper', () => {
   it('writes corners y down', () => {
     expect(
       pointsOf([
@@ -169,8 +210,8 @@ describe('the still picture', () => {
 
 describe('dimension lines on the picture', () => {
   it('write every length, in the units that are read', async () => {
-    const mounted = mount(DimensionLines, { props: { scene, turnDeg: 0, perPixel: 1 } })
-    const lengths = dimensionsOf(scene.stack, scene.board, 0, viewAt(0))
+    const mounted = mount(DimensionLines, { props: { scene, look: FRONT, perPixel: 1 } })
+    const lengths = dimensionsOf(scene.stack, scene.board, FRONT)
     expect(mounted.findAll('text')).toHaveLength(lengths.length)
     expect(mounted.text()).toContain('118 mm')
     usePreferences().units = 'imperial'

@@ -1,8 +1,9 @@
 import { elementColour, meshesOf } from '#core/decoration'
 import { chosenOption, type Commission, type Option, type Decoration } from '#core/commission'
-import type { StandScene } from '#core/draw'
+import type { Room, StandScene } from '#core/draw'
 import { extentMm, type StandingTier } from '#core/cake'
 import type { FollowingAccent } from '#core/accent'
+import { paperOf } from '#core/material'
 import { accentMeshesOf, remember, type Plan } from '#core/plan'
 import type { PlacedElement } from '#core/technique'
 
@@ -44,47 +45,27 @@ export const sceneOf = (
     if (!decoration) return []
     const foretold = dishes.foretold[id] ?? []
     const meshes = knownMeshes({ decoration, elements, stack, foretold })
+    const isFilm = paperOf(decoration.paper).kind === 'film'
     return elements.map((element, at) => ({
-      pile: stack[element.tier]!.pile,
       mesh: meshes[at]!,
-      on: element.on,
-      facingDeg: element.angleDeg,
       colour: elementColour(decoration.colour, element, foretold),
-      ...(element.spanDeg > 0 && { axis: stack[element.tier]!.middle }),
+      isFilm,
     }))
   }),
   accents: planned.flatMap(({ id, elements }) => {
     const accent = accents.find((each) => each.id === id)
     if (!accent) return []
     const meshes = knownAccents({ accent, elements, stack })
-    return elements.map(({ on, angleDeg, tier }, at) => ({
-      pile: stack[tier]!.pile,
-      mesh: meshes[at]!,
-      on,
-      facingDeg: angleDeg,
-      colour: accent.colour,
-    }))
+    return meshes.map((mesh) => ({ mesh, colour: accent.colour, isFilm: false }))
   }),
 })
 
-/** A piece of the stand, mm, y down. */
-export type StandWindow = {
-  readonly left: number
-  readonly top: number
-  readonly width: number
-  readonly height: number
-}
-
-/** The window on the stand: wide enough for box and cake, high enough for both, with room for captions. */
-export function standWindow(commission: Commission, plan: Plan): StandWindow {
-  const { brief } = commission
+/** How much room cake and decorations take, so that a picture holds them. */
+export function cakeRoom(commission: Commission, plan: Plan): Room {
   const { board } = chosenOption(commission).cake
-  const widest = plan.stack.reduce((most, tier) => {
-    const { sideways, frontBack } = extentMm(tier.shape)
-    return Math.max(most, Math.hypot(sideways, frontBack) * 0.8 + Math.hypot(tier.middle.x, tier.middle.y))
+  const widest = plan.stack.reduce((most, { shape, middle }) => {
+    const { sideways, frontBack } = extentMm(shape)
+    return Math.max(most, Math.hypot(sideways, frontBack) * 0.8 + Math.hypot(middle.x, middle.y))
   }, board.acrossMm / 2)
-  const half = Math.max(brief.box.widthMm / 2, widest) + 16
-  const rise = Math.max(brief.box.heightMm, plan.finished.high.value) - board.thicknessMm
-  const below = board.thicknessMm + (board.acrossMm / 2) * 0.2 + 14
-  return { left: -half, top: -rise - 30, width: 2 * half, height: rise + 30 + below }
+  return { outMm: widest, upMm: plan.finished.high.value - board.thicknessMm, belowMm: board.thicknessMm }
 }

@@ -3,12 +3,15 @@ import { straightMm, type Touched } from '#core/draw'
 
 const dimensionsShown = ref(false)
 const measuring = ref(false)
+const isLarge = ref(false)
 const ends = shallowRef<readonly Touched[]>([])
 
-/** Dimension lines and the tape measure of the stand, shared by all that show or switch them. */
+/** Dimension lines, the tape measure and the size of the stand, shared by all that show or switch them. */
 export const useStandTools = () => ({
   dimensionsShown,
   measuring,
+  /** Whether the stand has the whole window but for the tally. */
+  isLarge,
   ends,
   measuredMm: computed(() => (ends.value.length === 2 ? straightMm(ends.value[0]!.point, ends.value[1]!.point) : null)),
   toggleTape: (): void => {

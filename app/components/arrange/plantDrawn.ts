@@ -1,7 +1,9 @@
 import { roundTier } from '#core/cake'
 import { startingDecoration } from '#core/commission'
 import { meshesOf } from '#core/decoration'
-import { type Mesh, type Plant, techniqueOf } from '#core/technique'
+import type { Drawn } from '#core/draw'
+import { paperOf } from '#core/material'
+import { type Plant, techniqueOf } from '#core/technique'
 
 /** Blooms look a little up, branches grow upwards; both face whoever looks. */
 const LOOKS = {
@@ -11,12 +13,12 @@ const LOOKS = {
 const SEED = 41
 
 /** A plant by itself, as its technique makes it. */
-export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
+export function plantDrawn({ id, technique, parameters, colour }: Plant): Drawn {
   const base = startingDecoration(id, technique, [roundTier('none', 200, 100)])
   const run = { heart: colour, tail: colour, steps: 1 }
   const decoration = { ...base, colour: run, parameters: { ...base.parameters, ...parameters } } as typeof base
   const pose = LOOKS[techniqueOf(technique).gathers?.kind ?? 'bloom']
-  return meshesOf(
+  const [mesh] = meshesOf(
     decoration,
     [
       {
@@ -37,5 +39,6 @@ export function plantMesh({ id, technique, parameters, colour }: Plant): Mesh {
       },
     ],
     [],
-  )[0]!
+  )
+  return { mesh: mesh!, colour, isFilm: paperOf(base.paper).kind === 'film' }
 }

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { flatStand, viewAt, type Look, type Room, type Solid, type Window } from '#core/draw'
+import { pointsOf } from './shapePaint'
+import { useLevel } from './render/level'
+import type { StandRenderer } from './render/standRenderer'
+
+/** The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. */
+const props = defineProps<{
+  solids: readonly Solid[]
+  look: Look
+  window: Window
+  room: Room
+  isNeutral: boolean
+}>()
+
+const canvas = ref<HTMLCanvasElement | null>(null)
+const { width, height } = useElementSize(canvas)
+const renderer = shallowRef<StandRenderer | null>(null)
+const isFlat = ref(false)
+/** Whether what is seen is what was asked for, in full. */
+const isDrawn = ref(false)
+const { level, density, begin, took } = useLevel()
+
+const RESTED_MS = 160
+let frame = 0
+let rest = 0
+let wanted: 'moving' | 'still' | null = null
+let shown: readonly Solid[] | null = null
+
+const scaleOf = (isStill: boolean): number =>
+  (window.devicePixelRatio || 1) * (isStill && level.value !== 'small' ? 1 : density.value)
+
+function paint(): void {
+  frame = 0
+  if (!renderer.value || !wanted || width.value === 0) return
+  const isStill = wanted === 'still'
+  wanted = null
+  if (shown !== props.solids) {
+    renderer.value.show(props.solids)
+    shown = props.solids
+  }
+  const isFull = level.value === 'full' || (isStill && level.value === 'resting')
+  const scale = scaleOf(isStill || level.value === 'full')
+  const began = performance.now()
+  renderer.value.draw({
+    look: props.look,
+    window: props.window,
+    room: props.room,
+    width: Math.max(1, Math.round(width.value * scale)),
+    height: Math.max(1, Math.round(height.value * scale)),
+    fullness: isFull ? 'full' : 'plain',
+    isNeutral: props.isNeutral,
+  })
+  void renderer.value.finished().then(() => {
+    took(performance.now() - began, isFull)
+    if (isStill || level.value === 'full') isDrawn.value = wanted === null
+    if (wanted && !frame) frame = window.requestAnimationFrame(paint)
+  })
+}
+
+/** Draws once a frame at most, however much has changed, and no second picture while one is being drawn. */
+function ask(kind: 'moving' | 'still'): void {
+  isDrawn.value = false
+  wanted = kind
+  if (!frame && !renderer.value?.isBusy()) frame = window.requestAnimationFrame(paint)
+}
+
+function moved(): void {
+  ask('moving')
+  window.clearTimeout(rest)
+  rest = window.setTimeout(() => ask('still'), RESTED_MS)
+}
+
+watch([() => props.look, () => props.window, width, height], moved)
+watch([() => props.solids, () => props.isNeutral], () => ask('still'))
+
+onMounted(async () => {
+  // What draws is loaded after the figures are on the screen.
+  const { createStandRenderer } = await import('./render/standRenderer')
+  renderer.value = canvas.value && createStandRenderer(canvas.value)
+  if (!renderer.value) {
+    isFlat.value = true
+    isDrawn.value = true
+    return
+  }
+  begin(renderer.value.isSoftware)
+  ask('still')
+})
+onBeforeUnmount(() => {
+  window.cancelAnimationFrame(frame)
+  window.clearTimeout(rest)
+  renderer.value?.dispose()
+})
+</script>
+
+<template>
+  <div class="absolute inset-0" :data-drawn="isDrawn ? 'yes' : 'no'" :data-level="level" data-testid="stand-drawn">
+    <svg
+      v-if="isFlat"
+      class="pointer-events-none h-full w-full"
+      :viewBox="`${props.window.left} ${props.window.top} ${props.window.width} ${props.window.height}`"
+      aria-hidden="true"
+    >
+      <polygon
+        v-for="patch in flatStand(solids, viewAt(look))"
+        :key="patch.id"
+        :points="pointsOf(patch.outline)"
+        :fill="patch.colour"
+        stroke="var(--ink-soft)"
+        stroke-width="0.4"
+      />
+    </svg>
+    <canvas v-else ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
+    <p v-if="isFlat" class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
+      Drawn flat: this browser shows nothing in depth.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { Box, Image } from '@lucide/vue'
+import { ref } from 'vue'
+import type { Box as TravelBox } from '#core/cake'
+import type { Look, Room, Solid, Window } from '#core/draw'
+import { download, fileNameFor } from '~/files/download'
+import { PICTURE_WIDTHS, standPng } from '~/files/standPictures'
+import { namedSolids } from './namedSolids'
+import { usePlanned } from '~/composables/planned'
+
+/** What is seen as a picture, and the cake as a file in depth. */
+const props = defineProps<{
+  solids: readonly Solid[]
+  look: Look
+  window: Window
+  room: Room
+  box: TravelBox
+  footMm: number
+}>()
+const { commission, option, plan } = usePlanned()
+const width = ref<(typeof PICTURE_WIDTHS)[number]>(PICTURE_WIDTHS[1])
+const withBox = ref(false)
+const said = ref('')
+
+async function savePicture(): Promise<void> {
+  const { look, window, room, solids } = props
+  const height = Math.round((width.value * window.height) / window.width)
+  const wish = { content: 'saved', solids: () => solids, look, window, room, width: width.value, height }
+  const picture = await standPng(wish, withBox.value ? { size: props.box, footMm: props.footMm } : null)
+  said.value = picture ? '' : 'This browser draws nothing in depth, so there is no picture to save.'
+  if (picture) download(picture, fileNameFor(commission.value.brief.name, '.png'))
+}
+
+async function saveSolid(): Promise<void> {
+  const { glbOf } = await import('./render/exportGlb')
+  const made = await glbOf(commission.value.brief.name, namedSolids(props.solids, option.value, plan.value))
+  download(made, fileNameFor(commission.value.brief.name, '.glb'))
+}
+</script>
+
+<template>
+  <div class="no-print flex flex-wrap items-center justify-center gap-x-4 gap-y-1 pb-2 text-[0.9rem]">
+    <label class="flex items-center gap-1.5"
+      >Picture
+      <select v-model="width" class="field min-h-9 w-auto" aria-label="Width of the picture">
+        <option v-for="each in PICTURE_WIDTHS" :key="each" :value="each">{{ each }} pixels wide</option>
+      </select></label
+    >
+    <label class="flex items-center gap-1.5"
+      ><input v-model="withBox" type="checkbox" class="size-4.5 accent-(--go)" /> with its box</label
+    >
+    <button type="button" class="button min-h-9" data-testid="save-picture" @click="savePicture">
+      <Image class="size-4.5" aria-hidden="true" />Save this view
+    </button>
+    <button
+      type="button"
+      class="button min-h-9"
+      data-testid="save-solid"
+      title="A .glb file, one unit a metre"
+      @click="saveSolid"
+    >
+      <Box class="size-4.5" aria-hidden="true" />Save in depth
+    </button>
+    <p v-if="said" role="status" class="w-full text-center text-stop">{{ said }}</p>
+  </div>
+</template>
