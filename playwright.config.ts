@@ -3,6 +3,25 @@ import { defineConfig } from '@playwright/test'
 const port = Number(process.env.LAMELLON_TEST_PORT ?? 4399)
 const isBench = process.env.LAMELLON_BENCH === 'yes'
 
+/** The browser, and what it draws with. */
+const chromium = (...drawing: readonly string[]) => ({
+  launchOptions: {
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+      ...drawing,
+    ],
+  },
+})
+const flat = chromium('--disable-gpu')
+/** In depth, without a graphics card. */
+const inDepth = chromium('--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader')
+const ABOUT_THE_STAND = '**/stand.spec.ts'
+
 export default defineConfig({
   testDir: isBench ? 'bench' : 'tests',
   testMatch: isBench ? '**/*.browser.ts' : '**/*.spec.ts',
@@ -20,18 +39,14 @@ export default defineConfig({
     locale: 'en-GB',
     acceptDownloads: true,
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
-    },
   },
+  // Most tests go without graphics: the cake is drawn flat, and all else works. Those of the stand draw it in depth.
+  projects: isBench
+    ? [{ name: 'bench', use: inDepth }]
+    : [
+        { name: 'studio', testIgnore: ABOUT_THE_STAND, use: flat },
+        { name: 'stand', testMatch: ABOUT_THE_STAND, use: inDepth },
+      ],
   webServer: {
     command: 'node .output/server/index.mjs',
     url: `http://127.0.0.1:${port}`,

@@ -76,9 +76,10 @@ const views = [
     name: 'shelf',
     path: '/shelf',
     size: LAPTOP,
-    then: (page) => page.getByTestId('shelf').locator('svg').first().waitFor(),
+    then: (page) => page.getByTestId('shelf').locator('img').first().waitFor(),
   },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
+  { name: 'stand', path: '/arrange', size: LAPTOP, then: (page) => page.keyboard.press('f') },
   { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
 ]
 
@@ -90,7 +91,10 @@ const browser = await chromium.launch({
   executablePath: findChromium(),
   args: [
     '--no-sandbox',
-    '--disable-gpu',
+    // The stand is drawn in depth without a graphics card.
+    '--use-gl=angle',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
@@ -106,6 +110,8 @@ try {
     await page.getByTestId('tally-warnings').waitFor()
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
+    // All that is drawn in depth is as it will stay.
+    await page.waitForFunction(() => !document.querySelector('[data-drawn=no]'))
     await page.waitForTimeout(400)
     await page.screenshot({ path: join(folder, `${name}.png`) })
     console.log(join(given, `${name}.png`))

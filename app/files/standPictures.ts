@@ -8,7 +8,12 @@ export const PICTURE_WIDTHS = [1000, 2000, 3000] as const
 const PAPER = '#f6efe3'
 const INK = '#6d6257'
 
-function strokeEdges(context: CanvasRenderingContext2D, edges: readonly BoxEdge[], window: Window, scale: number): void {
+function strokeEdges(
+  context: CanvasRenderingContext2D,
+  edges: readonly BoxEdge[],
+  window: Window,
+  scale: number,
+): void {
   context.strokeStyle = INK
   context.lineWidth = Math.max(1, 1.2 * scale)
   context.setLineDash([4 * scale, 5 * scale])

@@ -2,7 +2,7 @@
 import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
-import { AWAY_MM, FRONT_DOWN_DEG, type Look } from '#core/draw'
+import { AWAY_MM, FRONT_DOWN_DEG, type Viewpoint } from '#core/draw'
 import type { Plan } from '#core/plan'
 import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
@@ -18,7 +18,7 @@ import { useStudio } from '~/stores/studio'
 /** Every technique on a tier and flat, for looking at them side by side. */
 const studio = useStudio()
 const ROOM = { outMm: 125, upMm: 190, belowMm: 10 }
-const LOOK: Look = { turnDeg: 12, downDeg: FRONT_DOWN_DEG, aimMm: 90, awayMm: AWAY_MM }
+const LOOK: Viewpoint = { turnDeg: 12, downDeg: FRONT_DOWN_DEG, aimMm: 90, awayMm: AWAY_MM }
 const VIEW = { left: -135, top: -130, width: 270, height: 262 }
 const MOST_PIECES = 2
 

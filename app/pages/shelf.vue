@@ -118,7 +118,7 @@ async function bringBack(): Promise<void> {
             v-bind="wholeCake(cakeRoom(known[each.id]!.commission, known[each.id]!.plan))"
             :scene="sceneOf(chosenOption(known[each.id]!.commission), known[each.id]!.plan)"
             :pixels="220"
-            says=""
+            :says="`${each.name} on its stand`"
           />
         </button>
         <div class="min-w-0">

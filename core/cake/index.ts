@@ -34,6 +34,7 @@ export {
 export { flatSides, type FlatSide } from './faces'
 export { oneBeside } from './beside'
 export { firstPile, leanDeg, pilesIn, pilesOf, stackHeightMm, stackTiers, tierAt, tierOn, tierWords } from './stack'
+export { portionsOf } from './portions'
 export { sectionAt, type StandingTier } from './standing'
 export { supportsOf, type Support } from './support'
 export {

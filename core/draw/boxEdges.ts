@@ -1,5 +1,5 @@
 import type { Point, Point3 } from '../geometry'
-import { viewAt, type Look } from './look'
+import { viewAt, type Viewpoint } from './viewpoint'
 
 export type BoxEdge = {
   readonly id: string
@@ -17,7 +17,7 @@ const DIRECTIONS = [1, 2, 4] as const
 export function boxEdges(
   { widthMm, depthMm, heightMm }: { readonly widthMm: number; readonly depthMm: number; readonly heightMm: number },
   footMm: number,
-  look: Look,
+  look: Viewpoint,
 ): readonly BoxEdge[] {
   const at = (corner: number): Point3 => [
     (corner & 1 ? 1 : -1) * (widthMm / 2),

@@ -1,6 +1,6 @@
 import { extentMm, sectionAt, stackHeightMm, type Board, type StandingTier } from '../cake'
 import type { Point } from '../geometry'
-import { viewAt, type Look } from './look'
+import { viewAt, type Viewpoint } from './viewpoint'
 
 /**
  * A dimension line on the picture of the stand: its ends, y up, the length it gives, and where its figure is written.
@@ -21,7 +21,7 @@ const STEEP_DEG = 55
  * Heights of tiers and spacers at the right, the whole at the left, widths as seen at each foot.
  * Heights are drawn where their edges are seen; the figures are the true ones.
  */
-export function dimensionsOf(stack: readonly StandingTier[], board: Board, look: Look): readonly Dimension[] {
+export function dimensionsOf(stack: readonly StandingTier[], board: Board, look: Viewpoint): readonly Dimension[] {
   const { turnDeg } = look
   const view = viewAt(look)
   const widths = stack.map((tier) => {

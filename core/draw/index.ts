@@ -1,7 +1,7 @@
 export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines, sheetOutline } from './cutSheetPicture'
 export { dishLabels, type DishLabel } from './dishLabels'
 export { rulerShapes } from './ruler'
-export { darken, lighten } from './shading'
+export { darken, lighten, lightOf } from './shading'
 export { drawnSolid, standSolids, type Drawn, type StandScene } from './standSolids'
 export type { Matter, Solid, SolidPart } from './solid'
 export { SHADE } from './tierSolid'
@@ -18,11 +18,11 @@ export {
   viewMatrix,
   windowAround,
   windowOf,
-  type Look,
+  type Viewpoint,
   type Matrix,
   type Room,
   type Window,
-} from './look'
+} from './viewpoint'
 export type { Fade, Picture, Shape } from './shape'
 export { boxEdges, type BoxEdge } from './boxEdges'
 export { dimensionsOf } from './dimensions'

@@ -7,7 +7,10 @@ import { addBall, addTube, partBuilder, smoothPart, type Face, type Matter, type
 /** Film lets light through and shines where it is wet-set; wafer is matt, and shows a little light at its edge. */
 export const FILM: Matter = { name: 'rice film', gloss: 0.55, thin: 1, texture: 'smooth' }
 export const WAFER: Matter = { name: 'wafer paper', gloss: 0.05, thin: 0.45, texture: 'smooth' }
-const WIRE: Matter = { name: 'edges and wires', gloss: 0.1, thin: 0.2, texture: 'smooth' }
+const WIRE: Matter = { name: 'wires and lines', gloss: 0.1, thin: 0.2, texture: 'smooth' }
+const EDGE: Matter = { ...WIRE, name: 'edges and folds' }
+/** Lines finer than this are edges and folds. */
+const FINE_MM = 1.4
 const BEAD: Matter = { name: 'beads', gloss: 0.9, thin: 0, texture: 'smooth' }
 const DULL_BEAD: Matter = { name: 'centres', gloss: 0.08, thin: 0.1, texture: 'smooth' }
 
@@ -61,10 +64,10 @@ function partsOf({ faces, lines, beads = [] }: Mesh, colour: string, matter: Mat
     faces.flatMap((face) => facesOf(face, colour, cover)),
     matter,
   )
-  const wires = partBuilder(WIRE)
+  const [wires, edges] = [partBuilder(WIRE), partBuilder(EDGE, true)]
   for (const { points, widthMm, light, opacity, tint } of lines)
-    addTube(wires, points, widthMm / 2, shaded(tint ?? colour, light * opacity))
+    addTube(widthMm < FINE_MM ? edges : wires, points, widthMm / 2, shaded(tint ?? colour, light * opacity))
   const [shining, dull] = [partBuilder(BEAD), partBuilder(DULL_BEAD)]
   for (const { at, radiusMm, tint, shine } of beads) addBall(shine > 0 ? shining : dull, at, radiusMm, tint)
-  return [sheets, wires.made(), shining.made(), dull.made()].filter(({ corners }) => corners.length > 0)
+  return [sheets, wires.made(), edges.made(), shining.made(), dull.made()].filter(({ corners }) => corners.length > 0)
 }

@@ -1,5 +1,5 @@
 import { convexHull, type Point } from '../geometry'
-import type { View } from './look'
+import type { View } from './viewpoint'
 import type { Solid } from './solid'
 import { SHADE } from './tierSolid'
 

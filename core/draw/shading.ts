@@ -49,3 +49,9 @@ export function parsedColour(hex: string): readonly [number, number, number] {
   parsed.set(hex, bytes)
   return bytes
 }
+
+/** A byte of a screen colour as light, 0 to 1. IEC 61966-2-1. */
+export function lightOf(byte: number): number {
+  const share = byte / 255
+  return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
+}

@@ -19,6 +19,8 @@ export type SolidPart = {
   readonly normals: Float32Array
   readonly colours: Uint8Array
   readonly corners: Uint32Array
+  /** So thin that it is left out while the stand moves. */
+  readonly isFine: boolean
 }
 
 /** One thing on the stand, that can be touched and named. `kind` and `index` say which of the plan's it is. */
@@ -95,7 +97,7 @@ export function smoothPart(faces: readonly Face[], matter: Matter): SolidPart {
 }
 
 /** Gathers corners and triangles; corners alike in place, normal and colour are kept once. */
-export function partBuilder(matter: Matter) {
+export function partBuilder(matter: Matter, isFine = false) {
   const [positions, normals, colours, corners]: [number[], number[], number[], number[]] = [[], [], [], []]
   const known = new Map<string, number>()
   return {
@@ -119,6 +121,7 @@ export function partBuilder(matter: Matter) {
       normals: Float32Array.from(normals),
       colours: Uint8Array.from(colours),
       corners: Uint32Array.from(corners),
+      isFine,
     }),
   }
 }

@@ -1,13 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dimensionsOf, guideSheet, straightMm, touchedAt, viewAt, type Look } from '.'
+import { dimensionsOf, guideSheet, straightMm, touchedAt, viewAt, type Viewpoint } from '.'
 import { anyTier } from '../../tests/any/anyTier'
-import { areaMm2, roundTier, scallopGuide, stackTiers, wallPoint, type Board, type Tier } from '../cake'
+import { roundTier, scallopGuide, stackTiers, wallPoint, type Board, type Tier } from '../cake'
+import { areaMm2 } from '../cake/shape'
 import { chosenOption } from '../commission'
 import { demoCommission, demoWorkshop } from '../demo'
 import { convexHull, isInside, type Point3 } from '../geometry'
 import { derivePlan } from '../plan'
-import { fitted, nearer, projectionMatrix, sightLine, viewMatrix, windowOf, type Matrix } from './look'
+import { fitted, nearer, projectionMatrix, sightLine, viewMatrix, windowOf, type Matrix } from './viewpoint'
 import { FILM, meshParts, WAFER } from './meshSolid'
 import { flatStand, outlineSeen } from './outlineSeen'
 import { addBall, addTube, partBuilder, smoothPart, type Face, type SolidPart } from './solid'
@@ -21,7 +22,7 @@ const two = stackOf(roundTier('low', 200, 100), {
   spacer: { heightMm: 20, acrossMm: 60 },
 })
 const turns = fc.integer({ min: -180, max: 180 })
-const FRONT: Look = { turnDeg: 0, downDeg: 10, aimMm: 100, awayMm: 2600 }
+const FRONT: Viewpoint = { turnDeg: 0, downDeg: 10, aimMm: 100, awayMm: 2600 }
 const aLook = fc.record({
   turnDeg: turns,
   downDeg: fc.integer({ min: 0, max: 90 }),
@@ -254,7 +255,7 @@ describe('what is touched', () => {
     isFilm: false,
   })
   const solids = standSolids({ ...bare(two), elements: [disc(-80), disc(80)] })
-  const metAt = (point: Point3, look: Look): string | undefined =>
+  const metAt = (point: Point3, look: Viewpoint): string | undefined =>
     metBy(sightLine(viewAt(look)(point), look), solids)?.solid.id
   it('is hidden by the tier before it, and met from behind and from above', () => {
     expect(metAt([0, -80, 140], FRONT)).toBe('element-0')

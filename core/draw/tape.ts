@@ -1,7 +1,7 @@
 import { isWithin, sectionAt, wallPoint, type StandingTier } from '../cake'
 import type { Spot } from '../compose'
 import { add, outward, scale, type Point, type Point3 } from '../geometry'
-import { sightLine, viewAt, type Look } from './look'
+import { sightLine, viewAt, type Viewpoint } from './viewpoint'
 
 /** A point of the cake under a place of its picture. */
 export type Touched = { readonly point: Point3; readonly tier: number; readonly on: 'side' | 'top' }
@@ -13,7 +13,7 @@ const EDGE_MM = 2
  * What lies under a place of the picture (y up, mm): the first point of a tier on the line of sight; null beside the
  * cake.
  */
-export function touchedAt(stack: readonly StandingTier[], look: Look, place: Point): Touched | null {
+export function touchedAt(stack: readonly StandingTier[], look: Viewpoint, place: Point): Touched | null {
   const { from, along } = sightLine(place, look)
   const far = Math.hypot(from[0], from[1], from[2] - look.aimMm)
   const pointAt = (distance: number): Point3 => add(from, scale(along, distance))
@@ -44,7 +44,7 @@ export const straightMm = (one: Point3, other: Point3): number =>
   Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
 
 /** The place of the cake under a place of its picture, as compositions reckon it; null beside the cake. */
-export function spotAt(stack: readonly StandingTier[], look: Look, place: Point): Spot | null {
+export function spotAt(stack: readonly StandingTier[], look: Viewpoint, place: Point): Spot | null {
   const touched = touchedAt(stack, look, place)
   if (!touched) return null
   const { middle, topMm } = stack[touched.tier]!
@@ -70,7 +70,7 @@ export function pointOfSpot(
 }
 
 /** Whether a place of the cake faces the viewer. */
-export function facesViewer(spot: Spot, stack: readonly StandingTier[], look: Look): boolean {
+export function facesViewer(spot: Spot, stack: readonly StandingTier[], look: Viewpoint): boolean {
   if (spot.on === 'top') return true
   const view = viewAt({ ...look, awayMm: null })
   return view(outward(wallPoint(stack[spot.tier]!, spot.angleDeg, spot.heightMm).facingDeg)).near > view([0, 0, 0]).near

@@ -71,6 +71,14 @@ function roundedRings(
   return [ringOf(shape, insetAt(footMm), turnDeg, middle, footMm), ...edge]
 }
 
+/** How a shade fades from where something stands to its end. */
+const FADES = [
+  { at: 0, share: 1 },
+  { at: 0.3, share: 0.45 },
+  { at: 0.62, share: 0.13 },
+  { at: 1, share: 0 },
+] as const
+
 /** Where something stands it darkens what it stands on. */
 function contactPart(
   { shape, turnDeg, middle }: Pick<StandingTier, 'shape' | 'turnDeg' | 'middle'>,
@@ -85,24 +93,29 @@ function contactPart(
     inner.map(({ x, y }) => [x, y, heightMm]),
   )
   const up: Point3 = [0, 0, 1]
-  const corners = inner.map(({ x, y }, at) => [
-    shade.corner([x, y, heightMm], up, SHADE_COLOUR, cover),
-    shade.corner(outer[at]!, up, SHADE_COLOUR, 0),
-  ])
-  corners.forEach(([near, far], at) => {
-    const [nextNear, nextFar] = corners[(at + 1) % corners.length]!
-    shade.triangle([near!, far!, nextFar!])
-    shade.triangle([near!, nextFar!, nextNear!])
+  const rings = FADES.map(({ at, share }) =>
+    inner.map(({ x, y }, index) => {
+      const [ox, oy] = outer[index]!
+      return shade.corner([x + (ox - x) * at, y + (oy - y) * at, heightMm], up, SHADE_COLOUR, cover * share)
+    }),
+  )
+  rings.slice(1).forEach((far, ring) => {
+    const near = rings[ring]!
+    near.forEach((corner, at) => {
+      const next = (at + 1) % near.length
+      shade.triangle([corner, far[at]!, far[next]!])
+      shade.triangle([corner, far[next]!, near[next]!])
+    })
   })
   return shade.made()
 }
 
 /** Shades lie this far above what they fall on, mm. */
 const ABOVE_MM = 0.4
-const CONTACT_MM = 15
-const CONTACT_COVER = 0.34
-const TABLE_SHADE_MM = 70
-const TABLE_COVER = 0.3
+const CONTACT_MM = 20
+const CONTACT_COVER = 0.42
+const TABLE_SHADE_MM = 60
+const TABLE_COVER = 0.34
 
 const boardShape = ({ outline, acrossMm }: Board): Section =>
   outline === 'round' ? roundShape(acrossMm) : { kind: 'square', sideMm: acrossMm, cornerMm: 2 }

@@ -1,5 +1,5 @@
 import { add, cross, dot, scale, type Point3 } from '../geometry'
-import type { Sight } from './look'
+import type { Sight } from './viewpoint'
 import type { Solid, SolidPart } from './solid'
 import { SHADE } from './tierSolid'
 

@@ -11,7 +11,7 @@ import { rectangle, type Point3 } from '../geometry'
 import { between, derive, found, seededStream } from '../quantity'
 import { defineTechnique } from './define'
 import { chosen } from './chosen'
-import type { MeshLine } from './mesh'
+import type { MeshFace, MeshLine } from './mesh'
 import { STANDARD_SPARES } from './flat'
 import { frameOf } from './frame'
 import { fixed } from './step'
@@ -28,6 +28,9 @@ const STARTING: z.infer<typeof parameters> = { seenMm: 46, strips: 10, stripWidt
 /** The longest strip runs round the outermost arc, this many times the seen size, and is held at both ends. */
 const ARC_PER_SEEN = 2.2
 const HELD_MM = 12
+
+/** Strips are glued on by their edge. */
+const OFF_WALL_MM = 0.5
 
 export const stripScroll = defineTechnique({
   id: 'stripScroll',
@@ -110,28 +113,33 @@ export const stripScroll = defineTechnique({
   ],
   holdingParts: () => [{ id: 'pick', name: 'picks that hold scrolls while the gel sets', perElement: 1 }],
 
-  draw: ({ seenMm, strips }, element, wall) => {
+  draw: ({ seenMm, strips, stripWidthMm }, element, wall) => {
     const stream = seededStream(element.seed)
     const reach = seenMm * element.size
     const at = frameOf({ ...element, rollDeg: element.rollDeg + between(stream, -8, 8) }, wall)
-    const arcOf = (strip: number): readonly Point3[] => {
+    const arcOf = (strip: number, off: number): readonly Point3[] => {
       const share = (strip + 1) / strips
       const radius = (reach / 2) * (0.24 + 0.76 * share)
       const sweep = ((300 - 80 * share) * Math.PI) / 180
       return Array.from({ length: 19 }, (_, step) => {
         const angle = -Math.PI / 2 + (sweep * step) / 18
-        return at(radius * Math.cos(angle), radius * (1 + Math.sin(angle)), 2.5 + 2 * share)
+        return at(radius * Math.cos(angle), radius * (1 + Math.sin(angle)), off)
       })
     }
+    const wound = Array.from({ length: strips }, (_, strip) => {
+      const out = OFF_WALL_MM + stripWidthMm * (0.85 + (0.15 * (strip + 1)) / strips)
+      return { foot: arcOf(strip, OFF_WALL_MM), edge: arcOf(strip, out) }
+    })
     return {
-      faces: [],
-      lines: Array.from({ length: strips }, (_, strip): readonly MeshLine[] => {
-        const points = arcOf(strip)
-        return [
-          { points, widthMm: 1.9, light: -0.32, opacity: 0.5 },
-          { points, widthMm: 1.1, light: 0.34, opacity: 1, edge: true },
-        ]
-      }).flat(),
+      // Strips stand on their edge: from the front only that is seen.
+      faces: wound.flatMap(({ foot, edge }) =>
+        foot.slice(1).map((low, step): MeshFace => ({
+          points: [foot[step]!, low, edge[step + 1]!, edge[step]!],
+          opacity: 1,
+          light: 0,
+        })),
+      ),
+      lines: wound.map(({ edge }): MeshLine => ({ points: edge, widthMm: 1, light: 0.34, opacity: 1, edge: true })),
     }
   },
 })

@@ -89,6 +89,7 @@ function name(event: Event): void {
       <Copy class="size-4" aria-hidden="true" />Copy and vary
     </button>
     <IconButton v-if="commission.options.length > 1" :icon="Trash2" says="Remove this option" @click="remove" />
+    <NuxtLink to="/proposal" class="button min-h-9 px-3" data-testid="proposal">For the client</NuxtLink>
     <NuxtLink v-if="commission.options.length > 1" to="/compare" class="button min-h-9 px-3" data-testid="compare"
       ><GalleryHorizontalEnd class="size-4" aria-hidden="true" />Compare</NuxtLink
     >

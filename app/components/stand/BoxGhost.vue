@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { boxEdges, type Look } from '#core/draw'
+import { boxEdges, type Viewpoint } from '#core/draw'
 
 /** The box that the cake travels in, as dotted edges: those behind the cake, or those before it. */
 const props = defineProps<{
   box: { readonly widthMm: number; readonly depthMm: number; readonly heightMm: number }
   footMm: number
-  look: Look
+  look: Viewpoint
   perPixel: number
   fits: boolean
   side: 'behind' | 'before'

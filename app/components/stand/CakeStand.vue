@@ -13,7 +13,7 @@ import {
   touchedAt,
   viewAt,
   windowOf,
-  type Look,
+  type Viewpoint,
   type Room,
   type Solid,
   type StandScene,
@@ -43,12 +43,12 @@ const studio = useStudio()
 const preferences = usePreferences()
 const lit = useLit()
 const { turnDeg, downDeg, times, moved } = useLook()
-const { dimensionsShown, measuring, ends, measuredMm, isLarge, putTape } = useStandTools()
+const { dimensionsShown, measuring, ends, measuredMm, isLarge, boxShown, putTape } = useStandTools()
 const frame = ref<HTMLElement | null>(null)
 const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(frame)
 
-const MARGIN_MM = 26
+const MARGIN_MM = 14
 
 const shown = computed(() =>
   studio.commission && studio.plan
@@ -74,13 +74,13 @@ const solids = computedAsync<readonly Solid[]>(async () => {
   await new Promise((resolve) => window.setTimeout(resolve))
   return value ? standSolids(value) : []
 }, [])
-const box = computed(() => shown.value?.commission.brief.box)
+const box = computed(() => (boxShown.value ? shown.value?.commission.brief.box : undefined))
 const footMm = computed(() => -(shown.value?.option.cake.board.thicknessMm ?? 0))
 const cake = computed<Room>((before) => {
   const room = shown.value ? cakeRoom(shown.value.commission, shown.value.plan) : { outMm: 1, upMm: 1, belowMm: 0 }
   return before && (Object.keys(room) as (keyof Room)[]).every((key) => before[key] === room[key]) ? before : room
 })
-const look = computed<Look>(() => ({
+const look = computed<Viewpoint>(() => ({
   turnDeg: turnDeg.value,
   downDeg: downDeg.value,
   aimMm: cake.value.upMm / 2,
@@ -245,7 +245,7 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
         </p>
       </template>
     </div>
-    <StandPictures v-if="isLarge && box && shown" :solids :look :window="view" :room="cake" :box :foot-mm />
+    <StandPictures v-if="isLarge && shown" :solids :look :window="view" :room="cake" :foot-mm />
     <StandBar />
   </div>
 </template>

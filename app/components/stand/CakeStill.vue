@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { standSolids, type Look, type Room, type StandScene, type Window } from '#core/draw'
+import { standSolids, type Viewpoint, type Room, type StandScene, type Window } from '#core/draw'
 import { sceneContent } from './contentOf'
 import StillPicture from './StillPicture.vue'
 
 /** A still picture of a cake, as wide as there is room. `pixels` is how wide it is drawn. */
 const props = withDefaults(
-  defineProps<{ scene: StandScene; look: Look; window: Window; room: Room; says: string; pixels?: number }>(),
+  defineProps<{ scene: StandScene; look: Viewpoint; window: Window; room: Room; says: string; pixels?: number }>(),
   { pixels: 420 },
 )
 const wish = computed(() => ({

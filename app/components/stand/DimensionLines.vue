@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dimensionsOf, type Look, type StandScene } from '#core/draw'
+import { dimensionsOf, type Viewpoint, type StandScene } from '#core/draw'
 import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 
-const props = defineProps<{ scene: StandScene; look: Look; perPixel: number }>()
+const props = defineProps<{ scene: StandScene; look: Viewpoint; perPixel: number }>()
 
 const preferences = usePreferences()
 const lines = computed(() => dimensionsOf(props.scene.stack, props.scene.board, props.look))

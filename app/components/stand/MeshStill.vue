@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { drawnSolid, FRONT_DOWN_DEG, windowAround, type Look, type Room, type Solid } from '#core/draw'
+import { drawnSolid, FRONT_DOWN_DEG, windowAround, type Viewpoint, type Room, type Solid } from '#core/draw'
 import type { Mesh } from '#core/technique'
 import { drawnContent } from './contentOf'
 import StillPicture from './StillPicture.vue'
@@ -13,7 +13,7 @@ const props = withDefaults(
 
 const MARGIN = 0.06
 /** An element alone is drawn to scale: it is compared with the pieces it is made of. */
-const LOOK: Look = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 0, awayMm: null }
+const LOOK: Viewpoint = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 0, awayMm: null }
 
 /** How far the element rooms, wherever on a cake it was made for. */
 function roomOf({ parts }: Solid): Room {

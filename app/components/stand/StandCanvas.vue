@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { flatStand, viewAt, type Look, type Room, type Solid, type Window } from '#core/draw'
+import { flatStand, viewAt, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
 import { pointsOf } from './shapePaint'
 import { useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
@@ -9,7 +9,7 @@ import type { StandRenderer } from './render/standRenderer'
 /** The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. */
 const props = defineProps<{
   solids: readonly Solid[]
-  look: Look
+  look: Viewpoint
   window: Window
   room: Room
   isNeutral: boolean
@@ -51,6 +51,7 @@ function paint(): void {
     width: Math.max(1, Math.round(width.value * scale)),
     height: Math.max(1, Math.round(height.value * scale)),
     fullness: isFull ? 'full' : 'plain',
+    isMoving: !isStill && !isFull,
     isNeutral: props.isNeutral,
   })
   void renderer.value.finished().then(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Spot } from '#core/compose'
-import { facesViewer, pointOfSpot, spotAt, viewAt, type Look } from '#core/draw'
+import { facesViewer, pointOfSpot, spotAt, viewAt, type Viewpoint } from '#core/draw'
 import type { Point } from '#core/geometry'
 import { useArranging } from '~/components/arrange/arranging'
 import { arrowMove } from '~/components/arrange/arrowKeys'
@@ -12,7 +12,7 @@ import HandlePoint from '~/components/arrange/HandlePoint.vue'
  * drawing is under a pointer.
  */
 const props = defineProps<{
-  look: Look
+  look: Viewpoint
   perPixel: number
   placeUnder: (at: { clientX: number; clientY: number }) => Point | null
 }>()

@@ -1,32 +1,34 @@
 <script setup lang="ts">
 import { Box, Image } from '@lucide/vue'
 import { ref } from 'vue'
-import type { Box as TravelBox } from '#core/cake'
-import type { Look, Room, Solid, Window } from '#core/draw'
+import type { Viewpoint, Room, Solid, Window } from '#core/draw'
 import { download, fileNameFor } from '~/files/download'
 import { PICTURE_WIDTHS, standPng } from '~/files/standPictures'
+import { useStandTools } from './standTools'
 import { namedSolids } from './namedSolids'
 import { usePlanned } from '~/composables/planned'
 
 /** What is seen as a picture, and the cake as a file in depth. */
 const props = defineProps<{
   solids: readonly Solid[]
-  look: Look
+  look: Viewpoint
   window: Window
   room: Room
-  box: TravelBox
   footMm: number
 }>()
 const { commission, option, plan } = usePlanned()
 const width = ref<(typeof PICTURE_WIDTHS)[number]>(PICTURE_WIDTHS[1])
-const withBox = ref(false)
+const { boxShown } = useStandTools()
 const said = ref('')
 
 async function savePicture(): Promise<void> {
   const { look, window, room, solids } = props
   const height = Math.round((width.value * window.height) / window.width)
   const wish = { content: 'saved', solids: () => solids, look, window, room, width: width.value, height }
-  const picture = await standPng(wish, withBox.value ? { size: props.box, footMm: props.footMm } : null)
+  const picture = await standPng(
+    wish,
+    boxShown.value ? { size: commission.value.brief.box, footMm: props.footMm } : null,
+  )
   said.value = picture ? '' : 'This browser draws nothing in depth, so there is no picture to save.'
   if (picture) download(picture, fileNameFor(commission.value.brief.name, '.png'))
 }
@@ -47,7 +49,7 @@ async function saveSolid(): Promise<void> {
       </select></label
     >
     <label class="flex items-center gap-1.5"
-      ><input v-model="withBox" type="checkbox" class="size-4.5 accent-(--go)" /> with its box</label
+      ><input v-model="boxShown" type="checkbox" class="size-4.5 accent-(--go)" /> with its box</label
     >
     <button type="button" class="button min-h-9" data-testid="save-picture" @click="savePicture">
       <Image class="size-4.5" aria-hidden="true" />Save this view

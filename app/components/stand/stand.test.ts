@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, nextTick } from 'vue'
 import { choosing, chosenOption } from '#core/commission'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { AWAY_MM, dimensionsOf, FRONT_DOWN_DEG, nearer, standSolids, type Look } from '#core/draw'
+import { AWAY_MM, dimensionsOf, FRONT_DOWN_DEG, nearer, standSolids, type Viewpoint } from '#core/draw'
 import { createPlanner } from '#core/plan'
 import { usePreferences } from '~/stores/preferences'
 import CakeStill from './CakeStill.vue'
@@ -20,7 +20,7 @@ import { cakeRoom, sceneOf } from './standScene'
 import { useStandTools } from './standTools'
 import { roomForAll, wholeCake } from './wholeCake'
 
-const FRONT: Look = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 190, awayMm: AWAY_MM }
+const FRONT: Viewpoint = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 190, awayMm: AWAY_MM }
 const commission = demoCommission(0)
 const planner = createPlanner()
 const planFor = (id: string) =>

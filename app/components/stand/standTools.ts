@@ -4,6 +4,7 @@ import { straightMm, type Touched } from '#core/draw'
 const dimensionsShown = ref(false)
 const measuring = ref(false)
 const isLarge = ref(false)
+const boxShown = ref(true)
 const ends = shallowRef<readonly Touched[]>([])
 
 /** Dimension lines, the tape measure and the size of the stand, shared by all that show or switch them. */
@@ -12,6 +13,8 @@ export const useStandTools = () => ({
   measuring,
   /** Whether the stand has the whole window but for the tally. */
   isLarge,
+  /** Whether the box it travels in is drawn round the cake. */
+  boxShown,
   ends,
   measuredMm: computed(() => (ends.value.length === 2 ? straightMm(ends.value[0]!.point, ends.value[1]!.point) : null)),
   toggleTape: (): void => {

@@ -22,12 +22,8 @@ const FALL: Readonly<
   quarter: { spread: 0.46, footShare: 0.1, shoulder: 0.3 },
 }
 
-/** Rows that bound the faces of a strip, foot to rim, and how dense the gathered film is in each. */
-const BANDS = [
-  { low: 0, high: 2, dense: 0.92 },
-  { low: 2, high: 5, dense: 0.82 },
-  { low: 5, high: 8, dense: 0.7 },
-] as const
+/** How dense the gathered film is at its foot, and at its rim. */
+const DENSE = { foot: 0.92, rim: 0.7 }
 /** Columns to a face. */
 const STRIP = 2
 /** Film that bends more than this is creased. */
@@ -114,15 +110,15 @@ function creasesOf(net: readonly (readonly Point3[])[]): readonly number[] {
  */
 export function drapedMesh(draped: Draped, element: PlacedElement, wall: Wall): Mesh {
   const net = netOf(draped, element, wall)
-  const faces = BANDS.flatMap(({ low, high, dense }) =>
+  const faces = net.slice(1).flatMap((high, low) =>
     Array.from({ length: (COLUMNS - 1) / STRIP }, (_, strip): MeshFace => {
       const columns = [0, 1, 2].map((step) => strip * STRIP + step)
       return {
         points: [
           ...columns.map((column) => net[low]![column]!),
-          ...[...columns].reverse().map((column) => net[high]![column]!),
+          ...[...columns].reverse().map((column) => high[column]!),
         ],
-        opacity: dense,
+        opacity: DENSE.foot + ((DENSE.rim - DENSE.foot) * low) / (ROWS - 2),
         light: 0.02,
       }
     }),
@@ -133,6 +129,6 @@ export function drapedMesh(draped: Draped, element: PlacedElement, wall: Wall): 
     light: -0.42,
     opacity: 0.34,
   }))
-  const rim: MeshLine = { points: net.at(-1)!, widthMm: 1.3, light: 0.55, opacity: 0.95, edge: true }
+  const rim: MeshLine = { points: net.at(-1)!, widthMm: 1.5, light: 0.5, opacity: 0.95, edge: true }
   return { faces, lines: [...creases, rim] }
 }

@@ -13,7 +13,8 @@ type Panels = {
   readonly print: (typeof PRINTS)[number]
 }
 
-const COLUMNS = 8
+/** Enough that a sheet follows a rounded corner without going into it. */
+const COLUMNS = 28
 /** How much deeper than the paper the print is. */
 const PRINT_LIGHT = -0.3
 /** All faces are printed from one pattern. */

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, DoubleSide, Group, Mesh, MeshStandardMaterial } from 'three'
 import { GLTFExporter } from 'three/examples/jsm/exporters/GLTFExporter.js'
-import { SHADE, type Matter, type Solid, type SolidPart } from '#core/draw'
+import { lightOf, SHADE, type Matter, type Solid, type SolidPart } from '#core/draw'
 
 const MM = 0.001
 
@@ -21,12 +21,6 @@ function materialOf({ name, gloss, thin }: Matter, letsThrough: boolean): MeshSt
     })
   materials.set(key, made)
   return made
-}
-
-/** A byte of a screen colour as light, 0 to 1: files keep colours as light. IEC 61966-2-1. */
-function lightOf(byte: number): number {
-  const share = byte / 255
-  return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
 }
 
 function meshOf(part: SolidPart, name: string): Mesh {
@@ -60,6 +54,6 @@ export async function glbOf(
     parts.forEach((part) => group.add(meshOf(part, `${name}, ${part.matter.name}`)))
     cake.add(group)
   }
-  const made = await new GLTFExporter().parseAsync(cake, { binary: true })
+  const made = await new GLTFExporter().parseAsync(cake, { binary: true, trs: true })
   return new Blob([made as ArrayBuffer], { type: 'model/gltf-binary' })
 }

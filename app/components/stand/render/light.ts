@@ -3,14 +3,14 @@
  * behind that comes through film, and the sky over all. The light stays with the viewer while the stand turns.
  */
 
-/** Corners as core gives them: place and normal in the space of the cake, colour with cover, and how light lies on it. */
+/** Corners: place and normal in the space of the cake, colour as light with its cover, and how light lies on it. */
 export const CORNER_SHADER = `
 in vec4 colour;
 in vec3 traits;
 out vec3 at;
 out vec3 facing;
 out vec4 own;
-out vec3 matter;
+flat out vec3 matter;
 void main() {
   at = position;
   facing = normal;
@@ -19,18 +19,19 @@ void main() {
   gl_Position = projectionMatrix * viewMatrix * vec4(position, 1.0);
 }`
 
+/** With PLAIN defined: no shadows and only the light that is quick to reckon, for while the stand moves. */
 export const POINT_SHADER = `
 precision highp float;
 precision highp sampler2D;
 in vec3 at;
 in vec3 facing;
 in vec4 own;
-in vec3 matter;
+flat in vec3 matter;
 out vec4 seen;
-uniform vec3 eye;
+uniform vec3 toEye;
+uniform vec3 halfway;
 uniform vec3 sun;
 uniform vec3 behind;
-uniform bool isPlain;
 uniform bool isNeutral;
 uniform sampler2D shade;
 uniform mat4 shadeFrom;
@@ -42,22 +43,24 @@ const vec3 TABLE = vec3(1.0, 0.95, 0.9) * 0.4;
 const vec3 BEHIND = vec3(0.9, 0.94, 1.0) * 0.34;
 const float COMB_MM = 6.0;
 
-vec3 asLinear(vec3 c) {
-  return mix(c / 12.92, pow((c + 0.055) / 1.055, vec3(2.4)), step(0.04045, c));
-}
+/** Light as a screen shows it; within half a step of 255 of the exact curve, and quicker. */
 vec3 asScreen(vec3 c) {
-  return mix(c * 12.92, 1.055 * pow(c, vec3(1.0 / 2.4)) - 0.055, step(0.0031308, c));
+  vec3 once = sqrt(c);
+  vec3 twice = sqrt(once);
+  return 0.662002687 * once + 0.684122060 * twice - 0.323583601 * sqrt(twice) - 0.0225411470 * c;
 }
+
+#ifdef PLAIN
+float reachedBySun(vec3 n) {
+  return 1.0;
+}
+#else
 float chance(vec2 p) {
   return fract(52.9829189 * fract(dot(p, vec2(0.06711056, 0.00583715))));
 }
-float bump(vec3 p) {
-  return sin(p.x * 0.31 + 1.7 * sin(p.z * 0.23)) * sin(p.y * 0.29 + 1.3 * sin(p.x * 0.19)) * sin(p.z * 0.37 + p.y * 0.11);
-}
-
-/** How much of the sun rooms a point: soft at the edge of a shadow. */
-float lit(vec3 n) {
-  if (isPlain) return 1.0;
+/** How much of the sun reaches a point: soft at the edge of a shadow. */
+float reachedBySun(vec3 n) {
+  if (own.a < 0.5) return 1.0;
   vec4 from = shadeFrom * vec4(at + n * 1.6, 1.0);
   vec3 place = from.xyz * 0.5 + 0.5;
   float turn = chance(gl_FragCoord.xy) * 6.2831853;
@@ -69,38 +72,54 @@ float lit(vec3 n) {
   }
   return reached / 12.0;
 }
+#endif
+
+float bump(vec3 p) {
+  return sin(p.x * 0.31 + 1.7 * sin(p.z * 0.23)) * sin(p.y * 0.29 + 1.3 * sin(p.x * 0.19)) * sin(p.z * 0.37 + p.y * 0.11);
+}
 
 void main() {
-  vec3 colour = asLinear(own.rgb);
+  vec3 colour = own.rgb;
   vec3 n = normalize(facing);
   vec3 flatWay = cross(dFdx(at), dFdy(at));
-  vec3 toEye = normalize(eye - at);
-  if (dot(flatWay, toEye) < 0.0) flatWay = -flatWay;
-  if (dot(n, flatWay) < 0.0) n = -n;
-  float gloss = matter.x;
-  float thin = matter.y;
+  if (dot(flatWay, toEye) * dot(n, flatWay) < 0.0) n = -n;
+  float facingEye = max(dot(n, toEye), 0.0);
   if (isNeutral) {
-    vec3 even = colour * (0.78 + 0.22 * max(dot(n, toEye), 0.0));
-    seen = vec4(asScreen(even) * own.a, own.a);
+    seen = vec4(asScreen(colour) * (0.84 + 0.16 * facingEye) * own.a, own.a);
     return;
   }
+  float gloss = matter.x;
+  float thin = matter.y;
+#ifndef PLAIN
   if (matter.z > 0.75) n = normalize(n + 0.3 * vec3(bump(at), bump(at.yzx + 31.0), bump(at.zxy + 57.0)));
   else if (matter.z > 0.25 && abs(n.z) < 0.7) n = normalize(n + vec3(0.0, 0.0, 0.28 * cos(at.z * 6.2831853 / COMB_MM)));
-  float reached = own.a < 0.5 ? 1.0 : lit(n);
+#endif
+  float reached = reachedBySun(n);
   float towards = dot(n, sun);
-  vec3 light = mix(TABLE, SKY, n.z * 0.5 + 0.5) + SUN * max(towards, 0.0) * reached + BEHIND * max(dot(n, behind), 0.0);
-  vec3 through = thin * mix(colour, vec3(1.0), 0.25)
-    * (SUN * 0.55 * max(-towards, 0.0) * mix(0.35, 1.0, reached) + BEHIND * max(-dot(n, behind), 0.0));
-  float edge = pow(1.0 - abs(dot(n, toEye)), 3.0);
-  float shine = gloss * pow(max(dot(n, normalize(sun + toEye)), 0.0), mix(10.0, 70.0, gloss)) * reached * 0.55;
-  vec3 all = colour * (light + through) + SUN * shine + thin * gloss * edge * 0.22;
+  float fromBehind = dot(n, behind);
+  vec3 light = mix(TABLE, SKY, n.z * 0.5 + 0.5) + SUN * max(towards, 0.0) * reached + BEHIND * max(fromBehind, 0.0);
+  vec3 through = thin * (0.75 * colour + 0.25)
+    * (SUN * 0.55 * max(-towards, 0.0) * (0.35 + 0.65 * reached) + BEHIND * max(-fromBehind, 0.0));
+  float edge = 1.0 - facingEye;
+  edge = edge * edge * edge;
+  vec3 all = colour * (light + through) + thin * gloss * edge * 0.22;
+  float shining = max(dot(n, halfway), 0.0);
+#ifdef PLAIN
+  shining *= shining;
+  shining *= shining;
+  shining *= shining;
+  all += SUN * (gloss * shining * shining * 0.3);
+#else
+  all += SUN * (gloss * pow(shining, mix(10.0, 70.0, gloss)) * reached * 0.55);
+#endif
+  // What is too bright for the screen is led softly to white, without changing its hue.
   float most = max(all.r, max(all.g, all.b));
-  if (most > 0.8) all *= (0.8 + 0.2 * (1.0 - exp(-(most - 0.8) / 0.2))) / most;
+  if (most > 0.8) all *= (1.0 - 0.2 * exp(4.0 - most * 5.0)) / most;
   float cover = min(1.0, own.a + (own.a > 0.5 ? edge * 0.3 : 0.0));
   seen = vec4(asScreen(all) * cover, cover);
 }`
 
-/** Which part of a shadow is drawn: depth alone. */
+/** What throws a shadow: depth alone. Shades throw none. */
 export const SHADOW_POINT_SHADER = `
 precision highp float;
 in vec4 own;

@@ -1,16 +1,23 @@
 import { BufferAttribute, BufferGeometry, DynamicDrawUsage } from 'three'
 import type { Point3 } from '#core/geometry'
-import type { Matter, Solid, SolidPart } from '#core/draw'
+import { lightOf, type Matter, type Solid, type SolidPart } from '#core/draw'
 
 type Run = { readonly first: number; readonly count: number; readonly middle: Point3 }
 
-/** All of the stand in two pieces: what hides what is behind it, and what lets it through, thing after thing. */
-export type Merged = {
-  readonly solid: BufferGeometry
-  readonly thin: BufferGeometry
-  readonly corners: Uint32Array
-  readonly runs: readonly Run[]
-}
+/** Many parts as one: their corners as they came, and the run of each among them. */
+type Gathered = { readonly geometry: BufferGeometry; readonly corners: Uint32Array; readonly runs: readonly Run[] }
+
+/** What hides what is behind it, what lets it through, and edges so fine that nobody misses them while it moves. */
+export const KINDS = ['solid', 'fine', 'thin'] as const
+export type Kind = (typeof KINDS)[number]
+
+/** All of the stand in three pieces. */
+export type Merged = Readonly<Record<Kind, Gathered>>
+
+/** Colours are kept as light, finely: what is dark would step otherwise. */
+const FINE = 65_535
+const BYTE = 255
+const LIGHTS = Array.from({ length: BYTE + 1 }, (_, byte) => lightOf(byte))
 
 const TEXTURES = { smooth: 0, combed: 128, rough: 255 } as const
 const traitsOf = ({ gloss, thin, texture }: Matter): readonly number[] => [
@@ -19,19 +26,22 @@ const traitsOf = ({ gloss, thin, texture }: Matter): readonly number[] => [
   TEXTURES[texture],
 ]
 
-const lets = ({ colours }: SolidPart): boolean => colours[3]! < 255
+const kindOf = ({ colours, isFine }: SolidPart): Kind => (isFine ? 'fine' : colours[3]! < 255 ? 'thin' : 'solid')
 
-function mergedParts(parts: readonly SolidPart[]) {
+function gathered(parts: readonly SolidPart[]): Gathered {
   const corners = parts.reduce((sum, { positions }) => sum + positions.length / 3, 0)
   const [positions, normals] = [new Float32Array(corners * 3), new Float32Array(corners * 3)]
-  const [colours, traits] = [new Uint8Array(corners * 4), new Uint8Array(corners * 3)]
+  const [colours, traits] = [new Uint16Array(corners * 4), new Uint8Array(corners * 3)]
   const order = new Uint32Array(parts.reduce((sum, part) => sum + part.corners.length, 0))
   let [at, from] = [0, 0]
   const runs = parts.map((part): Run => {
     const count = part.positions.length / 3
     positions.set(part.positions, at * 3)
     normals.set(part.normals, at * 3)
-    colours.set(part.colours, at * 4)
+    part.colours.forEach((byte, place) => {
+      const light = place % 4 === 3 ? byte / BYTE : LIGHTS[byte]!
+      colours[at * 4 + place] = Math.round(light * FINE)
+    })
     const own = traitsOf(part.matter)
     let [x, y, z] = [0, 0, 0]
     for (let corner = 0; corner < count; corner += 1) {
@@ -52,25 +62,34 @@ function mergedParts(parts: readonly SolidPart[]) {
   geometry.setAttribute('colour', new BufferAttribute(colours, 4, true))
   geometry.setAttribute('traits', new BufferAttribute(traits, 3, true))
   geometry.setIndex(new BufferAttribute(order, 1).setUsage(DynamicDrawUsage))
-  return { geometry, order, runs }
+  return { geometry, corners: order.slice(), runs }
 }
 
 export function geometryOf(solids: readonly Solid[]): Merged {
   const parts = solids.flatMap((solid) => solid.parts)
-  const solid = mergedParts(parts.filter((part) => !lets(part)))
-  const thin = mergedParts(parts.filter(lets))
-  return { solid: solid.geometry, thin: thin.geometry, corners: thin.order.slice(), runs: thin.runs }
+  const of = (kind: Kind): Gathered => gathered(parts.filter((part) => kindOf(part) === kind))
+  return { solid: of('solid'), fine: of('fine'), thin: of('thin') }
 }
 
-/** Puts what is far before what is near, so that it shines through. */
-export function nearestLast({ thin, corners, runs }: Merged, eye: Point3): void {
-  const index = thin.getIndex()
-  if (!index) return
-  const away = ({ middle }: Run): number => Math.hypot(middle[0] - eye[0], middle[1] - eye[1], middle[2] - eye[2])
+function sorted({ geometry, corners, runs }: Gathered, eye: Point3, nearestFirst: boolean): void {
+  const index = geometry.getIndex()!
+  const away = new Map(
+    runs.map((run) => [run, Math.hypot(run.middle[0] - eye[0], run.middle[1] - eye[1], run.middle[2] - eye[2])]),
+  )
+  const side = nearestFirst ? 1 : -1
   let at = 0
-  for (const { first, count } of [...runs].sort((one, other) => away(other) - away(one))) {
+  for (const { first, count } of [...runs].sort((one, other) => side * (away.get(one)! - away.get(other)!))) {
     ;(index.array as Uint32Array).set(corners.subarray(first, first + count), at)
     at += count
   }
   index.needsUpdate = true
+}
+
+/**
+ * Puts what lets light through from far to near, so that it shines through, and what hides from near to far, so that
+ * nothing is drawn that is hidden.
+ */
+export function inOrder({ solid, thin }: Merged, eye: Point3): void {
+  sorted(solid, eye, true)
+  sorted(thin, eye, false)
 }

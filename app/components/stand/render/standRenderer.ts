@@ -6,7 +6,6 @@ import {
   DepthTexture,
   DoubleSide,
   GLSL3,
-  Group,
   LinearSRGBColorSpace,
   Matrix4,
   Mesh,
@@ -22,21 +21,23 @@ import {
   WebGLRenderer,
   WebGLRenderTarget,
 } from 'three'
-import { projectionMatrix, sightLine, viewMatrix, type Look, type Room, type Solid, type Window } from '#core/draw'
+import { projectionMatrix, sightLine, viewMatrix, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
 import { COPY_CORNER_SHADER, COPY_POINT_SHADER, CORNER_SHADER, POINT_SHADER, SHADOW_POINT_SHADER } from './light'
-import { geometryOf, nearestLast, type Merged } from './merged'
+import { geometryOf, inOrder, KINDS, type Kind, type Merged } from './merged'
 
 /** How much is drawn: all; without shadows and smooth edges, for while it moves. */
 export type Fullness = 'full' | 'plain'
 
 export type Shot = {
-  readonly look: Look
+  readonly look: Viewpoint
   readonly window: Window
   readonly room: Room
   /** Pixels. */
   readonly width: number
   readonly height: number
   readonly fullness: Fullness
+  /** One of many pictures in a row: fine edges are left out. */
+  readonly isMoving: boolean
   /** Even light that leaves every colour as it is. */
   readonly isNeutral: boolean
 }
@@ -55,6 +56,8 @@ export type StandRenderer = {
 const SHADOW_PIXELS = 1024
 const SMOOTHING_SAMPLES = 4
 const ASKED_AGAIN_MS = 4
+/** Fine edges would fall into dots where a pixel is wider than this. */
+const FINE_SEEN_MM = 0.75
 /** Where the light comes from, seen by the viewer of a stand that is not turned: left, towards the viewer, above. */
 const SUN: readonly [number, number, number] = [-0.56, -0.6, 0.57]
 const BEHIND: readonly [number, number, number] = [0.6, 0.7, 0.4]
@@ -68,6 +71,14 @@ function turnedWith([x, y, z]: readonly [number, number, number], turnDeg: numbe
     z,
   ).normalize()
 }
+
+/** Laid over what is there by its cover. */
+const LAID_OVER = {
+  transparent: true,
+  blending: CustomBlending,
+  blendSrc: OneFactor,
+  blendDst: OneMinusSrcAlphaFactor,
+} as const
 
 const softwareDrawers = /swiftshader|llvmpipe|software|basic render/i
 
@@ -85,25 +96,21 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
     drawer !== null && softwareDrawers.test(String(context.getParameter(drawer.UNMASKED_RENDERER_WEBGL)))
 
   const uniforms = {
-    eye: { value: new Vector3() },
+    toEye: { value: new Vector3() },
+    halfway: { value: new Vector3() },
     sun: { value: new Vector3() },
     behind: { value: new Vector3() },
-    isPlain: { value: true },
     isNeutral: { value: false },
     shade: { value: null as DepthTexture | null },
     shadeFrom: { value: new Matrix4() },
     shadeTexel: { value: 1 / SHADOW_PIXELS },
   }
   const shared = { uniforms, vertexShader: CORNER_SHADER, fragmentShader: POINT_SHADER, glslVersion: GLSL3 }
-  const solidMaterial = new ShaderMaterial({ ...shared, side: DoubleSide })
-  const thinMaterial = new ShaderMaterial({
-    ...shared,
-    side: DoubleSide,
-    transparent: true,
-    blending: CustomBlending,
-    blendSrc: OneFactor,
-    blendDst: OneMinusSrcAlphaFactor,
+  const materialsOf = (defines: Record<string, string>) => ({
+    solid: new ShaderMaterial({ ...shared, defines, side: DoubleSide }),
+    thin: new ShaderMaterial({ ...shared, defines, ...LAID_OVER, side: DoubleSide }),
   })
+  const materials = { plain: materialsOf({ PLAIN: '' }), full: materialsOf({}) }
   const shadowMaterial = new ShaderMaterial({
     vertexShader: CORNER_SHADER,
     fragmentShader: SHADOW_POINT_SHADER,
@@ -112,15 +119,19 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
     colorWrite: false,
   })
   const scene = new Scene()
-  const group = new Group()
-  scene.add(group)
+  const meshes: Readonly<Record<Kind, Mesh>> = { solid: new Mesh(), fine: new Mesh(), thin: new Mesh() }
+  for (const [order, kind] of KINDS.entries()) {
+    const mesh = meshes[kind]
+    mesh.renderOrder = order
+    mesh.frustumCulled = false
+    scene.add(mesh)
+  }
   scene.matrixWorldAutoUpdate = false
   const camera = new Camera()
   const sunCamera = new OrthographicCamera()
   let shadows: WebGLRenderTarget | null = null
   let smooth: WebGLRenderTarget | null = null
   let merged: Merged | null = null
-  let thinGeometry: BufferGeometry | null = null
 
   const copy = new ShaderMaterial({
     uniforms: { picture: { value: null } },
@@ -129,10 +140,7 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
     glslVersion: GLSL3,
     depthTest: false,
     depthWrite: false,
-    transparent: true,
-    blending: CustomBlending,
-    blendSrc: OneFactor,
-    blendDst: OneMinusSrcAlphaFactor,
+    ...LAID_OVER,
   })
   const copyScene = new Scene()
   const sheet = new BufferGeometry()
@@ -142,19 +150,10 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
   copyScene.add(copied)
 
   const forget = (): void => {
-    for (const child of [...group.children]) {
-      group.remove(child)
-      ;(child as Mesh).geometry.dispose()
-    }
-  }
-  const add = (geometry: BufferGeometry, material: ShaderMaterial, order: number): void => {
-    const mesh = new Mesh(geometry, material)
-    mesh.frustumCulled = false
-    mesh.renderOrder = order
-    group.add(mesh)
+    for (const kind of KINDS) merged?.[kind].geometry.dispose()
   }
 
-  function drawShadows(sun: Vector3, { aimMm }: Look, { outMm, upMm, belowMm }: Room): void {
+  function drawShadows(sun: Vector3, { aimMm }: Viewpoint, { outMm, upMm, belowMm }: Room): void {
     shadows ??= new WebGLRenderTarget(SHADOW_PIXELS, SHADOW_PIXELS, {
       minFilter: NearestFilter,
       magFilter: NearestFilter,
@@ -194,12 +193,10 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
     show(solids) {
       forget()
       merged = geometryOf(solids)
-      add(merged.solid, solidMaterial, 0)
-      add(merged.thin, thinMaterial, 1)
-      thinGeometry = merged.thin
+      for (const kind of KINDS) meshes[kind].geometry = merged[kind].geometry
     },
-    draw({ look, window, room, width, height, fullness, isNeutral }) {
-      if (!merged || !thinGeometry) return
+    draw({ look, window, room, width, height, fullness, isMoving, isNeutral }) {
+      if (!merged) return
       const sun = turnedWith(SUN, look.turnDeg)
       const around = Math.hypot(room.outMm, room.upMm + room.belowMm) * 1.2
       camera.matrixWorldInverse.fromArray([...viewMatrix(look)])
@@ -207,16 +204,22 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
       camera.projectionMatrix.fromArray([...projectionMatrix(look, window, around)])
       camera.projectionMatrixInverse.copy(camera.projectionMatrix).invert()
       camera.matrixWorldAutoUpdate = false
-      const { from } = sightLine({ x: 0, y: 0 }, look)
-      uniforms.eye.value.set(...from)
+      const { from, along } = sightLine({ x: 0, y: 0 }, look)
+      // The eye is so far away that it lies the same way from everything.
+      uniforms.toEye.value.set(...along).negate()
       uniforms.sun.value.copy(sun)
+      uniforms.halfway.value.copy(sun).add(uniforms.toEye.value).normalize()
       uniforms.behind.value.copy(turnedWith(BEHIND, look.turnDeg))
       uniforms.isNeutral.value = isNeutral
-      uniforms.isPlain.value = fullness === 'plain' || isNeutral
-      nearestLast(merged, from)
+      const kinds = materials[isNeutral ? 'plain' : fullness]
+      meshes.solid.material = kinds.solid
+      meshes.fine.material = kinds.solid
+      meshes.thin.material = kinds.thin
+      meshes.fine.visible = !isMoving && window.width / width < FINE_SEEN_MM
+      inOrder(merged, from)
       renderer.setPixelRatio(1)
       renderer.setSize(width, height, false)
-      if (!uniforms.isPlain.value) drawShadows(sun, look, room)
+      if (kinds === materials.full) drawShadows(sun, look, room)
       if (fullness === 'full') {
         if (smooth && (smooth.width !== width || smooth.height !== height)) {
           smooth.dispose()
@@ -250,7 +253,8 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
       shadows?.dispose()
       smooth?.dispose()
       sheet.dispose()
-      for (const material of [solidMaterial, thinMaterial, shadowMaterial, copy]) material.dispose()
+      const { plain, full } = materials
+      for (const each of [plain.solid, plain.thin, full.solid, full.thin, shadowMaterial, copy]) each.dispose()
       renderer.dispose()
     },
   }

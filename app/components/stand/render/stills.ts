@@ -1,5 +1,5 @@
 import { ref, watch, type Ref } from 'vue'
-import type { Look, Room, Solid, Window } from '#core/draw'
+import type { Viewpoint, Room, Solid, Window } from '#core/draw'
 import { usePreferences } from '~/stores/preferences'
 import type { StandRenderer } from './standRenderer'
 
@@ -8,7 +8,7 @@ export type StillWish = {
   /** Says what it shows: the same words are the same picture. */
   readonly content: string
   readonly solids: () => readonly Solid[]
-  readonly look: Look
+  readonly look: Viewpoint
   readonly window: Window
   readonly room: Room
   readonly width: number
@@ -33,7 +33,16 @@ async function pictureOf(wish: StillWish, isFull: boolean): Promise<Blob | null>
   if (!renderer) return null
   const { look, window, room, width, height } = wish
   renderer.show(wish.solids())
-  renderer.draw({ look, window, room, width, height, fullness: isFull ? 'full' : 'plain', isNeutral: false })
+  renderer.draw({
+    look,
+    window,
+    room,
+    width,
+    height,
+    fullness: isFull ? 'full' : 'plain',
+    isMoving: false,
+    isNeutral: false,
+  })
   // Taken at once: the canvas is cleared when the page is shown again.
   return new Promise((resolve) => canvas.toBlob(resolve, 'image/png'))
 }

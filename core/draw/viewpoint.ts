@@ -1,7 +1,7 @@
 import type { Point, Point3 } from '../geometry'
 
 /** From where the stand is looked at. */
-export type Look = {
+export type Viewpoint = {
   /** How far the stand is turned; 0 shows the front. */
   readonly turnDeg: number
   /** How steeply it is looked down upon: 0 level, 90 from above. */
@@ -25,7 +25,7 @@ export type View = (point: Point3) => Seen
 const RADIANS = Math.PI / 180
 
 /** Sines and cosines of a look: asked for thousands of points, worked out once. */
-const turnsOf = ({ turnDeg, downDeg }: Pick<Look, 'turnDeg' | 'downDeg'>) => ({
+const turnsOf = ({ turnDeg, downDeg }: Pick<Viewpoint, 'turnDeg' | 'downDeg'>) => ({
   c: Math.cos(turnDeg * RADIANS),
   s: Math.sin(turnDeg * RADIANS),
   level: Math.cos(downDeg * RADIANS),
@@ -33,7 +33,7 @@ const turnsOf = ({ turnDeg, downDeg }: Pick<Look, 'turnDeg' | 'downDeg'>) => ({
 })
 
 /** The view of the stand from a look. What is aimed at is seen at its true size, what is nearer a little larger. */
-export function viewAt(look: Look): View {
+export function viewAt(look: Viewpoint): View {
   const { c, s, level, steep } = turnsOf(look)
   const { aimMm, awayMm } = look
   return ([x, y, z]) => {
@@ -48,7 +48,7 @@ export function viewAt(look: Look): View {
 export type Matrix = readonly number[]
 
 /** From the cake to the viewer: x right, y up, z towards the viewer, mm, what is aimed at in the middle. */
-export function viewMatrix(look: Look): Matrix {
+export function viewMatrix(look: Viewpoint): Matrix {
   const { c, s, level, steep } = turnsOf(look)
   const { aimMm } = look
   return [
@@ -78,7 +78,7 @@ export type Window = { readonly left: number; readonly top: number; readonly wid
  * From the viewer's space to a picture that shows a window of it, -1 to 1 each way, as drawing libraries take it.
  * @param reachMm everything lies nearer to what is aimed at than this
  */
-export function projectionMatrix({ awayMm }: Pick<Look, 'awayMm'>, window: Window, reachMm: number): Matrix {
+export function projectionMatrix({ awayMm }: Pick<Viewpoint, 'awayMm'>, window: Window, reachMm: number): Matrix {
   const [right, up] = [window.left + window.width / 2, -(window.top + window.height / 2)]
   // Divided by this, what is near grows.
   const [shrinks, whole] = awayMm === null ? [0, 1] : [-1 / awayMm, 1]
@@ -110,14 +110,14 @@ export function projectionMatrix({ awayMm }: Pick<Look, 'awayMm'>, window: Windo
 export type Sight = { readonly from: Point3; readonly along: Point3 }
 
 /** From the viewer's space back to the cake's. */
-function backTurned([right, up, near]: Point3, look: Look): Point3 {
+function backTurned([right, up, near]: Point3, look: Viewpoint): Point3 {
   const { c, s, level, steep } = turnsOf(look)
   const away = up * steep - near * level
   return [right * c + away * s, away * c - right * s, up * level + near * steep]
 }
 
 /** The line of sight through a seen place, from the eye on; from far before the cake where the eye is nowhere. */
-export function sightLine({ x, y }: Point, look: Look): Sight {
+export function sightLine({ x, y }: Point, look: Viewpoint): Sight {
   const farMm = look.awayMm ?? AWAY_MM
   const from: Point3 = look.awayMm === null ? [x, y, farMm] : [0, 0, farMm]
   const long = look.awayMm === null ? farMm : Math.hypot(x, y, farMm)
@@ -132,7 +132,7 @@ export type Room = { readonly outMm: number; readonly upMm: number; readonly bel
 const ROUND_STEPS = 24
 
 /** The window that shows all that takes up so much room, however the stand is turned. @param marginMm room round it */
-export function windowOf(look: Look, { outMm, upMm, belowMm }: Room, marginMm: number): Window {
+export function windowOf(look: Viewpoint, { outMm, upMm, belowMm }: Room, marginMm: number): Window {
   const view = viewAt({ ...look, turnDeg: 0 })
   const seen = [-belowMm, upMm].flatMap((height) =>
     Array.from({ length: ROUND_STEPS }, (_, step) => {
@@ -155,7 +155,7 @@ export const nearer = ({ left, top, width, height }: Window, times: number, move
 })
 
 /** A window on something alone: all its corners, as they are seen. */
-export function windowAround(look: Look, positions: readonly Float32Array[], marginShare: number): Window {
+export function windowAround(look: Viewpoint, positions: readonly Float32Array[], marginShare: number): Window {
   const view = viewAt(look)
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
   for (const part of positions)
