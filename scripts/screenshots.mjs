@@ -68,7 +68,7 @@ const views = [
   {
     name: 'gallery',
     path: '/gallery',
-    size: { width: 1280, height: 5180 },
+    size: { width: 1280, height: 5400 },
     then: (page) => page.getByTestId('gallery').locator('li').nth(25).waitFor(),
   },
   { name: 'compare', path: '/compare', size: LAPTOP, then: (page) => page.getByTestId('compare-table').waitFor() },
@@ -79,6 +79,12 @@ const views = [
     then: (page) => page.getByTestId('shelf').locator('img').first().waitFor(),
   },
   { name: 'drawing', path: '/drawing', size: LAPTOP },
+  {
+    name: 'proposal',
+    path: '/proposal',
+    size: { width: 1280, height: 1500 },
+    then: (page) => page.getByTestId('paper-proposal').locator('img').nth(1).waitFor(),
+  },
   { name: 'stand', path: '/arrange', size: LAPTOP, then: (page) => page.keyboard.press('f') },
   { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
 ]

@@ -2,7 +2,6 @@
 import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
-import { AWAY_MM, FRONT_DOWN_DEG, type Viewpoint } from '#core/draw'
 import type { Plan } from '#core/plan'
 import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
@@ -11,15 +10,14 @@ import { plantDrawn } from '~/components/arrange/plantDrawn'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
 import { sceneOf } from '~/components/stand/standScene'
+import { wholeCake } from '~/components/stand/wholeCake'
 import FigureLink from '~/components/working/FigureLink.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { useStudio } from '~/stores/studio'
 
 /** Every technique on a tier and flat, for looking at them side by side. */
 const studio = useStudio()
-const ROOM = { outMm: 125, upMm: 190, belowMm: 10 }
-const LOOK: Viewpoint = { turnDeg: 12, downDeg: FRONT_DOWN_DEG, aimMm: 90, awayMm: AWAY_MM }
-const VIEW = { left: -135, top: -130, width: 270, height: 262 }
+const WHOLE = wholeCake({ outMm: 125, upMm: 190, belowMm: 10 }, { turnDeg: 12 })
 const MOST_PIECES = 2
 
 type Shown = { readonly id: string; readonly name: string; readonly commission: Commission; readonly plan: Plan }
@@ -137,9 +135,7 @@ onMounted(async () => {
         <CakeStill
           class="rounded-2xl bg-paper-deep/60"
           :scene="sceneOf(chosenOption(each.commission), each.plan)"
-          :look="LOOK"
-          :window="VIEW"
-          :room="ROOM"
+          v-bind="WHOLE"
           :says="each.name"
         />
         <h2 class="part-title mt-1">{{ each.name }}</h2>

@@ -22,6 +22,8 @@ export type Block =
   | { readonly kind: 'pictures'; readonly pictures: readonly { readonly picture: Picture; readonly says: string }[] }
   | {
       readonly kind: 'photos'
+      /** Shown as wide as there is room for two beside each other. */
+      readonly areLarge?: boolean
       readonly photos: readonly {
         readonly name: string
         readonly dataUrl: string

@@ -22,26 +22,34 @@ const acrossOf = ({ shape }: Plan['stack'][number], units: UnitSystem): string =
   return wide === deep ? wide! : `${wide} × ${deep}`
 }
 
+/** How a colour is told to a client: by what it is like, not against what. */
+const clientWords = (words: string): string =>
+  words
+    .replace(/^(paler|deeper) than (.+)$/, 'a $1 $2')
+    .replace(/^near /, '')
+    .toLowerCase()
+
 /** What is on the cake, in the client's words: how many, of what, in which colours. */
 function decorationLines({ plan, commission }: About): readonly string[] {
   const { palette } = commission
   return plan.decorations
     .filter(({ count }) => count.value > 0)
     .map(({ count, one, colour }) => {
-      const [heart, tail] = [colour.heart, colour.tail].map((hex) => colourWords(hex, palette))
-      const run = colour.steps > 1 && heart !== tail ? `${heart} to ${tail}` : heart
-      return `${counted(count.value, one)} in ${run!.toLowerCase()}`
+      const [heart, tail] = [colour.heart, colour.tail].map((hex) => clientWords(colourWords(hex, palette)))
+      return `${counted(count.value, one)} in ${colour.steps > 1 && heart !== tail ? `${heart} to ${tail}` : heart}`
     })
 }
 
 /** What can be eaten with the cake and what is lifted off, in short; the care card says it at length. */
 function eatenLines({ plan }: About): readonly string[] {
-  const lifted = plan.careCard.remove.filter(({ stays }) => stays)
+  const lifted = new Map<string, number>()
+  for (const { name, count, stays } of plan.careCard.remove)
+    if (stays) lifted.set(name, (lifted.get(name) ?? 0) + count)
   return [
     ...plan.careCard.eat,
-    lifted.length > 0
-      ? `Lifted off before cutting: ${lifted.map(({ name, count }) => `${count} ${name}`).join(', ')}.`
-      : 'Nothing has to be lifted off before cutting.',
+    lifted.size > 0
+      ? `Taken out before cutting: ${[...lifted].map(([name, count]) => `${count} ${name}`).join(', ')}.`
+      : 'Nothing has to be taken out before cutting.',
     'Ask about allergies in good time; paper and colours may carry traces named on their packets.',
   ]
 }
@@ -80,7 +88,7 @@ export function proposal(about: About, views: Views, offered: readonly Offered[]
     title: offered.length > 1 ? `${commission.brief.name}: ${option.name}` : commission.brief.name,
     under: under(commission),
     blocks: [
-      ...(views.length > 0 ? [{ kind: 'photos', photos: views } satisfies Block] : []),
+      ...(views.length > 0 ? [{ kind: 'photos', photos: views, areLarge: true } satisfies Block] : []),
       { kind: 'heading', text: 'The cake' },
       table(
         ['tier, from the top', 'across', 'high', 'covered with', 'portions, about'],

@@ -5,8 +5,8 @@ export { darken, lighten, lightOf } from './shading'
 export { drawnSolid, standSolids, type Drawn, type StandScene } from './standSolids'
 export type { Matter, Solid, SolidPart } from './solid'
 export { SHADE } from './tierSolid'
-export { metBy, type Met } from './touch'
-export { flatStand, outlineSeen, type Patch } from './outlineSeen'
+export { metBy } from './touch'
+export { flatStand, outlineSeen } from './outlineSeen'
 export {
   AWAY_MM,
   fitted,
@@ -19,7 +19,6 @@ export {
   windowAround,
   windowOf,
   type Viewpoint,
-  type Matrix,
   type Room,
   type Window,
 } from './viewpoint'

@@ -18,7 +18,7 @@ export const FRONT_DOWN_DEG = 10
 export const AWAY_MM = 2600
 
 /** A point as the viewer sees it: x to the right, y up from what is aimed at, mm; `near` grows towards the viewer. */
-export type Seen = Point & { readonly near: number }
+type Seen = Point & { readonly near: number }
 
 export type View = (point: Point3) => Seen
 

@@ -61,13 +61,18 @@ defineProps<{ paper: Paper }>()
           class="rounded-xl bg-white"
         />
       </div>
-      <div v-else-if="block.kind === 'photos'" class="mb-3 flex flex-wrap gap-2">
+      <div
+        v-else-if="block.kind === 'photos'"
+        class="mb-3"
+        :class="block.areLarge ? 'grid grid-cols-2 gap-4' : 'flex flex-wrap gap-2'"
+      >
         <img
           v-for="photo in block.photos"
           :key="photo.name"
           :src="photo.dataUrl"
           :alt="photo.name"
-          class="h-40 rounded-lg"
+          class="rounded-lg"
+          :class="block.areLarge ? 'w-full bg-paper-deep/60' : 'h-40'"
         />
       </div>
       <div v-else class="mb-3 grid gap-6 pt-6 sm:grid-cols-3">

@@ -81,7 +81,7 @@ describe('hands on the stand', () => {
     const gestures = useGestures({
       perPixel: computed(() => 1),
       placeUnder: ({ clientX, clientY }) => ({ x: clientX, y: -clientY }),
-      hover: () => {},
+      hover: vi.fn(),
       touch: touched,
     })
     const event = (x: number, y: number, more: object = {}) =>
@@ -91,7 +91,7 @@ describe('hands on the stand', () => {
         clientX: x,
         clientY: y,
         currentTarget: null,
-        preventDefault: () => {},
+        preventDefault: vi.fn(),
         ...more,
       }) as never
     return { look, gestures, event, touched }

@@ -26,9 +26,9 @@ import { COPY_CORNER_SHADER, COPY_POINT_SHADER, CORNER_SHADER, POINT_SHADER, SHA
 import { geometryOf, inOrder, KINDS, type Kind, type Merged } from './merged'
 
 /** How much is drawn: all; without shadows and smooth edges, for while it moves. */
-export type Fullness = 'full' | 'plain'
+type Fullness = 'full' | 'plain'
 
-export type Shot = {
+type Shot = {
   readonly look: Viewpoint
   readonly window: Window
   readonly room: Room
