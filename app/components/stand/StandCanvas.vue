@@ -21,6 +21,8 @@ const renderer = shallowRef<StandRenderer | null>(null)
 const isFlat = ref(false)
 /** Whether what is seen is what was asked for, in full. */
 const isDrawn = ref(false)
+/** How long the last picture took, ms. */
+const tookMs = ref(0)
 const { level, density, begin, took } = useLevel()
 
 const RESTED_MS = 160
@@ -55,7 +57,8 @@ function paint(): void {
     isNeutral: props.isNeutral,
   })
   void renderer.value.finished().then(() => {
-    took(performance.now() - began, isFull)
+    tookMs.value = performance.now() - began
+    took(tookMs.value, isFull)
     if (isStill || level.value === 'full') isDrawn.value = wanted === null
     if (wanted && !frame) frame = window.requestAnimationFrame(paint)
   })
@@ -97,7 +100,13 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div class="absolute inset-0" :data-drawn="isDrawn ? 'yes' : 'no'" :data-level="level" data-testid="stand-drawn">
+  <div
+    class="absolute inset-0"
+    :data-drawn="isDrawn ? 'yes' : 'no'"
+    :data-level="level"
+    :data-took="tookMs"
+    data-testid="stand-drawn"
+  >
     <svg
       v-if="isFlat"
       class="pointer-events-none h-full w-full"
