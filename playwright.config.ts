@@ -45,7 +45,8 @@ export default defineConfig({
     ? [{ name: 'bench', use: inDepth }]
     : [
         { name: 'studio', testIgnore: ABOUT_THE_STAND, use: flat },
-        { name: 'stand', testMatch: ABOUT_THE_STAND, use: inDepth },
+        // After the others: drawing in depth without a graphics card takes the whole machine.
+        { name: 'stand', testMatch: ABOUT_THE_STAND, use: inDepth, dependencies: ['studio'] },
       ],
   webServer: {
     command: 'node .output/server/index.mjs',

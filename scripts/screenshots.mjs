@@ -50,16 +50,6 @@ const views = [
     then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor(),
   },
   {
-    name: 'bouquet',
-    path: '/arrange',
-    size: LAPTOP,
-    then: (page) =>
-      page
-        .getByTestId('decorations')
-        .getByRole('button', { name: /Quince/ })
-        .click(),
-  },
-  {
     name: 'beginnings',
     path: '/beginnings',
     size: { width: 1280, height: 1180 },
@@ -86,7 +76,6 @@ const views = [
     then: (page) => page.getByTestId('paper-proposal').locator('img').nth(1).waitFor(),
   },
   { name: 'stand', path: '/arrange', size: LAPTOP, then: (page) => page.keyboard.press('f') },
-  { name: 'working', path: '/arrange', size: LAPTOP, then: (page) => page.getByTestId('tally-startBy').click() },
 ]
 
 const [given = 'docs/screenshots', ...wanted] = process.argv.slice(2)

@@ -38,11 +38,24 @@ export type Face = { readonly points: readonly Point3[]; readonly colour: string
 const CREASED_COSINE = Math.cos((50 * Math.PI) / 180)
 /** Corners nearer to each other than this are one corner. */
 const SAME_MM = 0.05
+/** Normals that differ by less than this in each direction are one. */
+const SAME_LIGHT = 0.02
 
 const minus = (one: Point3, other: Point3): Point3 => [one[0] - other[0], one[1] - other[1], one[2] - other[2]]
-const placeOf = (point: Point3): string => point.map((each) => Math.round(each / SAME_MM)).join(' ')
+/** Places are counted from here in each direction, so that one number says where a corner lies. */
+const MOST_PLACES = 2 ** 17
+const placeOf = ([x, y, z]: Point3): number =>
+  ((Math.round(x / SAME_MM) + MOST_PLACES / 2) * MOST_PLACES + Math.round(y / SAME_MM) + MOST_PLACES / 2) *
+    MOST_PLACES +
+  Math.round(z / SAME_MM) +
+  MOST_PLACES / 2
 
-type Triangle = { readonly corners: readonly [Point3, Point3, Point3]; readonly normal: Point3; readonly face: Face }
+type Triangle = {
+  readonly corners: readonly [Point3, Point3, Point3]
+  readonly normal: Point3
+  readonly facing: Point3
+  readonly face: Face
+}
 
 /** Corners of a face as triangles: from one side of it to the other, so that a folded strip keeps its folds. */
 function trianglesOf(face: Face): readonly Triangle[] {
@@ -51,7 +64,7 @@ function trianglesOf(face: Face): readonly Triangle[] {
   const add = (...at: readonly [number, number, number]): void => {
     const corners = at.map((each) => points[each]!) as unknown as Triangle['corners']
     const normal = cross(minus(corners[1], corners[0]), minus(corners[2], corners[0]))
-    if (dot(normal, normal) > 1e-12) triangles.push({ corners, normal, face })
+    if (dot(normal, normal) > 1e-12) triangles.push({ corners, normal, facing: unit(normal), face })
   }
   let [low, high] = [0, points.length - 1]
   while (high - low >= 2) {
@@ -69,7 +82,7 @@ function trianglesOf(face: Face): readonly Triangle[] {
  */
 export function smoothPart(faces: readonly Face[], matter: Matter): SolidPart {
   const triangles = faces.flatMap(trianglesOf)
-  const meeting = new Map<string, Triangle[]>()
+  const meeting = new Map<number, Triangle[]>()
   for (const triangle of triangles)
     for (const corner of triangle.corners) {
       const place = placeOf(corner)
@@ -78,13 +91,12 @@ export function smoothPart(faces: readonly Face[], matter: Matter): SolidPart {
       else meeting.set(place, [triangle])
     }
   const builder = partBuilder(matter)
-  for (const { corners, normal, face } of triangles) {
-    const own = unit(normal)
+  for (const { corners, facing: own, face } of triangles) {
     builder.triangle(
       corners.map((corner) => {
         let sum: Point3 = [0, 0, 0]
         for (const other of meeting.get(placeOf(corner))!) {
-          const facing = dot(unit(other.normal), own)
+          const facing = dot(other.facing, own)
           if (Math.abs(facing) < CREASED_COSINE) continue
           const side = facing < 0 ? -1 : 1
           sum = [sum[0] + side * other.normal[0], sum[1] + side * other.normal[1], sum[2] + side * other.normal[2]]
@@ -99,17 +111,27 @@ export function smoothPart(faces: readonly Face[], matter: Matter): SolidPart {
 /** Gathers corners and triangles; corners alike in place, normal and colour are kept once. */
 export function partBuilder(matter: Matter, isFine = false) {
   const [positions, normals, colours, corners]: [number[], number[], number[], number[]] = [[], [], [], []]
-  const known = new Map<string, number>()
+  const known = new Map<number, number[]>()
+  const isAlike = (index: number, normal: Point3, colour: readonly number[], cover: number): boolean => {
+    if (colours[index * 4 + 3] !== cover) return false
+    for (let axis = 0; axis < 3; axis += 1) {
+      if (Math.abs(normals[index * 3 + axis]! - normal[axis]!) >= SAME_LIGHT) return false
+      if (colours[index * 4 + axis] !== colour[axis]) return false
+    }
+    return true
+  }
   return {
     corner(point: Point3, normal: Point3, colour: string, cover = 1): number {
-      const key = `${placeOf(point)} ${normal.map((each) => Math.round(each * 50)).join(' ')} ${colour} ${cover}`
-      const before = known.get(key)
+      const [place, bytes, coverByte] = [placeOf(point), parsedColour(colour), Math.round(cover * 255)]
+      const there = known.get(place)
+      const before = there?.find((index) => isAlike(index, normal, bytes, coverByte))
       if (before !== undefined) return before
       const index = positions.length / 3
-      positions.push(...point)
-      normals.push(...normal)
-      colours.push(...parsedColour(colour), Math.round(cover * 255))
-      known.set(key, index)
+      positions.push(point[0], point[1], point[2])
+      normals.push(normal[0], normal[1], normal[2])
+      colours.push(bytes[0], bytes[1], bytes[2], coverByte)
+      if (there) there.push(index)
+      else known.set(place, [index])
       return index
     },
     triangle(triangle: readonly [number, number, number]): void {

@@ -46,6 +46,8 @@ const { turnDeg, downDeg, times, moved } = useLook()
 const { dimensionsShown, measuring, ends, measuredMm, isLarge, boxShown, putTape } = useStandTools()
 const frame = ref<HTMLElement | null>(null)
 const drawing = ref<SVGSVGElement | null>(null)
+/** The box waits till the stand rests where both would be too much to draw. */
+const isHurried = ref(false)
 const { width, height } = useElementSize(frame)
 
 const MARGIN_MM = 14
@@ -173,9 +175,16 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
           :viewBox="viewBox"
           aria-hidden="true"
         >
-          <BoxGhost v-if="box" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="behind" />
+          <BoxGhost v-if="box && !isHurried" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="behind" />
         </svg>
-        <StandCanvas :solids :look :window="view" :room="cake" :is-neutral="isNeutral ?? false" />
+        <StandCanvas
+          :solids
+          :look
+          :window="view"
+          :room="cake"
+          :is-neutral="isNeutral ?? false"
+          @hurried="isHurried = $event"
+        />
         <svg
           ref="drawing"
           class="absolute inset-0 h-full w-full touch-none overflow-visible select-none"
@@ -198,7 +207,7 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
             stroke-linejoin="round"
             pointer-events="none"
           />
-          <BoxGhost v-if="box" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="before" />
+          <BoxGhost v-if="box && !isHurried" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="before" />
           <StandHandles v-if="arranging && !measuring" :look :per-pixel="perPixel" :place-under="placeUnder" />
           <DimensionLines v-if="dimensionsShown" :scene :look :per-pixel="perPixel" />
           <g v-if="tape.length > 0" pointer-events="none">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { flatStand, viewAt, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
 import { pointsOf } from './shapePaint'
 import { useLevel } from './render/level'
@@ -15,10 +15,14 @@ const props = defineProps<{
   isNeutral: boolean
 }>()
 
+/** Whether it moves on a machine that draws slowly: what is drawn over it had better wait. */
+const emit = defineEmits<{ hurried: [is: boolean] }>()
+
 const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(canvas)
 const renderer = shallowRef<StandRenderer | null>(null)
 const isFlat = ref(false)
+const patches = computed(() => (isFlat.value ? flatStand(props.solids, viewAt(props.look)) : []))
 /** Whether what is seen is what was asked for, in full. */
 const isDrawn = ref(false)
 /** How long the last picture took, ms. */
@@ -38,6 +42,7 @@ function paint(): void {
   frame = 0
   if (!renderer.value || !wanted || width.value === 0) return
   const isStill = wanted === 'still'
+  if (isStill) emit('hurried', false)
   wanted = null
   if (shown !== props.solids) {
     renderer.value.show(props.solids)
@@ -59,8 +64,10 @@ function paint(): void {
   void renderer.value.finished().then(() => {
     tookMs.value = performance.now() - began
     took(tookMs.value, isFull)
-    if (isStill || level.value === 'full') isDrawn.value = wanted === null
+    if (isStill || isFull) isDrawn.value = wanted === null
     if (wanted && !frame) frame = window.requestAnimationFrame(paint)
+    // At rest only once the last moving picture is there: how long that takes is the machine's.
+    if (!isStill && !isFull && !wanted) rest = window.setTimeout(() => ask('still'), RESTED_MS)
   })
 }
 
@@ -72,9 +79,9 @@ function ask(kind: 'moving' | 'still'): void {
 }
 
 function moved(): void {
-  ask('moving')
+  if (level.value !== 'full' && !isFlat.value) emit('hurried', true)
   window.clearTimeout(rest)
-  rest = window.setTimeout(() => ask('still'), RESTED_MS)
+  ask('moving')
 }
 
 watch([() => props.look, () => props.window, width, height], moved)
@@ -114,7 +121,7 @@ onBeforeUnmount(() => {
       aria-hidden="true"
     >
       <polygon
-        v-for="patch in flatStand(solids, viewAt(look))"
+        v-for="patch in patches"
         :key="patch.id"
         :points="pointsOf(patch.outline)"
         :fill="patch.colour"
