@@ -106,7 +106,9 @@ try {
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
     // All that is drawn in depth is as it will stay.
-    await page.waitForFunction(() => !document.querySelector('[data-drawn=no]'))
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-drawn=no]')].every((each) => each.clientWidth === 0),
+    )
     await page.waitForTimeout(400)
     await page.screenshot({ path: join(folder, `${name}.png`) })
     console.log(join(given, `${name}.png`))
