@@ -84,9 +84,12 @@ const softwareDrawers = /swiftshader|llvmpipe|software|basic render/i
 
 /** What draws the stand on a canvas; null where the browser has no graphics for it. */
 export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | null {
-  const found = canvas.getContext('webgl2', { alpha: true, antialias: false, premultipliedAlpha: true })
-  if (!found) return null
-  const context = found
+  const context = canvas.getContext('webgl2', { alpha: true, antialias: false, premultipliedAlpha: true })
+  if (!context) return null
+  return rendererOn(canvas, context)
+}
+
+function rendererOn(canvas: HTMLCanvasElement, context: WebGL2RenderingContext): StandRenderer {
   const renderer = new WebGLRenderer({ canvas, context, alpha: true })
   renderer.outputColorSpace = LinearSRGBColorSpace
   renderer.autoClear = false
@@ -217,8 +220,8 @@ export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | 
       meshes.thin.material = kinds.thin
       meshes.fine.visible = !isMoving && window.width / width < FINE_SEEN_MM
       inOrder(merged, from)
-      renderer.setPixelRatio(1)
-      renderer.setSize(width, height, false)
+      // Setting the size empties the canvas and takes room for it anew.
+      if (canvas.width !== width || canvas.height !== height) renderer.setSize(width, height, false)
       if (kinds === materials.full) drawShadows(sun, look, room)
       if (fullness === 'full') {
         if (smooth && (smooth.width !== width || smooth.height !== height)) {
