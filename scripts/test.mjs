@@ -1,5 +1,5 @@
 // Everything that must hold: types, lint, unit tests, end-to-end tests. Ends with one line that counts the tests.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -31,6 +31,24 @@ function step(name, command, args, env = {}) {
   if (status !== 0) failures.push(name)
 }
 
+/** A step beside another: what it prints is shown when it has ended. */
+function stepBeside(name, command, args) {
+  const began = Date.now()
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, env: process.env })
+    const printed = []
+    child.stdout.on('data', (bytes) => printed.push(bytes))
+    child.stderr.on('data', (bytes) => printed.push(bytes))
+    child.on('error', (reason) => printed.push(Buffer.from(String(reason))))
+    child.on('close', (status) => {
+      console.log(`\n— ${name}\n${Buffer.concat(printed)}`)
+      console.log(`  ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${Math.round((Date.now() - began) / 1000)} s`)
+      if (status !== 0) failures.push(name)
+      resolve()
+    })
+  })
+}
+
 function readReport(name) {
   try {
     return JSON.parse(readFileSync(join(reports, name), 'utf8'))
@@ -40,8 +58,12 @@ function readReport(name) {
   }
 }
 
-step('types', npm, ['run', '--silent', 'types'])
-step('lint', npm, ['run', '--silent', 'lint'])
+// Each of the two keeps one core busy; both read what is prepared first.
+step('prepare', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
+await Promise.all([
+  stepBeside('types', npm, ['run', '--silent', 'types']),
+  stepBeside('lint', npm, ['run', '--silent', 'lint']),
+])
 step('unit', bin('vitest'), [
   'run',
   '--reporter=default',
