@@ -2,7 +2,15 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, fill, openLeaf, test, turnTo, TALLY_NAMES } from './studio'
 
 const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Supply', 'Make', 'Deliver', 'Learn']
-const PAGES = [...LEAVES.map((leaf) => leaf.toLowerCase()), 'compare', 'shelf', 'drawing', 'stand-ins', 'beginnings']
+const PAGES = [
+  ...LEAVES.map((leaf) => leaf.toLowerCase()),
+  'compare',
+  'shelf',
+  'drawing',
+  'proposal',
+  'stand-ins',
+  'beginnings',
+]
 
 for (const [theme, leaf] of ['light', 'dark'].flatMap((room) => PAGES.map((each) => [room, each] as const))) {
   test(`${leaf} can be read and reached by all, in a ${theme} room`, async ({ page }) => {

@@ -148,6 +148,21 @@ test('the stand large: a picture of the size asked for, and a file in depth that
   await expect(page.getByRole('main')).toBeVisible()
 })
 
+test('the page for the client: two views at least, the price if wanted, as PDF', async ({ page }) => {
+  await openLeaf(page, 'proposal')
+  const paper = page.getByTestId('paper-proposal')
+  await expect(paper.locator('img')).toHaveCount(2)
+  await page.getByRole('button', { name: 'The front', exact: true }).click()
+  await expect(paper.locator('img')).toHaveCount(2)
+  await page.getByRole('button', { name: 'The back', exact: true }).click()
+  await expect(paper.locator('img')).toHaveCount(3)
+  await expect(paper).not.toContainText('Together')
+  await page.getByTestId('with-price').check()
+  await expect(paper).toContainText(/Together \d+\.\d\d, as planned today/)
+  const pdf = await downloaded(page, () => page.getByTestId('proposal-pdf').click())
+  expect(pdf.bytes.subarray(0, 4).toString()).toBe('%PDF')
+})
+
 test('the stand is turned, tilted and come near by hand, and by keys', async ({ page }) => {
   await openLeaf(page, 'brief')
   await drawn(page)

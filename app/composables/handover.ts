@@ -1,7 +1,8 @@
+import type { Commission } from '#core/commission'
 import { stockOf } from '#core/workshop'
 import { computed } from 'vue'
 import { handoverPack, packingOf, placingsOf, quotePaper, shoppingPaper } from '#core/deliver'
-import { needsOf, quoteOf } from '#core/plan'
+import { needsOf, quoteOf, type Plan } from '#core/plan'
 import { shoppingList } from '#core/supply'
 import { usePreferences } from '~/stores/preferences'
 import { usePlanned } from './planned'
@@ -12,11 +13,21 @@ export function useHandover() {
   const preferences = usePreferences()
   const about = computed(() => ({ plan: plan.value, commission: commission.value, units: preferences.units }))
   const placings = computed(() => placingsOf(plan.value, commission.value))
-  const packing = computed(() => packingOf(plan.value, commission.value, workshop.value.pieceBoxes))
-  const needs = computed(() => needsOf(plan.value, commission.value, workshop.value.prices, packing.value.boxes.length))
-  const shopping = computed(() => shoppingList(needs.value, (item) => stockOf(workshop.value, item), studio.reserved))
-  const quote = computed(() => quoteOf(plan.value, shopping.value, workshop.value.prices, workshop.value.pricing))
+  /** Packing, needs, shopping and quote of a plan: that of the open commission, or of another of its options. */
+  const boughtFor = (planned: Plan, of: Commission) => {
+    const { prices, pricing, pieceBoxes } = workshop.value
+    const packed = packingOf(planned, of, pieceBoxes)
+    const needed = needsOf(planned, of, prices, packed.boxes.length)
+    const list = shoppingList(needed, (item) => stockOf(workshop.value, item), studio.reserved)
+    return { packed, needed, list, quote: quoteOf(planned, list, prices, pricing) }
+  }
+  const bought = computed(() => boughtFor(plan.value, commission.value))
+  const packing = computed(() => bought.value.packed)
+  const needs = computed(() => bought.value.needed)
+  const shopping = computed(() => bought.value.list)
+  const quote = computed(() => bought.value.quote)
   return {
+    boughtFor,
     placings,
     packing,
     needs,

@@ -3,10 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { chosenOption, choosing } from '#core/commission'
 import { proposal, type Views } from '#core/deliver'
 import { FRONT_DOWN_DEG, standSolids } from '#core/draw'
-import { needsOf, quoteOf, type Plan } from '#core/plan'
-import { shoppingList } from '#core/supply'
-import { stockOf } from '#core/workshop'
-import { useOptionPlans } from '~/components/options/useOptionPlans'
+import { useOptionPlans, type PlannedOption } from '~/components/options/useOptionPlans'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import PaperView from '~/components/papers/PaperView.vue'
 import { sceneContent } from '~/components/stand/contentOf'
@@ -19,9 +16,9 @@ import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 
 /** The page for the client: pictures of the cake, sizes, colours, what is eaten, options, the price if wanted. */
-const { studio, commission, option, workshop, plan } = usePlanned()
+const { commission, option, plan } = usePlanned()
 const preferences = usePreferences()
-const { packing } = useHandover()
+const { boughtFor } = useHandover()
 const planned = useOptionPlans()
 const withPrice = ref(false)
 const views = shallowRef<Views>([])
@@ -33,6 +30,7 @@ const SIDES = [
   { id: 'back', name: 'The back', turnDeg: 180, downDeg: FRONT_DOWN_DEG },
 ] as const
 const shownSides = ref<readonly string[]>(['front', 'side'])
+const LEAST_VIEWS = 2
 const PICTURE_PX = 900
 
 const dataUrlOf = (file: Blob): Promise<string> =>
@@ -66,14 +64,10 @@ watch(
 )
 
 /** What an option would cost, as its quote says. */
-function priceOf(id: string, planOf: Plan): string {
-  const { prices, pricing } = workshop.value
-  const needs = needsOf(planOf, choosing(commission.value, id), prices, packing.value.boxes.length)
-  const shopping = shoppingList(needs, (item) => stockOf(workshop.value, item), studio.reserved)
-  return quoteOf(planOf, shopping, prices, pricing).price.value.toFixed(2)
-}
+const priceOf = ({ option: { id }, plan: planned }: PlannedOption): string =>
+  boughtFor(planned, choosing(commission.value, id)).quote.price.value.toFixed(2)
 const offered = computed(() =>
-  planned.value.map((each) => ({ ...each, price: withPrice.value ? priceOf(each.option.id, each.plan) : null })),
+  planned.value.map((each) => ({ ...each, price: withPrice.value ? priceOf(each) : null })),
 )
 const paper = computed(() =>
   proposal({ plan: plan.value, commission: commission.value, units: preferences.units }, views.value, offered.value),
@@ -83,7 +77,7 @@ function toggle(id: string): void {
   const next = shownSides.value.includes(id)
     ? shownSides.value.filter((each) => each !== id)
     : [...shownSides.value, id]
-  if (next.length > 0) shownSides.value = next
+  if (next.length >= LEAST_VIEWS) shownSides.value = next
 }
 </script>
 

@@ -4,7 +4,7 @@ import { chosenOption, type Option } from '../commission'
 import { coveringOf } from '../material'
 import type { Plan } from '../plan'
 import { counted, printQuantity, type UnitSystem } from '../quantity'
-import { colourWords } from '../tint'
+import { clientColourWords } from '../tint'
 import { table, under, type About, type Block, type Paper } from './paper'
 
 /** Views of the cake, as pictures. */
@@ -22,20 +22,13 @@ const acrossOf = ({ shape }: Plan['stack'][number], units: UnitSystem): string =
   return wide === deep ? wide! : `${wide} × ${deep}`
 }
 
-/** How a colour is told to a client: by what it is like, not against what. */
-const clientWords = (words: string): string =>
-  words
-    .replace(/^(paler|deeper) than (.+)$/, 'a $1 $2')
-    .replace(/^near /, '')
-    .toLowerCase()
-
 /** What is on the cake, in the client's words: how many, of what, in which colours. */
 function decorationLines({ plan, commission }: About): readonly string[] {
   const { palette } = commission
   return plan.decorations
     .filter(({ count }) => count.value > 0)
     .map(({ count, one, colour }) => {
-      const [heart, tail] = [colour.heart, colour.tail].map((hex) => clientWords(colourWords(hex, palette)))
+      const [heart, tail] = [colour.heart, colour.tail].map((hex) => clientColourWords(hex, palette))
       return `${counted(count.value, one)} in ${colour.steps > 1 && heart !== tail ? `${heart} to ${tail}` : heart}`
     })
 }

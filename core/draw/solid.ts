@@ -1,4 +1,4 @@
-import { cross, dot, scale, unit, type Point3 } from '../geometry'
+import { cross, dot, minus, scale, unit, type Point3 } from '../geometry'
 import { parsedColour } from './shading'
 
 /** How light lies on something. */
@@ -41,7 +41,6 @@ const SAME_MM = 0.05
 /** Normals that differ by less than this in each direction are one. */
 const SAME_LIGHT = 0.02
 
-const minus = (one: Point3, other: Point3): Point3 => [one[0] - other[0], one[1] - other[1], one[2] - other[2]]
 /** Places are counted from here in each direction, so that one number says where a corner lies. */
 const MOST_PLACES = 2 ** 17
 const placeOf = ([x, y, z]: Point3): number =>

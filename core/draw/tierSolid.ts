@@ -1,5 +1,4 @@
 import { edgePoints, roundShape, sectionAt, widened, type Board, type StandingTier } from '../cake'
-import { insetShape } from '../cake/shape'
 import { coveringOf } from '../material'
 import type { Point, Point3 } from '../geometry'
 import { smoothPart, partBuilder, type Face, type Matter, type Solid, type SolidPart } from './solid'
@@ -20,7 +19,7 @@ type Ring = readonly Point3[]
 
 /** A section drawn through the same angles at every height, so that its points belong together. */
 const ringOf = (shape: Section, insetMm: number, turnDeg: number, middle: Point, heightMm: number): Ring =>
-  edgePoints(insetShape(shape, insetMm), turnDeg, middle, STEPS).map(({ x, y }) => [x, y, heightMm])
+  edgePoints(widened(shape, -insetMm), turnDeg, middle, STEPS).map(({ x, y }) => [x, y, heightMm])
 
 /** The ring with as many points as another: those nearest to its points. Insets of sharp shapes lose corners. */
 const matched = (ring: Ring, to: Ring): Ring =>

@@ -1,4 +1,4 @@
-import { add, cross, dot, scale, type Point3 } from '../geometry'
+import { add, cross, dot, minus, scale, type Point3 } from '../geometry'
 import type { Sight } from './viewpoint'
 import type { Solid, SolidPart } from './solid'
 import { SHADE } from './tierSolid'
@@ -27,8 +27,6 @@ function ballOf(part: SolidPart): Ball {
   knownBalls.set(part, ball)
   return ball
 }
-
-const minus = (one: Point3, other: Point3): Point3 => [one[0] - other[0], one[1] - other[1], one[2] - other[2]]
 
 function missesBall({ from, along }: Sight, { middle, radiusMm }: Ball): boolean {
   const to = minus(middle, from)

@@ -17,4 +17,4 @@ export {
   type Point,
   type Segment,
 } from './outline'
-export { add, cross, dot, fromFront, outward, scale, unit, type Point3 } from './space'
+export { add, cross, dot, fromFront, minus, outward, scale, unit, type Point3 } from './space'

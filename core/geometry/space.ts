@@ -5,6 +5,8 @@
 export type Point3 = readonly [number, number, number]
 
 export const add = (one: Point3, other: Point3): Point3 => [one[0] + other[0], one[1] + other[1], one[2] + other[2]]
+/** From the other to the one. */
+export const minus = (one: Point3, other: Point3): Point3 => [one[0] - other[0], one[1] - other[1], one[2] - other[2]]
 export const scale = (one: Point3, by: number): Point3 => [one[0] * by, one[1] * by, one[2] * by]
 export const dot = (one: Point3, other: Point3): number => one[0] * other[0] + one[1] * other[1] + one[2] * other[2]
 export const cross = (one: Point3, other: Point3): Point3 => [

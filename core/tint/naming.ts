@@ -10,24 +10,42 @@ const SAME_HUE = 0.4
 /** Lightness that is called paler or deeper. */
 const LIGHTER = 0.03
 
-/**
- * A colour in the user's own words, so that it is told by more than its hue: its own name, or how it stands to the
- * nearest that has one.
- */
-export function colourWords(hex: string, palette: readonly Named[]): string {
-  const colour = hexOklab(hex)
+/** How a colour stands to the nearest of the user's own that is like it. */
+type Likeness = { readonly name: string; readonly how: 'same' | 'near' | 'paler' | 'deeper' }
+
+function likenessOf(colour: Oklab, palette: readonly Named[]): Likeness | null {
   const isAlike = (own: Oklab): boolean =>
     difference(own, colour) <= SAME || (difference(own, colour) <= ALIKE && hueApart(own, colour) <= SAME_HUE)
   const nearest = palette
     .map(({ name, colour: own }) => ({ name, own: hexOklab(own), away: difference(hexOklab(own), colour) }))
     .filter(({ own }) => isAlike(own))
     .sort((one, other) => one.away - other.away)[0]
-  if (!nearest) return plainWords(colour)
-  if (nearest.away <= SAME) return nearest.name
-  const lighter = colour.l - nearest.own.l
-  return Math.abs(lighter) < LIGHTER
-    ? `near ${nearest.name}`
-    : `${lighter > 0 ? 'paler' : 'deeper'} than ${nearest.name}`
+  if (!nearest) return null
+  const { name, own, away } = nearest
+  if (away <= SAME) return { name, how: 'same' }
+  const lighter = colour.l - own.l
+  return { name, how: Math.abs(lighter) < LIGHTER ? 'near' : lighter > 0 ? 'paler' : 'deeper' }
+}
+
+/**
+ * A colour in the user's own words, so that it is told by more than its hue: its own name, or how it stands to the
+ * nearest that has one.
+ */
+export function colourWords(hex: string, palette: readonly Named[]): string {
+  const colour = hexOklab(hex)
+  const likeness = likenessOf(colour, palette)
+  if (!likeness) return plainWords(colour)
+  const { name, how } = likeness
+  return how === 'same' ? name : how === 'near' ? `near ${name}` : `${how} than ${name}`
+}
+
+/** A colour for somebody who is shown none to compare it with: “persimmon”, “a paler persimmon”. */
+export function clientColourWords(hex: string, palette: readonly Named[]): string {
+  const colour = hexOklab(hex)
+  const likeness = likenessOf(colour, palette)
+  if (!likeness) return plainWords(colour)
+  const { name, how } = likeness
+  return how === 'same' || how === 'near' ? name.toLowerCase() : `a ${how} ${name.toLowerCase()}`
 }
 
 const chroma = ({ a, b }: Oklab): number => Math.hypot(a, b)

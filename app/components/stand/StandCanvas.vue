@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { flatStand, viewAt, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
-import { pointsOf } from './shapePaint'
+import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import type { Viewpoint, Room, Solid, Window } from '#core/draw'
+import FlatStand from './FlatStand.vue'
 import { useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
 
@@ -22,7 +22,6 @@ const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(canvas)
 const renderer = shallowRef<StandRenderer | null>(null)
 const isFlat = ref(false)
-const patches = computed(() => (isFlat.value ? flatStand(props.solids, viewAt(props.look)) : []))
 /** Whether what is seen is what was asked for, in full. */
 const isDrawn = ref(false)
 /** How long the last picture took, ms. */
@@ -114,21 +113,7 @@ onBeforeUnmount(() => {
     :data-took="tookMs"
     data-testid="stand-drawn"
   >
-    <svg
-      v-if="isFlat"
-      class="pointer-events-none h-full w-full"
-      :viewBox="`${props.window.left} ${props.window.top} ${props.window.width} ${props.window.height}`"
-      aria-hidden="true"
-    >
-      <polygon
-        v-for="patch in patches"
-        :key="patch.id"
-        :points="pointsOf(patch.outline)"
-        :fill="patch.colour"
-        stroke="var(--ink-soft)"
-        stroke-width="0.4"
-      />
-    </svg>
+    <FlatStand v-if="isFlat" :solids :look :window="props.window" />
     <canvas v-else ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
     <p v-if="isFlat" class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
       Drawn flat: this browser shows nothing in depth.

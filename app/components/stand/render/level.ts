@@ -30,10 +30,12 @@ export function useLevel() {
     },
     /** Told how long a picture took. */
     took(ms: number, wasFull: boolean): void {
-      if (preferences.stand === 'small') return
+      if (level.value === 'small') return
       if (wasFull && level.value === 'full' && ms > MOVING_MS) level.value = 'resting'
-      else if (wasFull && ms > STILL_MS) level.value = 'small'
-      else if (!wasFull && ms > MOVING_MS) density.value = Math.max(COARSEST, density.value * 0.8)
+      else if (wasFull && ms > STILL_MS) {
+        level.value = 'small'
+        density.value = COARSEST
+      } else if (!wasFull && ms > MOVING_MS) density.value = Math.max(COARSEST, density.value * 0.8)
       else if (!wasFull && ms < SWIFT_MS) density.value = Math.min(1, density.value * 1.1)
     },
   }
