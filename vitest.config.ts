@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
+import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 // A string keeps esbuild from looking for .nuxt/tsconfig, which is not there before `nuxt prepare`.
@@ -11,12 +12,31 @@ const testTimeout = 300_000
 const seed = here('./tests/any/seed.ts')
 // Puts a module of its own in place of another, and so cannot share what others have imported.
 const replacing = 'core/plan/newTechnique.test.ts'
+/** What takes longest begins first, so that no core is left alone with it at the end; then one project after another. */
+const LONGEST = [
+  'core/plan/orderOnCake.test.ts',
+  'core/plan/rightWay.test.ts',
+  'core/cut/nest/nest.test.ts',
+  'core/schedule/timetable.test.ts',
+  'core/commission/startingPoints.test.ts',
+]
+class LongestFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const place = ({ moduleId }: TestSpecification): number => {
+      const at = LONGEST.findIndex((path) => moduleId.endsWith(path))
+      return at === -1 ? LONGEST.length : at
+    }
+    const usual = await super.sort(files)
+    return usual.sort((one, other) => place(one) - place(other) || (one.project.name < other.project.name ? 1 : -1))
+  }
+}
 const alias = { '#core': here('./core'), '~': here('./app') }
 
 export default defineConfig({
   test: {
     // Every core: nobody else waits for them.
     maxWorkers: '100%',
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         esbuild,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from '#imports'
+import { cakeRoom, sceneOf } from '#core/plan'
 import { useBeginnings, type ShownBeginning } from '~/components/arrange/useBeginnings'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import CakeStill from '~/components/stand/CakeStill.vue'
-import { cakeRoom, sceneOf } from '~/components/stand/standScene'
 import { roomForAll, wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'

@@ -4,9 +4,9 @@ import { computed } from 'vue'
 import { definitionOf } from '#core/cake'
 import { coveringOf } from '#core/material'
 import { printQuantity } from '#core/quantity'
+import { cakeRoom, sceneOf } from '#core/plan'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import DimensionLines from '~/components/stand/DimensionLines.vue'
-import { cakeRoom, sceneOf } from '~/components/stand/standScene'
 import { wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
@@ -54,7 +54,12 @@ const printPage = (): void => window.print()
             class="absolute inset-0 h-full w-full overflow-visible"
             :viewBox="`${window.left} ${window.top} ${window.width} ${window.height}`"
           >
-            <DimensionLines :scene :look :per-pixel="window.height / PICTURE_PX" />
+            <DimensionLines
+              :stack="plan.stack"
+              :board="option.cake.board"
+              :look
+              :per-pixel="window.height / PICTURE_PX"
+            />
           </svg>
         </CakeStill>
         <figcaption class="text-center text-[0.88rem] text-ink-soft">{{ name }}</figcaption>

@@ -2,14 +2,13 @@
 import { chosenOption, newCommission, startingDecoration, type Commission } from '#core/commission'
 import { onMounted, shallowRef } from 'vue'
 import { roundTier, type Cake } from '#core/cake'
-import type { Plan } from '#core/plan'
+import { sceneOf, type Plan } from '#core/plan'
 import { PLANTS, TECHNIQUES, type CompositionKind, type TechniqueId } from '#core/technique'
 import FlatPiece from '~/components/arrange/FlatPiece.vue'
 import { largestOf } from '~/components/arrange/flatSize'
 import { plantDrawn } from '~/components/arrange/plantDrawn'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
-import { sceneOf } from '~/components/stand/standScene'
 import { wholeCake } from '~/components/stand/wholeCake'
 import FigureLink from '~/components/working/FigureLink.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -117,7 +116,7 @@ function commissionFor(technique: TechniqueId): Commission {
   }
 }
 
-const plants = PLANTS.map((plant) => ({ ...plant, ...plantDrawn(plant) }))
+const plants = PLANTS.map((plant) => ({ ...plant, drawn: plantDrawn(plant) }))
 
 onMounted(async () => {
   for (const { id, name } of TECHNIQUES) {
@@ -161,8 +160,8 @@ onMounted(async () => {
     </ul>
     <h2 class="leaf-title mt-8 mb-3">Plants to make after</h2>
     <ul class="grid grid-cols-4 gap-4" data-testid="plants">
-      <li v-for="{ id, name, mesh, colour, isFilm } in plants" :key="id">
-        <MeshStill class="rounded-2xl bg-paper-deep" :mesh :colour :is-film :says="name" />
+      <li v-for="{ id, name, drawn } in plants" :key="id">
+        <MeshStill class="rounded-2xl bg-paper-deep" :drawn :says="name" />
         <h3 class="mt-1 text-center text-[0.92rem]">{{ name }}</h3>
       </li>
     </ul>

@@ -2,15 +2,16 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { chosenOption, choosing } from '#core/commission'
 import { proposal, type Views } from '#core/deliver'
-import { FRONT_DOWN_DEG, standSolids } from '#core/draw'
+import { FRONT_DOWN_DEG } from '#core/draw'
+import { cakeRoom, sceneOf } from '#core/plan'
 import { useOptionPlans, type PlannedOption } from '~/components/options/useOptionPlans'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import PaperView from '~/components/papers/PaperView.vue'
 import { sceneContent } from '~/components/stand/contentOf'
 import { drawStill } from '~/components/stand/render/stills'
-import { cakeRoom, sceneOf } from '~/components/stand/standScene'
 import { wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import PillButton from '~/components/ui/PillButton.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
@@ -45,7 +46,7 @@ const scene = computed(() => sceneOf(option.value, plan.value))
 let asked = 0
 watch(
   [() => sceneContent(scene.value), shownSides],
-  async ([content]) => {
+  async () => {
     const mine = (asked += 1)
     const made: Views[number][] = []
     for (const { id, name, ...side } of SIDES) {
@@ -53,7 +54,7 @@ watch(
       const whole = wholeCake(cakeRoom(commission.value, plan.value), side)
       const height = Math.round((PICTURE_PX * whole.window.height) / whole.window.width)
       const still = await drawStill(
-        { content, solids: () => standSolids(scene.value), ...whole, width: PICTURE_PX, height },
+        { scene: scene.value, ...whole, width: PICTURE_PX, height },
         preferences.stand !== 'small',
       )
       if (still) made.push({ name, dataUrl: await dataUrlOf(still), widthPx: PICTURE_PX, heightPx: height })
@@ -91,17 +92,9 @@ function toggle(id: string): void {
       <PaperTools :papers="[paper]" ending="proposal" title="The page as PDF" />
     </div>
     <div class="no-print mb-4 flex flex-wrap items-center gap-x-4 gap-y-1.5" role="group" aria-label="What it shows">
-      <button
-        v-for="side in SIDES"
-        :key="side.id"
-        type="button"
-        class="rounded-full px-3.5 py-1.5"
-        :class="shownSides.includes(side.id) ? 'bg-go-soft shadow-[inset_0_0_0_1.5px_var(--go)]' : 'bg-paper-deep'"
-        :aria-pressed="shownSides.includes(side.id)"
-        @click="toggle(side.id)"
-      >
-        {{ side.name }}
-      </button>
+      <PillButton v-for="side in SIDES" :key="side.id" :on="shownSides.includes(side.id)" @click="toggle(side.id)">{{
+        side.name
+      }}</PillButton>
       <label class="flex items-center gap-1.5"
         ><input v-model="withPrice" type="checkbox" class="size-4.5 accent-(--go)" data-testid="with-price" /> the
         price</label

@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink'
 import { withChanges, type Plan, type PlanInputs } from '#core/plan'
+import { newestWaits } from '~/workers/newest'
 import type { PlanWorker, Taken, Tried } from '~/workers/plan'
 
 /** Pictures and notes have no part in a plan and would only be copied to the worker. */
@@ -34,32 +35,21 @@ export function planner(
   const remote: Remote<PlanWorker> = wrap(
     new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }),
   )
-  let busy = false
   /** The last plan that came, shown or not, and its number. */
   let known: { readonly plan: Plan; readonly number: number } | null = null
-  let waiting: PlanInputs | null = null
-  const ask = async (inputs: PlanInputs): Promise<void> => {
-    if (busy) {
-      waiting = inputs
-      return
-    }
-    busy = true
-    try {
+  const ask = newestWaits(
+    async (inputs: PlanInputs): Promise<Plan> => {
       const { changes, since, number } = await remote.deriveChanges(inputs, known?.number ?? 0)
       known = { plan: withChanges(since > 0 ? known!.plan : null, changes), number }
-      if (!waiting) receive(known.plan)
-    } catch (reason) {
-      failed(reason)
-    }
-    busy = false
-    if (waiting) {
-      const next = waiting
-      waiting = null
-      void ask(next)
-    }
-  }
+      return known.plan
+    },
+    (plan, isNewest) => {
+      if (isNewest) receive(plan)
+    },
+    failed,
+  )
   return {
-    ask: (inputs) => void ask(withoutPictures(inputs)),
+    ask: (inputs) => ask(withoutPictures(inputs)),
     once: async (inputs) => remote.derive(withoutPictures(inputs)),
     tried: async (inputs) => remote.tried(withoutPictures(inputs)),
     taken: async (inputs) => remote.taken(withoutPictures(inputs)),

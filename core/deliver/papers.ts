@@ -3,9 +3,15 @@ import { tierWords } from '../cake'
 import { chosenOption } from '../commission'
 import { coveringOf, glueOf } from '../material'
 import { printQuantity } from '../quantity'
-import { elevation, fromAbove, standingOf } from './elevation'
+import { numberedView, standingOf } from './elevation'
 import { table, under, type About, type Paper } from './paper'
 import { runsOf, STAGE_WORDS, type Placing } from './placing'
+
+const SIDES = [
+  { side: 'front', says: 'The front, numbered' },
+  { side: 'back', says: 'The back, numbered' },
+  { side: 'above', says: 'From above, numbered' },
+] as const
 
 /** Front and back with numbers, and for every number where, how fixed, how held. */
 export function placingGuide({ plan, commission, units }: About, placings: readonly Placing[]): Paper {
@@ -14,7 +20,6 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
   const open = placings.filter(({ stage }) => stage !== 'dressed')
   const dressed = placings.filter(({ stage }) => stage === 'dressed')
   const standing = standingOf(plan, commission, placings)
-  const above = fromAbove(plan.stack, cake.board, standing)
   return {
     id: 'placing',
     title: 'Placing guide',
@@ -22,13 +27,10 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
     blocks: [
       {
         kind: 'pictures',
-        pictures: [
-          ...(['front', 'back'] as const).map((side) => ({
-            picture: elevation(plan.stack, cake.board, standing, side),
-            says: side === 'front' ? 'The front, numbered' : 'The back, numbered',
-          })),
-          ...(above ? [{ picture: above, says: 'From above, numbered' }] : []),
-        ],
+        pictures: SIDES.flatMap(({ side, says }) => {
+          const picture = numberedView(plan.stack, cake.board, standing, side)
+          return picture ? [{ picture, says }] : []
+        }),
       },
       {
         kind: 'lines',

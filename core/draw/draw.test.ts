@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cutSheetPicture, darken, lighten, rulerShapes, topView, type Shape } from '.'
+import { cutSheetPicture, darken, lighten, paperStand, rulerShapes, type Shape } from '.'
 import { demoCommission, demoWorkshop } from '../demo'
 import { outlineAreaMm2, type Point3 } from '../geometry'
 import { derivePlan } from '../plan'
@@ -20,13 +20,14 @@ describe('the cake from above', () => {
     [x + 5, y - 5, z],
     [x, y + 5, z],
   ]
-  const view = topView(plan.stack, board, [
-    { parts: [at(0, -60, 400)], colour: '#d9572b', isMain: true },
-    { parts: [at(300, 0, 20)], colour: '#343a63', isMain: false },
-  ])
+  const shown = [
+    { parts: [at(0, -60, 400)], colour: '#d9572b', shown: 'strong' as const },
+    { parts: [at(300, 0, 20)], colour: '#343a63', shown: 'pale' as const },
+  ]
+  const view = paperStand(plan.stack, board, shown, 'above')
   it('has the front at its foot, and room for all that reaches over the board', () => {
-    expect(view.at({ x: 0, y: -60 }).y).toBeLessThan(view.heightMm / 2)
-    expect(view.at({ x: 60, y: 0 }).x).toBeGreaterThan(view.widthMm / 2)
+    expect(view.at([0, -60, 0]).y).toBeLessThan(view.heightMm / 2)
+    expect(view.at([60, 0, 0]).x).toBeGreaterThan(view.widthMm / 2)
     // 300 + 5 mm to one side, 16 mm round it.
     expect(view.widthMm).toBe(2 * 321)
     for (const { x, y } of view.middles) {

@@ -2,11 +2,12 @@ export { cutSheetPicture, insideOf, numberHeightMm, pieceOutlines, sheetOutline 
 export { dishLabels, type DishLabel } from './dishLabels'
 export { rulerShapes } from './ruler'
 export { darken, lighten, lightOf } from './shading'
-export { drawnSolid, standSolids, type Drawn, type StandScene } from './standSolids'
+export { standSolids, type Drawn, type StandScene } from './standSolids'
 export type { Matter, Solid, SolidPart } from './solid'
 export { SHADE } from './tierSolid'
 export { metBy } from './touch'
-export { flatStand, outlineSeen } from './outlineSeen'
+export { outlineSeen } from './outlineSeen'
+export { flatStand, paperStand, partsFromAbove, wholePart, type Flat, type OnPaper, type Side } from './flatStand'
 export {
   AWAY_MM,
   fitted,
@@ -26,5 +27,4 @@ export type { Fade, Picture, Shape } from './shape'
 export { boxEdges, type BoxEdge } from './boxEdges'
 export { dimensionsOf } from './dimensions'
 export { facesViewer, pointOfSpot, spotAt, straightMm, touchedAt, type Touched } from './tape'
-export { partsFromAbove, topView, type SeenFromAbove } from './topView'
 export { guideSheet } from './guidePicture'

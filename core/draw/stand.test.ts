@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dimensionsOf, guideSheet, straightMm, touchedAt, viewAt, type Viewpoint } from '.'
+import { flatStand, paperStand, viewAt, type Viewpoint } from '.'
 import { anyTier } from '../../tests/any/anyTier'
-import { roundTier, scallopGuide, stackTiers, wallPoint, type Board, type Tier } from '../cake'
+import { roundTier, stackTiers, type Board, type Tier } from '../cake'
 import { areaMm2 } from '../cake/shape'
 import { chosenOption } from '../commission'
 import { demoCommission, demoWorkshop } from '../demo'
@@ -10,7 +10,7 @@ import { convexHull, isInside, type Point3 } from '../geometry'
 import { derivePlan } from '../plan'
 import { fitted, nearer, projectionMatrix, sightLine, viewMatrix, windowOf, type Matrix } from './viewpoint'
 import { FILM, meshParts, WAFER } from './meshSolid'
-import { flatStand, outlineSeen } from './outlineSeen'
+import { outlineSeen } from './outlineSeen'
 import { addBall, addTube, partBuilder, smoothPart, type Face, type SolidPart } from './solid'
 import { standSolids, type StandScene } from './standSolids'
 import { metBy } from './touch'
@@ -235,26 +235,28 @@ describe('sheets as solids', () => {
   })
 })
 
+/** A disc of 20 mm before or behind the upper tier, standing on the ledge. */
+const disc = (y: number): StandScene['elements'][number] => ({
+  mesh: {
+    faces: [
+      {
+        points: Array.from({ length: 8 }, (_, at): Point3 => {
+          const angle = (at * Math.PI) / 4
+          return [10 * Math.cos(angle), y, 140 + 10 * Math.sin(angle)]
+        }),
+        opacity: 1,
+        light: 0,
+      },
+    ],
+    lines: [],
+  },
+  colour: '#d9572b',
+  isFilm: false,
+})
+
 describe('what is touched', () => {
-  /** A disc of 20 mm before or behind the upper tier, standing on the ledge. */
-  const disc = (y: number): StandScene['elements'][number] => ({
-    mesh: {
-      faces: [
-        {
-          points: Array.from({ length: 8 }, (_, at): Point3 => {
-            const angle = (at * Math.PI) / 4
-            return [10 * Math.cos(angle), y, 140 + 10 * Math.sin(angle)]
-          }),
-          opacity: 1,
-          light: 0,
-        },
-      ],
-      lines: [],
-    },
-    colour: '#d9572b',
-    isFilm: false,
-  })
-  const solids = standSolids({ ...bare(two), elements: [disc(-80), disc(80)] })
+  const scene = { ...bare(two), elements: [disc(-80), disc(80)] }
+  const solids = standSolids(scene)
   const metAt = (point: Point3, look: Viewpoint): string | undefined =>
     metBy(sightLine(viewAt(look)(point), look), solids)?.solid.id
   it('is hidden by the tier before it, and met from behind and from above', () => {
@@ -272,10 +274,57 @@ describe('what is touched', () => {
     expect(met.point).toEqual([expect.closeTo(0, 6), expect.closeTo(-80, 6), expect.closeTo(140, 6)])
   })
   it('is hidden in the flat drawing as well', () => {
-    const order = flatStand(solids, viewAt(FRONT)).map(({ id }) => id)
+    const order = flatStand(scene, viewAt(FRONT)).map(({ id }) => id)
     expect(order[0]).toBe('board')
     expect(order.indexOf('element-1')).toBeLessThan(order.indexOf('tier-1'))
     expect(order.indexOf('element-0')).toBeGreaterThan(order.indexOf('tier-1'))
+  })
+})
+
+describe('the stand drawn flat', () => {
+  const view = viewAt({ ...FRONT, downDeg: 0, awayMm: null })
+  it('has its separators, and tiers as wide and high as they are', () => {
+    const flats = new Map(flatStand(bare(two), view).map(({ id, outlines }) => [id, outlines.flat()]))
+    const size = (id: string): readonly number[] => {
+      const corners = flats.get(id)!
+      return (['x', 'y'] as const).map((way) => {
+        const values = corners.map((corner) => corner[way])
+        return Math.max(...values) - Math.min(...values)
+      })
+    }
+    expect([...flats.keys()][0]).toBe('board')
+    for (const [id, wide, high] of [
+      ['tier-0', 200, 100],
+      ['spacer-1', 60, 20],
+      ['tier-1', 120, 80],
+      ['board', 340, 12],
+    ] as const) {
+      const [across, up] = size(id)
+      expect(across).toBeCloseTo(wide, 0)
+      expect(up).toBeCloseTo(high, 6)
+    }
+  })
+  it('shows the hollows of a scalloped tier from above', () => {
+    const scalloped = stackOf({
+      ...roundTier('x', 200, 100),
+      shape: { kind: 'scalloped', lobes: 8, marksMm: 180, cutterMm: 60 },
+    })
+    const above = viewAt({ ...FRONT, downDeg: 90, awayMm: null })
+    const { outlines } = flatStand(bare(scalloped), above).find(({ id }) => id === 'tier-0')!
+    expect(convexHull(outlines[0]!).length).toBeLessThan(outlines[0]!.length)
+  })
+  it('has one size on paper from the front and from the back, however things stand on it', () => {
+    const shown = [-140, 60].map((x) => ({
+      parts: [disc(0).mesh.faces[0]!.points.map(([across, y, z]): Point3 => [across + x, y, z])],
+      colour: '#d9572b',
+      shown: 'hidden' as const,
+    }))
+    const [front, back] = (['front', 'back'] as const).map((side) => paperStand(two, board, shown, side))
+    expect(back!.widthMm).toBeCloseTo(front!.widthMm, 6)
+    expect(back!.heightMm).toBeCloseTo(front!.heightMm, 6)
+    // What is hidden is not drawn, and one's left is the other's right.
+    expect(front!.shapes.some((shape) => shape.kind === 'outline' && shape.fill === '#d9572b')).toBe(false)
+    expect(front!.middles[0]!.x + back!.middles[0]!.x).toBeCloseTo(front!.widthMm, 6)
   })
 })
 
@@ -298,72 +347,4 @@ describe('the demo as solids', () => {
       }),
       { numRuns: 20 },
     ))
-})
-
-describe('the tape measure', () => {
-  it('finds the point of the side that is seen where it was touched', () =>
-    fc.assert(
-      fc.property(fc.integer({ min: -60, max: 60 }), fc.integer({ min: 10, max: 90 }), turns, (away, height, turn) => {
-        const look = { ...FRONT, turnDeg: turn }
-        const wall = wallPoint(two[0]!, away - turn, height).point
-        const touched = touchedAt(two, look, viewAt(look)(wall))!
-        expect(touched).toMatchObject({ tier: 0, on: 'side' })
-        expect(straightMm(touched.point, wall)).toBeLessThan(0.5)
-      }),
-    ))
-  it('finds tops, from above too, and nothing beside the cake', () => {
-    expect(touchedAt(two, FRONT, viewAt(FRONT)([0, -50, 200]))).toMatchObject({ tier: 1, on: 'top' })
-    const above = { ...FRONT, downDeg: 90 }
-    expect(touchedAt(two, above, viewAt(above)([80, 0, 100]))).toMatchObject({ tier: 0, on: 'top' })
-    expect(touchedAt(two, FRONT, { x: 300, y: 50 })).toBeNull()
-  })
-  it('measures straight', () => expect(straightMm([0, 0, 0], [3, 4, 12])).toBe(13))
-})
-
-describe('dimension lines', () => {
-  it('give heights of tiers and spacers, the whole with its board, and widths', () => {
-    const lengths = Object.fromEntries(
-      dimensionsOf(two, board, FRONT).map(({ id, lengthMm }) => [id, Math.round(lengthMm)]),
-    )
-    expect(lengths).toEqual({
-      'height-0': 100,
-      'spacer-1': 20,
-      'height-1': 80,
-      'whole': 212,
-      'width-0': 200,
-      'width-1': 120,
-    })
-  })
-  it('are widths alone from above', () =>
-    expect(dimensionsOf(two, board, { ...FRONT, downDeg: 90 }).map(({ id }) => id)).toEqual(['width-0', 'width-1']))
-  it('follow the turn: a hexagon is wider over its corners', () => {
-    const hexagon = stackOf({
-      ...roundTier('x', 200, 100),
-      shape: { kind: 'polygon', sides: 6, acrossFlatsMm: 200, cornerMm: 0 },
-    })
-    const width = (turnDeg: number) =>
-      dimensionsOf(hexagon, board, { ...FRONT, turnDeg }).find(({ id }) => id === 'width-0')!.lengthMm
-    expect(width(90)).toBeCloseTo(200, 1)
-    expect(width(0)).toBeCloseTo(230.9, 1)
-  })
-})
-
-describe('a guide on paper', () => {
-  it('holds the whole guide, its title and a ruler', () => {
-    const guide = scallopGuide({ kind: 'scalloped', lobes: 12, marksMm: 200, cutterMm: 60 })
-    const { widthMm, heightMm, shapes } = guideSheet(guide, 'tier 2, lower card')
-    expect(widthMm).toBeGreaterThan(2 * guide.reachMm)
-    expect(heightMm).toBeGreaterThan(widthMm)
-    expect(shapes.flatMap((shape) => (shape.kind === 'label' ? [shape.text] : []))).toEqual(
-      expect.arrayContaining(['tier 2, lower card', '100 mm']),
-    )
-    shapes.forEach((shape) => {
-      if (shape.kind === 'outline')
-        [shape.outline.start, ...shape.outline.segments.map(({ to }) => to)].forEach(({ x, y }) => {
-          expect(x).toBeGreaterThanOrEqual(-0.001)
-          expect(x).toBeLessThanOrEqual(widthMm + 0.001)
-          expect(y).toBeLessThanOrEqual(heightMm + 0.001)
-        })
-    })
-  })
 })

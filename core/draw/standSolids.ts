@@ -9,7 +9,8 @@ export type Drawn = { readonly mesh: Mesh; readonly colour: string; readonly isF
 
 /** What stands on the stand. */
 export type StandScene = {
-  readonly board: Board
+  /** None where something is shown by itself. */
+  readonly board: Board | null
   readonly stack: readonly StandingTier[]
   /** Elements of the decorations. */
   readonly elements: readonly Drawn[]
@@ -25,7 +26,7 @@ function freeRound({ index, pile }: StandingTier, { stack }: Pick<StandScene, 's
   return below ? below.ledge.leastMm - RIM_MM : Infinity
 }
 
-export const drawnSolid = ({ mesh, colour, isFilm }: Drawn, kind: 'element' | 'accent', index: number): Solid => ({
+const drawnSolid = ({ mesh, colour, isFilm }: Drawn, kind: 'element' | 'accent', index: number): Solid => ({
   id: `${kind}-${index}`,
   kind,
   index,
@@ -34,7 +35,7 @@ export const drawnSolid = ({ mesh, colour, isFilm }: Drawn, kind: 'element' | 'a
 
 /** All that stands on the stand, the board first; each thing on its own. */
 export const standSolids = (scene: StandScene): readonly Solid[] => [
-  boardSolid(scene.board),
+  ...(scene.board ? [boardSolid(scene.board)] : []),
   ...scene.stack.map((tier) => tierSolid(tier, freeRound(tier, scene))),
   ...scene.elements.map((element, index) => drawnSolid(element, 'element', index)),
   ...scene.accents.map((accent, index) => drawnSolid(accent, 'accent', index)),

@@ -6,8 +6,8 @@ import { smoothPart, partBuilder, type Face, type Matter, type Solid, type Solid
 const BOARD: Matter = { name: 'board', gloss: 0.1, thin: 0, texture: 'smooth' }
 const SPACER: Matter = { name: 'separator', gloss: 0.1, thin: 0, texture: 'smooth' }
 export const SHADE: Matter = { name: 'contact shadow', gloss: 0, thin: 0, texture: 'smooth' }
-const SPACER_COLOUR = '#e6d9c4'
-const BOARD_COLOUR = '#efe3cf'
+export const SPACER_COLOUR = '#e6d9c4'
+export const BOARD_COLOUR = '#efe3cf'
 const SHADE_COLOUR = '#2a1c2c'
 const ORIGIN: Point = { x: 0, y: 0 }
 const STEPS = 96
@@ -116,7 +116,7 @@ const CONTACT_COVER = 0.42
 const TABLE_SHADE_MM = 60
 const TABLE_COVER = 0.34
 
-const boardShape = ({ outline, acrossMm }: Board): Section =>
+export const boardShape = ({ outline, acrossMm }: Board): Section =>
   outline === 'round' ? roundShape(acrossMm) : { kind: 'square', sideMm: acrossMm, cornerMm: 2 }
 
 /** The board, and the shade it throws on the table. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Decoration } from '#core/commission'
-import { paperOf } from '#core/material'
-import { elementColour, type PlannedDecoration } from '#core/decoration'
-import { knownMeshes } from '~/components/stand/standScene'
+import type { PlannedDecoration } from '#core/decoration'
+import { drawnElements } from '#core/plan'
 import MeshStill from '~/components/stand/MeshStill.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
@@ -12,28 +11,18 @@ import { usePlanned } from '~/composables/planned'
 const props = defineProps<{ decoration: Decoration; made: PlannedDecoration; sideMm: number }>()
 const { plan } = usePlanned()
 
-const foretold = computed(() => plan.value.dishes.foretold[props.decoration.id] ?? [])
 const biggest = computed(() => {
-  const { elements } = props.made
-  const at = elements.reduce((best, { size }, index) => (size > elements[best]!.size ? index : best), 0)
-  const { stack } = plan.value
-  const meshes = knownMeshes({ decoration: props.decoration, elements, stack, foretold: foretold.value })
-  const mesh = meshes[at]
-  return mesh && mesh.faces.length + mesh.lines.length > 0 ? { mesh, element: elements[at]! } : null
+  const [first, ...others] = drawnElements(props.decoration, plan.value)
+  if (!first) return null
+  const drawn = others.reduce((best, each) => (each.element.size > best.element.size ? each : best), first)
+  return drawn.mesh.faces.length + drawn.mesh.lines.length > 0 ? drawn : null
 })
 const first = computed(() => props.made.classes[0] ?? null)
 </script>
 
 <template>
   <figure v-if="biggest && first" class="grid max-w-36 justify-items-center gap-1" data-testid="finished-element">
-    <MeshStill
-      class="h-20"
-      :mesh="biggest.mesh"
-      :colour="elementColour(decoration.colour, biggest.element, foretold)"
-      :is-film="paperOf(decoration.paper).kind === 'film'"
-      :says="`A ${made.one} as it will be`"
-      :side-mm="sideMm"
-    />
+    <MeshStill class="h-20" :drawn="biggest" :says="`A ${made.one} as it will be`" :side-mm="sideMm" />
     <figcaption class="text-center text-[0.86rem]">
       a {{ made.one }} when it is done<span class="block text-ink-soft"
         >seen <FigureLink :working="first.seenWidth" /> × <FigureLink :working="first.seenHeight"

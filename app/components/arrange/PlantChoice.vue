@@ -24,7 +24,7 @@ const plants = computed(() =>
         class="w-24 rounded-2xl p-1.5 text-center text-[0.84rem] hover:bg-go-soft"
         @click="emit('choose', plant)"
       >
-        <MeshStill v-bind="drawn" says="" aria-hidden="true" />{{ plant.name }}
+        <MeshStill :drawn says="" aria-hidden="true" />{{ plant.name }}
       </button>
     </div>
   </section>

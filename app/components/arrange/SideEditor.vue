@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Decoration } from '#core/commission'
-import { elementColour, type PlannedDecoration } from '#core/decoration'
+import type { PlannedDecoration } from '#core/decoration'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { pilesIn, tierWords } from '#core/cake'
 import { coveringOf } from '#core/material'
+import { drawnElements } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { useLit } from '~/components/stand/lit'
-import { knownMeshes } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import { useArranging } from './arranging'
@@ -25,7 +25,6 @@ const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(drawing)
 
 const stack = computed(() => plan.value.stack)
-const foretold = computed(() => plan.value.dishes.foretold[props.decoration.id] ?? [])
 const map = computed(() => sideMapOf(stack.value))
 const view = computed(() => ({
   left: -map.value.halfWidthMm - 18,
@@ -36,16 +35,13 @@ const view = computed(() => ({
 const perPixel = computed(() =>
   width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / height.value) : 1,
 )
-const meshes = computed(() =>
-  knownMeshes({ decoration: props.decoration, elements: props.made.elements, stack: stack.value }),
-)
 const outlines = computed(() =>
-  props.made.elements
-    .map((element, at) => ({
+  drawnElements(props.decoration, plan.value)
+    .map(({ element, mesh, colour }, at) => ({
       at,
       index: element.index,
-      colour: elementColour(props.decoration.colour, element, foretold.value),
-      points: unrolledOutline(element, meshes.value[at]!, stack.value[element.tier]!, map.value),
+      colour,
+      points: unrolledOutline(element, mesh, stack.value[element.tier]!, map.value),
       pin: element.on === 'side' ? map.value.toMap(element.tier, element.angleDeg, element.heightMm) : null,
     }))
     .filter(({ points }) => points !== ''),

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { elementColour } from '#core/decoration'
-import { partsFromAbove, topView, type SeenFromAbove } from '#core/draw'
+import { paperStand, partsFromAbove } from '#core/draw'
+import { sceneOf } from '#core/plan'
 import PictureView from '~/components/papers/PictureView.vue'
-import { knownMeshes } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
 
 /** What stands on a top, seen from above; nothing where none of the decorations does. */
@@ -15,20 +14,14 @@ const isOnTop = computed(() =>
     ({ id, elements }) => props.decorations.includes(id) && elements.some(({ on }) => on === 'top'),
   ),
 )
-const seen = computed(() =>
-  plan.value.decorations.flatMap(({ id, elements }): readonly SeenFromAbove[] => {
-    const decoration = option.value.decorations.find((each) => each.id === id)
-    if (!decoration) return []
-    const foretold = plan.value.dishes.foretold[id] ?? []
-    const { stack } = plan.value
-    return knownMeshes({ decoration, elements, stack, foretold }).map((mesh, at) => ({
-      parts: partsFromAbove(mesh),
-      colour: elementColour(decoration.colour, elements[at]!, foretold),
-      isMain: props.decorations.includes(id),
-    }))
-  }),
-)
-const picture = computed(() => topView(plan.value.stack, cake.value.board, seen.value))
+const picture = computed(() => {
+  const shown = sceneOf(option.value, plan.value).elements.map(({ mesh, colour, decoration }) => ({
+    parts: partsFromAbove(mesh),
+    colour,
+    shown: props.decorations.includes(decoration) ? ('strong' as const) : ('pale' as const),
+  }))
+  return paperStand(plan.value.stack, cake.value.board, shown, 'above')
+})
 </script>
 
 <template>

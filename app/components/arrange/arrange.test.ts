@@ -3,8 +3,7 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { derivePlan } from '#core/plan'
-import { knownMeshes } from '~/components/stand/standScene'
+import { derivePlan, drawnElements } from '#core/plan'
 import { useChosenDecoration } from './chosen'
 import { boxOf } from '#core/cut'
 import { cornersAlong } from '#core/geometry'
@@ -30,9 +29,8 @@ describe('elements on the unrolled side', () => {
       .map((made) => [made.name, made] as const),
   )('%s lies where it stands', (_, made) => {
     const decoration = option.decorations.find(({ id }) => id === made.id)!
-    const meshes = knownMeshes({ decoration, elements: made.elements, stack })
-    made.elements.forEach((element, at) => {
-      const outline = unrolledOutline(element, meshes[at]!, stack[element.tier]!, map)
+    drawnElements(decoration, plan).forEach(({ element, mesh }) => {
+      const outline = unrolledOutline(element, mesh, stack[element.tier]!, map)
       if (element.on === 'top') {
         expect(outline).toBe('')
         return

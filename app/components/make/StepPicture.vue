@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CardPicture } from '#core/make'
-import { paperOf } from '#core/material'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
+import { cakeRoom, drawnElements, sceneOf } from '#core/plan'
 import LoadDrawing from '~/components/dry/LoadDrawing.vue'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import MeshStill from '~/components/stand/MeshStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
-import { cakeRoom, knownMeshes, sceneOf } from '~/components/stand/standScene'
 import { usePlanned } from '~/composables/planned'
 
 /** What is in hand, as a picture. */
@@ -22,11 +21,9 @@ const made = computed(() => {
     ? (plan.value.decorations.find(({ id }) => id === picture.decoration) ?? null)
     : null
 })
-const mesh = computed(() => {
+const drawn = computed(() => {
   const decoration = option.value.decorations.find(({ id }) => id === made.value?.id)
-  return decoration && made.value
-    ? (knownMeshes({ decoration, elements: made.value.elements, stack: plan.value.stack })[0] ?? null)
-    : null
+  return decoration ? (drawnElements(decoration, plan.value)[0] ?? null) : null
 })
 /** Outlines of the decoration's pieces side by side, one scale for all. */
 const outlines = computed(() => {
@@ -74,14 +71,7 @@ const outlines = computed(() => {
       :stroke-width="outlines.width / 320"
     />
   </svg>
-  <MeshStill
-    v-else-if="mesh && made"
-    class="mx-auto w-full max-w-56"
-    :mesh="mesh"
-    :colour="made.colour.heart"
-    :is-film="paperOf(made.paper).kind === 'film'"
-    :says="`One of the ${made.called}`"
-  />
+  <MeshStill v-else-if="drawn && made" class="mx-auto w-full max-w-56" :drawn :says="`One of the ${made.called}`" />
   <CakeStill
     v-else
     class="mx-auto w-full max-w-64"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chosenOption } from '#core/commission'
-import { computedAsync, useElementSize } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import {
   AWAY_MM,
@@ -9,21 +9,22 @@ import {
   nearer,
   outlineSeen,
   sightLine,
-  standSolids,
   touchedAt,
   viewAt,
   windowOf,
   type Viewpoint,
   type Room,
   type Solid,
-  type StandScene,
 } from '#core/draw'
 import type { Point } from '#core/geometry'
+import { cakeRoom, sceneOf } from '#core/plan'
 import { counted, printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
+import type { Shown } from '~/workers/solids'
 import BoxGhost from './BoxGhost.vue'
 import DimensionLines from './DimensionLines.vue'
+import FlatStand from './FlatStand.vue'
 import StandBar from './StandBar.vue'
 import StandCanvas from './StandCanvas.vue'
 import StandPictures from './StandPictures.vue'
@@ -31,9 +32,9 @@ import StandHandles from './StandHandles.vue'
 import { useLit } from './lit'
 import { useLook } from './look'
 import { pointsOf } from './shapePaint'
-import { cakeRoom, sceneOf } from './standScene'
 import { useStandTools } from './standTools'
 import { useGestures } from './gestures'
+import { useSolids } from './useSolids'
 
 /** `arranging`: the handles of the open composition are shown. `isNeutral`: even light, colours as they are mixed. */
 defineProps<{ arranging?: boolean; isNeutral?: boolean }>()
@@ -51,31 +52,35 @@ const isHurried = ref(false)
 const { width, height } = useElementSize(frame)
 
 const MARGIN_MM = 14
+/** The box's size and what is to spare are written above it. */
+const CAPTION_PX = 24
 
 const shown = computed(() =>
   studio.commission && studio.plan
     ? { commission: studio.commission, option: chosenOption(studio.commission), plan: studio.plan }
     : null,
 )
-/** What the scene was last made from: a plan that changed elsewhere is no reason to draw the cake again. */
-let madeFrom: readonly unknown[] = []
-const scene = computed<StandScene | null>((before) => {
+/** What the look was last taken from: a plan that changed elsewhere is no reason to draw the cake again. */
+let takenFrom: readonly unknown[] = []
+const looked = computed<Shown | null>((before) => {
   if (!shown.value) return null
-  const {
+  const { cake, decorations, accents } = shown.value.option
+  const { stack, decorations: made, accents: followed, dishes } = shown.value.plan
+  const from = [cake, decorations, accents, stack, made, followed, dishes]
+  if (before && from.every((each, at) => each === takenFrom[at])) return before
+  takenFrom = from
+  return {
     option: { cake, decorations, accents },
-    plan,
-  } = shown.value
-  const from = [cake, decorations, accents, plan.stack, plan.decorations, plan.accents, plan.dishes]
-  if (before && from.every((each, at) => each === madeFrom[at])) return before
-  madeFrom = from
-  return sceneOf(shown.value.option, plan)
+    looks: {
+      stack,
+      decorations: made.map(({ id, elements }) => ({ id, elements })),
+      accents: followed.map(({ id, elements }) => ({ id, elements })),
+      dishes: { foretold: dishes.foretold },
+    },
+  }
 })
-/** Solids are made once the figures are on the screen. */
-const solids = computedAsync<readonly Solid[]>(async () => {
-  const { value } = scene
-  await new Promise((resolve) => window.setTimeout(resolve))
-  return value ? standSolids(value) : []
-}, [])
+const { solids, isMaking } = useSolids(() => looked.value)
+const scene = computed(() => looked.value && sceneOf(looked.value.option, looked.value.looks))
 const box = computed(() => (boxShown.value ? shown.value?.commission.brief.box : undefined))
 const footMm = computed(() => -(shown.value?.option.cake.board.thicknessMm ?? 0))
 const cake = computed<Room>((before) => {
@@ -100,9 +105,13 @@ const whole = computed(() => {
   const aside = dimensionsShown.value ? seen.width * 0.1 : 0
   return { ...seen, left: seen.left - aside, width: seen.width + 2 * aside }
 })
-const view = computed(() =>
-  nearer(fitted(whole.value, Math.max(1, width.value), Math.max(1, height.value)), times.value, moved.value),
-)
+const view = computed(() => {
+  const [across, caption] = [Math.max(1, width.value), box.value ? CAPTION_PX : 0]
+  const below = fitted(whole.value, across, Math.max(1, height.value - caption))
+  const captionMm = (caption * below.width) / across
+  const all = { ...below, top: below.top - captionMm, height: below.height + captionMm }
+  return nearer(all, times.value, moved.value)
+})
 const perPixel = computed(() => (width.value > 0 ? view.value.width / width.value : 1))
 const viewBox = computed(() => `${view.value.left} ${view.value.top} ${view.value.width} ${view.value.height}`)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
@@ -169,7 +178,7 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
 <template>
   <div class="relative flex h-full min-h-0 w-full flex-col">
     <div ref="frame" class="relative min-h-0 flex-1">
-      <template v-if="shown && scene">
+      <template v-if="shown">
         <svg
           class="pointer-events-none absolute inset-0 h-full w-full overflow-visible"
           :viewBox="viewBox"
@@ -183,8 +192,11 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
           :window="view"
           :room="cake"
           :is-neutral="isNeutral ?? false"
+          :is-making
           @hurried="isHurried = $event"
-        />
+        >
+          <FlatStand v-if="scene" :scene :look :window="view" />
+        </StandCanvas>
         <svg
           ref="drawing"
           class="absolute inset-0 h-full w-full touch-none overflow-visible select-none"
@@ -209,7 +221,13 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
           />
           <BoxGhost v-if="box && !isHurried" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="before" />
           <StandHandles v-if="arranging && !measuring" :look :per-pixel="perPixel" :place-under="placeUnder" />
-          <DimensionLines v-if="dimensionsShown" :scene :look :per-pixel="perPixel" />
+          <DimensionLines
+            v-if="dimensionsShown"
+            :stack="shown.plan.stack"
+            :board="shown.option.cake.board"
+            :look
+            :per-pixel="perPixel"
+          />
           <g v-if="tape.length > 0" pointer-events="none">
             <line
               v-if="tape.length === 2"
@@ -254,7 +272,7 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
         </p>
       </template>
     </div>
-    <StandPictures v-if="isLarge && shown" :solids :look :window="view" :room="cake" :foot-mm />
+    <StandPictures v-if="isLarge && scene" :scene :solids :look :window="view" :room="cake" :foot-mm />
     <StandBar />
   </div>
 </template>

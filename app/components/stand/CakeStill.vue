@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { standSolids, type Viewpoint, type Room, type StandScene, type Window } from '#core/draw'
-import { sceneContent } from './contentOf'
+import type { Viewpoint, Room, StandScene, Window } from '#core/draw'
 import StillPicture from './StillPicture.vue'
 
 /** A still picture of a cake, as wide as there is room. `pixels` is how wide it is drawn. */
@@ -10,8 +9,7 @@ const props = withDefaults(
   { pixels: 420 },
 )
 const wish = computed(() => ({
-  content: sceneContent(props.scene),
-  solids: () => standSolids(props.scene),
+  scene: props.scene,
   look: props.look,
   window: props.window,
   room: props.room,

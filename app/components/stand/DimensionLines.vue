@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dimensionsOf, type Viewpoint, type StandScene } from '#core/draw'
+import type { Board, StandingTier } from '#core/cake'
+import { dimensionsOf, type Viewpoint } from '#core/draw'
 import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
 
-const props = defineProps<{ scene: StandScene; look: Viewpoint; perPixel: number }>()
+const props = defineProps<{ stack: readonly StandingTier[]; board: Board; look: Viewpoint; perPixel: number }>()
 
 const preferences = usePreferences()
-const lines = computed(() => dimensionsOf(props.scene.stack, props.scene.board, props.look))
+const lines = computed(() => dimensionsOf(props.stack, props.board, props.look))
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 </script>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { flatStand, viewAt, type Solid, type Viewpoint, type Window } from '#core/draw'
+import { flatStand, viewAt, type StandScene, type Viewpoint, type Window } from '#core/draw'
 import { pointsOf } from './shapePaint'
 
-/** The cake as flat patches, where the browser draws nothing in depth. */
-const props = defineProps<{ solids: readonly Solid[]; look: Viewpoint; window: Window }>()
-const patches = computed(() => flatStand(props.solids, viewAt(props.look)))
+/** The cake as flat outlines, where the browser draws nothing in depth. */
+const props = defineProps<{ scene: StandScene; look: Viewpoint; window: Window }>()
+const flats = computed(() => flatStand(props.scene, viewAt(props.look)))
 </script>
 
 <template>
@@ -14,13 +14,8 @@ const patches = computed(() => flatStand(props.solids, viewAt(props.look)))
     :viewBox="`${props.window.left} ${props.window.top} ${props.window.width} ${props.window.height}`"
     aria-hidden="true"
   >
-    <polygon
-      v-for="patch in patches"
-      :key="patch.id"
-      :points="pointsOf(patch.outline)"
-      :fill="patch.colour"
-      stroke="var(--ink-soft)"
-      stroke-width="0.4"
-    />
+    <g v-for="{ id, colour, outlines } in flats" :key="id" :fill="colour" stroke="var(--ink-soft)" stroke-width="0.4">
+      <polygon v-for="(outline, at) in outlines" :key="at" :points="pointsOf(outline)" />
+    </g>
   </svg>
 </template>

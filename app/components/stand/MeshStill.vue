@@ -1,24 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { drawnSolid, FRONT_DOWN_DEG, windowAround, type Viewpoint, type Room, type Solid } from '#core/draw'
-import type { Mesh } from '#core/technique'
-import { drawnContent } from './contentOf'
+import { FRONT_DOWN_DEG, standSolids, windowAround, type Drawn, type Viewpoint, type Room } from '#core/draw'
 import StillPicture from './StillPicture.vue'
 
 /** One element alone, as large as its picture allows, or in a picture that shows so many millimetres. */
-const props = withDefaults(
-  defineProps<{ mesh: Mesh; colour: string; isFilm: boolean; says: string; sideMm?: number; pixels?: number }>(),
-  { pixels: 240 },
-)
+const props = withDefaults(defineProps<{ drawn: Drawn; says: string; sideMm?: number; pixels?: number }>(), {
+  pixels: 240,
+})
 
 const MARGIN = 0.06
 /** An element alone is drawn to scale: it is compared with the pieces it is made of. */
 const LOOK: Viewpoint = { turnDeg: 0, downDeg: FRONT_DOWN_DEG, aimMm: 0, awayMm: null }
 
 /** How far the element rooms, wherever on a cake it was made for. */
-function roomOf({ parts }: Solid): Room {
+function roomOf(points: readonly Float32Array[]): Room {
   let [outMm, upMm, belowMm] = [0, -Infinity, -Infinity]
-  for (const { positions } of parts)
+  for (const positions of points)
     for (let at = 0; at < positions.length; at += 3) {
       outMm = Math.max(outMm, Math.hypot(positions[at]!, positions[at + 1]!))
       upMm = Math.max(upMm, positions[at + 2]!)
@@ -27,21 +24,17 @@ function roomOf({ parts }: Solid): Room {
   return { outMm, upMm, belowMm }
 }
 
-const solid = computed(() => drawnSolid(props, 'element', 0))
 const wish = computed(() => {
-  const around = windowAround(
-    LOOK,
-    solid.value.parts.map(({ positions }) => positions),
-    MARGIN,
-  )
+  const scene = { board: null, stack: [], elements: [props.drawn], accents: [] }
+  const points = standSolids(scene).flatMap(({ parts }) => parts.map(({ positions }) => positions))
+  const around = windowAround(LOOK, points, MARGIN)
   const side = props.sideMm ?? Math.max(around.width, around.height)
   const middle = { left: around.left + around.width / 2, top: around.top + around.height / 2 }
   return {
-    content: drawnContent(props),
-    solids: () => [solid.value],
+    scene,
     look: LOOK,
     window: { left: middle.left - side / 2, top: middle.top - side / 2, width: side, height: side },
-    room: roomOf(solid.value),
+    room: roomOf(points),
     width: props.pixels,
     height: props.pixels,
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Maximize2, Minimize2, Ruler, RulerDimensionLine } from '@lucide/vue'
 import IconButton from '~/components/ui/IconButton.vue'
+import PillButton from '~/components/ui/PillButton.vue'
 import { SIDES, useLook } from './look'
 import { useStandTools } from './standTools'
 
@@ -14,17 +15,9 @@ const isSeenFrom = (side: (typeof SIDES)[number]): boolean =>
 <template>
   <div class="no-print grid justify-items-center gap-1 pb-1">
     <div class="flex items-center gap-1" role="group" aria-label="Seen from">
-      <button
-        v-for="side in SIDES"
-        :key="side.id"
-        type="button"
-        class="rounded-full px-3 py-0.5 text-[0.84rem] hover:bg-go-soft"
-        :class="isSeenFrom(side) ? 'bg-go-soft font-semibold' : ''"
-        :aria-pressed="isSeenFrom(side)"
-        @click="lookFrom(side)"
-      >
-        {{ side.name }}
-      </button>
+      <PillButton v-for="side in SIDES" :key="side.id" :on="isSeenFrom(side)" @click="lookFrom(side)">{{
+        side.name
+      }}</PillButton>
     </div>
     <div class="flex items-center justify-center gap-2">
       <IconButton

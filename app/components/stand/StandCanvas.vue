@@ -2,17 +2,21 @@
 import { useElementSize } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Viewpoint, Room, Solid, Window } from '#core/draw'
-import FlatStand from './FlatStand.vue'
 import { useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
 
-/** The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. */
+/**
+ * The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. What is shown
+ * instead where the browser draws nothing in depth is put in by its parent.
+ */
 const props = defineProps<{
   solids: readonly Solid[]
   look: Viewpoint
   window: Window
   room: Room
   isNeutral: boolean
+  /** Solids of what is to be shown are still on their way. */
+  isMaking: boolean
 }>()
 
 /** Whether it moves on a machine that draws slowly: what is drawn over it had better wait. */
@@ -84,7 +88,7 @@ function moved(): void {
 }
 
 watch([() => props.look, () => props.window, width, height], moved)
-watch([() => props.solids, () => props.isNeutral], () => ask('still'))
+watch([() => props.solids, () => props.isNeutral, level], () => ask('still'))
 
 onMounted(async () => {
   // What draws is loaded after the figures are on the screen.
@@ -108,12 +112,12 @@ onBeforeUnmount(() => {
 <template>
   <div
     class="absolute inset-0"
-    :data-drawn="isDrawn ? 'yes' : 'no'"
+    :data-drawn="isDrawn && !isMaking ? 'yes' : 'no'"
     :data-level="level"
     :data-took="tookMs"
     data-testid="stand-drawn"
   >
-    <FlatStand v-if="isFlat" :solids :look :window="props.window" />
+    <slot v-if="isFlat" />
     <canvas v-else ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
     <p v-if="isFlat" class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
       Drawn flat: this browser shows nothing in depth.

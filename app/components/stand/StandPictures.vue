@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { Box, Image } from '@lucide/vue'
 import { ref } from 'vue'
-import type { Viewpoint, Room, Solid, Window } from '#core/draw'
+import type { Viewpoint, Room, Solid, StandScene, Window } from '#core/draw'
 import { download, fileNameFor } from '~/files/download'
 import { PICTURE_WIDTHS, standPng } from '~/files/standPictures'
 import { useStandTools } from './standTools'
 import { namedSolids } from './namedSolids'
 import { usePlanned } from '~/composables/planned'
+import { usePreferences } from '~/stores/preferences'
 
 /** What is seen as a picture, and the cake as a file in depth. */
 const props = defineProps<{
+  scene: StandScene
   solids: readonly Solid[]
   look: Viewpoint
   window: Window
@@ -18,13 +20,14 @@ const props = defineProps<{
 }>()
 const { commission, option, plan } = usePlanned()
 const width = ref<(typeof PICTURE_WIDTHS)[number]>(PICTURE_WIDTHS[1])
+const preferences = usePreferences()
 const { boxShown } = useStandTools()
 const said = ref('')
 
 async function savePicture(): Promise<void> {
-  const { look, window, room, solids } = props
+  const { scene, look, window, room } = props
   const height = Math.round((width.value * window.height) / window.width)
-  const wish = { content: 'saved', solids: () => solids, look, window, room, width: width.value, height }
+  const wish = { scene, look, window, room, width: width.value, height }
   const picture = await standPng(
     wish,
     boxShown.value ? { size: commission.value.brief.box, footMm: props.footMm } : null,
@@ -63,6 +66,17 @@ async function saveSolid(): Promise<void> {
     >
       <Box class="size-4.5" aria-hidden="true" />Save in depth
     </button>
+    <label class="flex items-center gap-1.5"
+      ><input
+        v-model="preferences.stand"
+        type="checkbox"
+        true-value="small"
+        false-value="byMeasure"
+        class="size-4.5 accent-(--go)"
+        data-testid="draw-simply"
+      />
+      draw it simply, for a slow machine</label
+    >
     <p v-if="said" role="status" class="w-full text-center text-stop">{{ said }}</p>
   </div>
 </template>

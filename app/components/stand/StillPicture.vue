@@ -10,6 +10,6 @@ const address = useStill(() => props.wish)
 <template>
   <div class="relative h-full w-full" role="img" :aria-label="says" :data-drawn="address === undefined ? 'no' : 'yes'">
     <img v-if="address" :src="address" alt="" class="h-full w-full object-contain" />
-    <FlatStand v-else-if="address === null" :solids="wish.solids()" :look="wish.look" :window="wish.window" />
+    <FlatStand v-else-if="address === null" :scene="wish.scene" :look="wish.look" :window="wish.window" />
   </div>
 </template>

@@ -13,7 +13,7 @@ function numberOf(mesh: Mesh): number {
   return last
 }
 
-export const drawnContent = ({ mesh, colour, isFilm }: Drawn): string => `${numberOf(mesh)} ${colour} ${isFilm}`
+const drawnContent = ({ mesh, colour, isFilm }: Drawn): string => `${numberOf(mesh)} ${colour} ${isFilm}`
 
 /** What a scene shows, in words that are the same for what looks the same. */
 export const sceneContent = ({ board, stack, elements, accents }: StandScene): string =>

@@ -1,22 +1,31 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { computed, nextTick } from 'vue'
+import { computed, h, nextTick } from 'vue'
 import { choosing, chosenOption } from '#core/commission'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { AWAY_MM, dimensionsOf, FRONT_DOWN_DEG, nearer, standSolids, type Viewpoint } from '#core/draw'
-import { createPlanner } from '#core/plan'
+import {
+  AWAY_MM,
+  dimensionsOf,
+  flatStand,
+  FRONT_DOWN_DEG,
+  nearer,
+  standSolids,
+  viewAt,
+  type Viewpoint,
+} from '#core/draw'
+import { cakeRoom, createPlanner, sceneOf } from '#core/plan'
 import { usePreferences } from '~/stores/preferences'
 import CakeStill from './CakeStill.vue'
 import { sceneContent } from './contentOf'
 import DimensionLines from './DimensionLines.vue'
+import FlatStand from './FlatStand.vue'
 import { useGestures } from './gestures'
 import { useLit } from './lit'
 import { SIDES, useLook } from './look'
 import { useLevel } from './render/level'
 import { paintShapes, pointsOf } from './shapePaint'
 import StandCanvas from './StandCanvas.vue'
-import { cakeRoom, sceneOf } from './standScene'
 import { useStandTools } from './standTools'
 import { roomForAll, wholeCake } from './wholeCake'
 
@@ -58,11 +67,15 @@ describe('the scene of a plan', () => {
 
 describe('where nothing can be drawn in depth', () => {
   it('the stand is drawn flat from far to near, and says so in a line', async () => {
+    const { window } = wholeCake(room)
     const mounted = mount(StandCanvas, {
-      props: { solids: standSolids(scene), look: FRONT, window: wholeCake(room).window, room, isNeutral: false },
+      props: { solids: standSolids(scene), look: FRONT, window, room, isNeutral: false, isMaking: false },
+      slots: { default: () => h(FlatStand, { scene, look: FRONT, window }) },
     })
     await vi.waitFor(() => expect(mounted.attributes('data-drawn')).toBe('yes'))
-    expect(mounted.findAll('polygon')).toHaveLength(standSolids(scene).length)
+    expect(mounted.findAll('polygon')).toHaveLength(
+      flatStand(scene, viewAt(FRONT)).reduce((sum, { outlines }) => sum + outlines.length, 0),
+    )
     expect(mounted.text()).toContain('Drawn flat')
     expect(mounted.html()).not.toContain('NaN')
   })
@@ -153,6 +166,10 @@ describe('how much is drawn', () => {
     took(900, true)
     expect(level.value).toBe('resting')
     took(4000, true)
+    took(900, true)
+    took(4000, true)
+    expect(level.value).toBe('resting')
+    took(4000, true)
     expect(level.value).toBe('small')
     const soft = useLevel()
     soft.begin(true)
@@ -168,10 +185,13 @@ describe('how much is drawn', () => {
     expect(density.value).toBe(1)
   })
   it('is small when that is preferred, whatever it measures', () => {
-    usePreferences().stand = 'small'
+    const preferences = usePreferences()
+    preferences.stand = 'small'
     const { level, took } = useLevel()
     took(3, true)
     expect(level.value).toBe('small')
+    preferences.stand = 'byMeasure'
+    expect(level.value).toBe('full')
   })
 })
 
@@ -210,7 +230,9 @@ describe('shapes on paper', () => {
 
 describe('dimension lines on the picture', () => {
   it('write every length, in the units that are read', async () => {
-    const mounted = mount(DimensionLines, { props: { scene, look: FRONT, perPixel: 1 } })
+    const mounted = mount(DimensionLines, {
+      props: { stack: scene.stack, board: scene.board, look: FRONT, perPixel: 1 },
+    })
     const lengths = dimensionsOf(scene.stack, scene.board, FRONT)
     expect(mounted.findAll('text')).toHaveLength(lengths.length)
     expect(mounted.text()).toContain('118 mm')

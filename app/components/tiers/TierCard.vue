@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, ChevronDown, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { spacerSchema, tierSchema, type StandingTier, type Tier } from '#core/cake'
+import { portionsOf, spacerSchema, tierSchema, type StandingTier, type Tier } from '#core/cake'
 import { COVERINGS, coveringOf, glueOf, type CoveringId } from '#core/material'
 import type { Plan } from '#core/plan'
 import { printDuration, printQuantity } from '#core/quantity'
@@ -26,6 +26,7 @@ const emit = defineEmits<{ change: [label: string, change: (tier: Tier) => void]
 const preferences = usePreferences()
 const isOpen = ref(false)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
+const portions = computed(() => portionsOf(props.standing))
 const covering = computed(() => coveringOf(props.tier.covering))
 const ledge = computed(() => {
   const { leastMm, mostMm } = props.standing.ledge
@@ -153,7 +154,7 @@ const odd = computed(() =>
       <FigureLink :working="facts.surfaces.foot" /> round, side <FigureLink :working="facts.surfaces.side" />, top
       <FigureLink :working="facts.surfaces.top" /><template v-if="standing.carries"
         >, ledge {{ ledge }} (a foot finds {{ length(standing.ledge.lipMm) }})</template
-      >.
+      ><template v-if="!standing.isDummy">, about <FigureLink :working="portions" after=" portions" /></template>.
       <template v-if="facts.covering">
         About <FigureLink :working="facts.covering.coat" /> ± {{ Math.round(facts.covering.spreadShare * 100) }} %
         {{ covering.name.toLowerCase()

@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { usePreferences } from '~/stores/preferences'
 
 /**
@@ -11,6 +11,8 @@ export type Level = 'full' | 'resting' | 'small'
 const MOVING_MS = 70
 const SWIFT_MS = 25
 const STILL_MS = 2500
+/** So many slow ones after each other: one alone may be due to something else that the machine had to do. */
+const SLOW_PICTURES = 2
 const COARSEST = 0.45
 
 /**
@@ -19,24 +21,28 @@ const COARSEST = 0.45
  */
 export function useLevel() {
   const preferences = usePreferences()
-  const level = ref<Level>(preferences.stand === 'small' ? 'small' : 'full')
-  const density = ref(level.value === 'small' ? COARSEST : 1)
+  let slow = 0
+  const measured = ref<Level>('full')
+  const level = computed<Level>(() => (preferences.stand === 'small' ? 'small' : measured.value))
+  const moving = ref(1)
+  const density = computed(() => (level.value === 'small' ? COARSEST : moving.value))
   return {
     level,
     density,
     /** Told once, when it is known what draws. */
     begin(isSoftware: boolean): void {
-      if (isSoftware && level.value === 'full') level.value = 'resting'
+      if (isSoftware && measured.value === 'full') measured.value = 'resting'
     },
     /** Told how long a picture took. */
     took(ms: number, wasFull: boolean): void {
       if (level.value === 'small') return
-      if (wasFull && level.value === 'full' && ms > MOVING_MS) level.value = 'resting'
+      if (wasFull && level.value === 'full' && ms > MOVING_MS) measured.value = 'resting'
       else if (wasFull && ms > STILL_MS) {
-        level.value = 'small'
-        density.value = COARSEST
-      } else if (!wasFull && ms > MOVING_MS) density.value = Math.max(COARSEST, density.value * 0.8)
-      else if (!wasFull && ms < SWIFT_MS) density.value = Math.min(1, density.value * 1.1)
+        slow += 1
+        if (slow >= SLOW_PICTURES) measured.value = 'small'
+      } else if (wasFull) slow = 0
+      else if (ms > MOVING_MS) moving.value = Math.max(COARSEST, moving.value * 0.8)
+      else if (ms < SWIFT_MS) moving.value = Math.min(1, moving.value * 1.1)
     },
   }
 }

@@ -1,13 +1,12 @@
 import { ref, watch, type Ref } from 'vue'
-import type { Viewpoint, Room, Solid, Window } from '#core/draw'
+import { standSolids, type Viewpoint, type Room, type StandScene, type Window } from '#core/draw'
 import { usePreferences } from '~/stores/preferences'
+import { sceneContent } from '../contentOf'
 import type { StandRenderer } from './standRenderer'
 
 /** A still picture: what stands there, from where it is seen, and its size in pixels. */
 export type StillWish = {
-  /** Says what it shows: the same words are the same picture. */
-  readonly content: string
-  readonly solids: () => readonly Solid[]
+  readonly scene: StandScene
   readonly look: Viewpoint
   readonly window: Window
   readonly room: Room
@@ -32,7 +31,7 @@ async function pictureOf(wish: StillWish, isFull: boolean): Promise<Blob | null>
   const { canvas, renderer } = await (drawer ??= makeDrawer())
   if (!renderer) return null
   const { look, window, room, width, height } = wish
-  renderer.show(wish.solids())
+  renderer.show(standSolids(wish.scene))
   renderer.draw({
     look,
     window,
@@ -59,7 +58,7 @@ export function drawStill(wish: StillWish, isFull: boolean): Promise<Blob | null
 const kept = new Map<string, Promise<string | null>>()
 
 function addressOf(wish: StillWish, isFull: boolean): Promise<string | null> {
-  const key = JSON.stringify([wish.content, wish.look, wish.window, wish.width, wish.height, isFull])
+  const key = JSON.stringify([sceneContent(wish.scene), wish.look, wish.window, wish.width, wish.height, isFull])
   const known = kept.get(key) ?? drawStill(wish, isFull).then((blob) => blob && URL.createObjectURL(blob))
   kept.delete(key)
   kept.set(key, known)

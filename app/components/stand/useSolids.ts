@@ -1,0 +1,51 @@
+import { wrap, type Remote } from 'comlink'
+import { ref, shallowRef, watch, type Ref } from 'vue'
+import type { Solid } from '#core/draw'
+import { newestWaits } from '~/workers/newest'
+import type { Shown, SolidsAnswer, SolidsWorker } from '~/workers/solids'
+
+let remote: Remote<SolidsWorker> | null = null
+/** The last answer that arrived. */
+let last: { readonly solids: ReadonlyMap<string, Solid>; readonly number: number } = { solids: new Map(), number: 0 }
+
+/** Beside the page, so that no figure waits for the stand. */
+async function made(shown: Shown): Promise<readonly Solid[]> {
+  remote ??= wrap<SolidsWorker>(new Worker(new URL('../../workers/solids.ts', import.meta.url), { type: 'module' }))
+  const since = last
+  const answer: SolidsAnswer = await remote.solidsOf(shown, since.number)
+  const solids = answer.solids.map((each) => (typeof each === 'string' ? since.solids.get(each)! : each))
+  last = { solids: new Map(solids.map((solid) => [solid.id, solid])), number: answer.number }
+  return solids
+}
+
+/** The solids of what is shown; those of what was shown before while they are made. */
+export function useSolids(shown: () => Shown | null): {
+  readonly solids: Ref<readonly Solid[]>
+  readonly isMaking: Ref<boolean>
+} {
+  const solids = shallowRef<readonly Solid[]>([])
+  const isMaking = ref(false)
+  const ask = newestWaits(
+    made,
+    (answer, isNewest) => {
+      solids.value = answer
+      if (isNewest) isMaking.value = false
+    },
+    () => {
+      // The cake stays as it was drawn last; figures come from elsewhere.
+      remote = null
+      isMaking.value = false
+      last = { solids: new Map(), number: 0 }
+    },
+  )
+  watch(
+    shown,
+    (now) => {
+      isMaking.value = now !== null
+      if (now) ask(now)
+      else solids.value = []
+    },
+    { immediate: true },
+  )
+  return { solids, isMaking }
+}
