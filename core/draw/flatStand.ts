@@ -1,9 +1,10 @@
 /** The stand as flat outlines from one side: to scale on papers, and where a screen draws nothing in depth. */
 import { coveringOf } from '../material'
 import { edgePoints, roundShape, sectionAt, type Board, type StandingTier } from '../cake'
-import { convexHull, polyline, type Point, type Point3 } from '../geometry'
+import { convexHull, isInside, polyline, type Point, type Point3 } from '../geometry'
 import type { Mesh } from '../technique'
 import type { Picture, Shape } from './shape'
+import type { Solid } from './solid'
 import type { Drawn, StandScene } from './standSolids'
 import { BOARD_COLOUR, boardShape, SPACER_COLOUR } from './tierSolid'
 import { viewAt, type View } from './viewpoint'
@@ -11,6 +12,8 @@ import { viewAt, type View } from './viewpoint'
 /** Something as it is seen: the outlines of its parts, y up, and how near the viewer its middle is. */
 export type Flat = {
   readonly id: string
+  readonly kind: Solid['kind']
+  readonly index: number
   readonly colour: string
   readonly outlines: readonly (readonly Point[])[]
   readonly near: number
@@ -24,10 +27,13 @@ const STEPS = 96
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
 
-const flatOf = (id: string, colour: string, parts: readonly Part[], view: View): Flat => {
+/** What something is: its name among all, and which of the plan's it belongs to. */
+type Which = Pick<Flat, 'id' | 'kind' | 'index'>
+
+const flatOf = (which: Which, colour: string, parts: readonly Part[], view: View): Flat => {
   const seen = parts.map((part) => part.map(view))
   return {
-    id,
+    ...which,
     colour,
     outlines: seen.map(convexHull).filter((outline) => outline.length > 2),
     near: mean(seen.flat().map(({ near }) => near)),
@@ -40,8 +46,8 @@ const ringAt = (
 ): Part => edgePoints(shape, turnDeg, middle, STEPS).map(({ x, y }): Point3 => [x, y, heightMm])
 
 /** A block between two rings: round both as far as its side is seen, and its foot and its top as they run. */
-function flatBlock(id: string, colour: string, rings: readonly [Part, Part], view: View): Flat {
-  const round = flatOf(id, colour, [rings.flat()], view)
+function flatBlock(which: Which, colour: string, rings: readonly [Part, Part], view: View): Flat {
+  const round = flatOf(which, colour, [rings.flat()], view)
   const [foot, top] = [rings[0].map(view), rings[1].map(view)]
   const rises = Math.abs(mean(top.map(({ y }) => y)) - mean(foot.map(({ y }) => y))) > 1
   return { ...round, outlines: [rises ? round.outlines[0]! : foot, top] }
@@ -51,12 +57,13 @@ function flatTier(tier: StandingTier, view: View): readonly Flat[] {
   const { index, footMm, topMm, spacer, middle } = tier
   const top = { ...tier, shape: sectionAt(tier, topMm) }
   const drum = spacer && { shape: roundShape(spacer.acrossMm), turnDeg: 0, middle }
+  const which = (id: string): Which => ({ id, kind: 'tier', index })
   return [
     ...(drum
-      ? [flatBlock(`spacer-${index}`, SPACER_COLOUR, [ringAt(drum, spacer.footMm), ringAt(drum, footMm)], view)]
+      ? [flatBlock(which(`spacer-${index}`), SPACER_COLOUR, [ringAt(drum, spacer.footMm), ringAt(drum, footMm)], view)]
       : []),
     flatBlock(
-      `tier-${index}`,
+      which(`tier-${index}`),
       tier.colour ?? coveringOf(tier.covering).colour,
       [ringAt(tier, footMm), ringAt(top, topMm)],
       view,
@@ -66,23 +73,33 @@ function flatTier(tier: StandingTier, view: View): readonly Flat[] {
 
 function flatBoard(board: Board, view: View): Flat {
   const block = { shape: boardShape(board), turnDeg: 0, middle: { x: 0, y: 0 } }
-  return flatBlock('board', BOARD_COLOUR, [ringAt(block, -board.thicknessMm), ringAt(block, 0)], view)
+  return flatBlock(
+    { id: 'board', kind: 'board', index: 0 },
+    BOARD_COLOUR,
+    [ringAt(block, -board.thicknessMm), ringAt(block, 0)],
+    view,
+  )
 }
 
 /** All points of something, as one part. */
 export const wholePart = ({ faces, lines }: Mesh): Part => [...faces, ...lines].flatMap(({ points }) => points)
 
-const flatDrawn = ({ mesh, colour }: Drawn, id: string, view: View): Flat => flatOf(id, colour, [wholePart(mesh)], view)
+const flatDrawn = ({ mesh, colour }: Drawn, kind: 'element' | 'accent', index: number, view: View): Flat =>
+  flatOf({ id: `${kind}-${index}`, kind, index }, colour, [wholePart(mesh)], view)
 
 /** The stand from far to near: what stands behind a tier is hidden by it. The board is under all. */
 export const flatStand = ({ board, stack, elements, accents }: StandScene, view: View): readonly Flat[] => [
   ...(board ? [flatBoard(board, view)] : []),
   ...[
     ...stack.flatMap((tier) => flatTier(tier, view)),
-    ...elements.map((each, index) => flatDrawn(each, `element-${index}`, view)),
-    ...accents.map((each, index) => flatDrawn(each, `accent-${index}`, view)),
+    ...elements.map((each, index) => flatDrawn(each, 'element', index, view)),
+    ...accents.map((each, index) => flatDrawn(each, 'accent', index, view)),
   ].sort((one, other) => one.near - other.near),
 ]
+
+/** What lies uppermost at a place of the drawing, y up; null beside all. */
+export const flatAt = (flats: readonly Flat[], place: Point): Flat | null =>
+  flats.findLast(({ outlines }) => outlines.some((outline) => isInside(place, outline))) ?? null
 
 /** What has so many faces is one round thing; with fewer each is seen, such as the leaves of a branch. */
 const SEPARATE_FACES = 60
@@ -129,7 +146,9 @@ export function paperStand(
 ): PaperStand {
   const view = viewAt({ ...LOOKS[side], aimMm: 0, awayMm: null })
   const blocks = [flatBoard(board, view), ...stack.flatMap((tier) => flatTier(tier, view))]
-  const flats = shown.map(({ parts, colour }, index) => flatOf(`${index}`, colour, parts, view))
+  const flats = shown.map(({ parts, colour }, index) =>
+    flatOf({ id: `element-${index}`, kind: 'element', index }, colour, parts, view),
+  )
   const corners = [...blocks, ...flats].flatMap(({ outlines }) => outlines.flat())
   const half = corners.reduce((most, { x }) => Math.max(most, Math.abs(x)), 0) + EDGE_MM
   const [least, most] = corners.reduce(([low, high], { y }) => [Math.min(low, y), Math.max(high, y)], [0, 0])

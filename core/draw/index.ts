@@ -7,7 +7,16 @@ export type { Matter, Solid, SolidPart } from './solid'
 export { SHADE } from './tierSolid'
 export { metBy } from './touch'
 export { outlineSeen } from './outlineSeen'
-export { flatStand, paperStand, partsFromAbove, wholePart, type Flat, type OnPaper, type Side } from './flatStand'
+export {
+  flatAt,
+  flatStand,
+  paperStand,
+  partsFromAbove,
+  wholePart,
+  type Flat,
+  type OnPaper,
+  type Side,
+} from './flatStand'
 export {
   AWAY_MM,
   fitted,

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { flatStand, paperStand, viewAt, type Viewpoint } from '.'
+import { flatAt, flatStand, paperStand, viewAt, type Viewpoint } from '.'
 import { anyTier } from '../../tests/any/anyTier'
 import { roundTier, stackTiers, type Board, type Tier } from '../cake'
 import { areaMm2 } from '../cake/shape'
@@ -278,6 +278,14 @@ describe('what is touched', () => {
     expect(order[0]).toBe('board')
     expect(order.indexOf('element-1')).toBeLessThan(order.indexOf('tier-1'))
     expect(order.indexOf('element-0')).toBeGreaterThan(order.indexOf('tier-1'))
+    const touched = (point: Point3): string | undefined => {
+      const view = viewAt(FRONT)
+      return flatAt(flatStand(scene, view), view(point))?.id
+    }
+    expect(touched([0, -80, 140])).toBe('element-0')
+    expect(touched([0, 0, 190])).toBe('tier-1')
+    expect(touched([90, -80, 50])).toBe('tier-0')
+    expect(touched([400, 0, 300])).toBeUndefined()
   })
 })
 

@@ -51,23 +51,12 @@ export type Matrix = readonly number[]
 export function viewMatrix(look: Viewpoint): Matrix {
   const { c, s, level, steep } = turnsOf(look)
   const { aimMm } = look
+  // prettier-ignore
   return [
-    c,
-    s * steep,
-    -s * level,
-    0,
-    -s,
-    c * steep,
-    -c * level,
-    0,
-    0,
-    level,
-    steep,
-    0,
-    0,
-    -aimMm * level,
-    -aimMm * steep,
-    1,
+    c, s * steep, -s * level, 0,
+    -s, c * steep, -c * level, 0,
+    0, level, steep, 0,
+    0, -aimMm * level, -aimMm * steep, 1,
   ]
 }
 
@@ -86,23 +75,12 @@ export function projectionMatrix({ awayMm }: Pick<Viewpoint, 'awayMm'>, window: 
   const perMm = -(near + far) / (2 * reachMm)
   const depth = -near - perMm * reachMm
   const [x, y] = [2 / window.width, 2 / window.height]
+  // prettier-ignore
   return [
-    x,
-    0,
-    0,
-    0,
-    0,
-    y,
-    0,
-    0,
-    -right * shrinks * x,
-    -up * shrinks * y,
-    perMm,
-    shrinks,
-    -right * x,
-    -up * y,
-    depth,
-    whole,
+    x, 0, 0, 0,
+    0, y, 0, 0,
+    -right * shrinks * x, -up * shrinks * y, perMm, shrinks,
+    -right * x, -up * y, depth, whole,
   ]
 }
 

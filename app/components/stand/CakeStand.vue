@@ -5,6 +5,8 @@ import { computed, ref } from 'vue'
 import {
   AWAY_MM,
   fitted,
+  flatAt,
+  flatStand,
   metBy,
   nearer,
   outlineSeen,
@@ -31,6 +33,7 @@ import StandPictures from './StandPictures.vue'
 import StandHandles from './StandHandles.vue'
 import { useLit } from './lit'
 import { useLook } from './look'
+import { drawsInDepth } from './render/level'
 import { pointsOf } from './shapePaint'
 import { useStandTools } from './standTools'
 import { useGestures } from './gestures'
@@ -79,7 +82,8 @@ const looked = computed<Shown | null>((before) => {
     },
   }
 })
-const { solids, isMaking } = useSolids(() => looked.value)
+const isFlat = !drawsInDepth()
+const { solids, isMaking } = useSolids(() => (isFlat ? null : looked.value))
 const scene = computed(() => looked.value && sceneOf(looked.value.option, looked.value.looks))
 const box = computed(() => (boxShown.value ? shown.value?.commission.brief.box : undefined))
 const footMm = computed(() => -(shown.value?.option.cake.board.thicknessMm ?? 0))
@@ -112,14 +116,19 @@ const view = computed(() => {
   const all = { ...below, top: below.top - captionMm, height: below.height + captionMm }
   return nearer(all, times.value, moved.value)
 })
+const flats = computed(() => (isFlat && scene.value ? flatStand(scene.value, viewAt(look.value)) : []))
 const perPixel = computed(() => (width.value > 0 ? view.value.width / width.value : 1))
 const viewBox = computed(() => `${view.value.left} ${view.value.top} ${view.value.width} ${view.value.height}`)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
 /** Only the outline of what is lit is drawn over the picture. */
 const litOutlines = computed(() =>
-  solids.value
-    .filter(({ kind, index }) => lit.isLit(kind, index))
-    .map((solid) => ({ id: solid.id, outline: outlineSeen(solid, viewAt(look.value)) })),
+  isFlat
+    ? flats.value
+        .filter(({ kind, index }) => lit.isLit(kind, index))
+        .map(({ id, outlines }) => ({ id, outline: outlines[0] ?? [] }))
+    : solids.value
+        .filter(({ kind, index }) => lit.isLit(kind, index))
+        .map((solid) => ({ id: solid.id, outline: outlineSeen(solid, viewAt(look.value)) })),
 )
 const caption = computed(() => {
   if (!shown.value || !box.value) return ''
@@ -147,15 +156,16 @@ function placeUnder({ clientX, clientY }: { clientX: number; clientY: number }):
   return { x, y: -y }
 }
 
-/** What is under the pointer, whatever hides what is behind it. */
-function solidUnder(event: MouseEvent): Solid | null {
+/** What is under the pointer; what is hidden is not touched. */
+function thingUnder(event: MouseEvent): Pick<Solid, 'kind' | 'index'> | null {
   const place = placeUnder(event)
-  return (place && metBy(sightLine(place, look.value), solids.value)?.solid) ?? null
+  if (!place) return null
+  return isFlat ? flatAt(flats.value, place) : (metBy(sightLine(place, look.value), solids.value)?.solid ?? null)
 }
 
 function hover(event: PointerEvent): void {
-  const solid = solidUnder(event)
-  if (solid) lit.hover(solid.kind, solid.index)
+  const thing = thingUnder(event)
+  if (thing) lit.hover(thing.kind, thing.index)
   else lit.leave()
 }
 
@@ -163,8 +173,8 @@ function hover(event: PointerEvent): void {
 function touch(event: MouseEvent): void {
   if (!shown.value) return
   if (!measuring.value) {
-    const solid = solidUnder(event)
-    if (solid && solid.kind !== 'board') emit('touch', solid.kind, solid.index)
+    const thing = thingUnder(event)
+    if (thing && thing.kind !== 'board') emit('touch', thing.kind, thing.index)
     return
   }
   const place = placeUnder(event)
@@ -186,7 +196,14 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
         >
           <BoxGhost v-if="box && !isHurried" :box :foot-mm :look :per-pixel :fits="shown.plan.fit.fits" side="behind" />
         </svg>
+        <div v-if="isFlat" class="absolute inset-0" data-drawn="yes" data-level="flat" data-testid="stand-drawn">
+          <FlatStand :flats :window="view" />
+          <p class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
+            Drawn flat: this browser shows nothing in depth.
+          </p>
+        </div>
         <StandCanvas
+          v-else
           :solids
           :look
           :window="view"
@@ -194,9 +211,7 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
           :is-neutral="isNeutral ?? false"
           :is-making
           @hurried="isHurried = $event"
-        >
-          <FlatStand v-if="scene" :scene :look :window="view" />
-        </StandCanvas>
+        />
         <svg
           ref="drawing"
           class="absolute inset-0 h-full w-full touch-none overflow-visible select-none"

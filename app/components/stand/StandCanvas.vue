@@ -5,10 +5,7 @@ import type { Viewpoint, Room, Solid, Window } from '#core/draw'
 import { useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
 
-/**
- * The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. What is shown
- * instead where the browser draws nothing in depth is put in by its parent.
- */
+/** The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. */
 const props = defineProps<{
   solids: readonly Solid[]
   look: Viewpoint
@@ -25,7 +22,6 @@ const emit = defineEmits<{ hurried: [is: boolean] }>()
 const canvas = ref<HTMLCanvasElement | null>(null)
 const { width, height } = useElementSize(canvas)
 const renderer = shallowRef<StandRenderer | null>(null)
-const isFlat = ref(false)
 /** Whether what is seen is what was asked for, in full. */
 const isDrawn = ref(false)
 /** How long the last picture took, ms. */
@@ -82,7 +78,7 @@ function ask(kind: 'moving' | 'still'): void {
 }
 
 function moved(): void {
-  if (level.value !== 'full' && !isFlat.value) emit('hurried', true)
+  if (level.value !== 'full') emit('hurried', true)
   window.clearTimeout(rest)
   ask('moving')
 }
@@ -94,11 +90,7 @@ onMounted(async () => {
   // What draws is loaded after the figures are on the screen.
   const { createStandRenderer } = await import('./render/standRenderer')
   renderer.value = canvas.value && createStandRenderer(canvas.value)
-  if (!renderer.value) {
-    isFlat.value = true
-    isDrawn.value = true
-    return
-  }
+  if (!renderer.value) return
   begin(renderer.value.isSoftware)
   ask('still')
 })
@@ -117,10 +109,6 @@ onBeforeUnmount(() => {
     :data-took="tookMs"
     data-testid="stand-drawn"
   >
-    <slot v-if="isFlat" />
-    <canvas v-else ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
-    <p v-if="isFlat" class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
-      Drawn flat: this browser shows nothing in depth.
-    </p>
+    <canvas ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { flatStand, viewAt } from '#core/draw'
 import FlatStand from './FlatStand.vue'
 import { useStill, type StillWish } from './render/stills'
 
@@ -10,6 +11,6 @@ const address = useStill(() => props.wish)
 <template>
   <div class="relative h-full w-full" role="img" :aria-label="says" :data-drawn="address === undefined ? 'no' : 'yes'">
     <img v-if="address" :src="address" alt="" class="h-full w-full object-contain" />
-    <FlatStand v-else-if="address === null" :scene="wish.scene" :look="wish.look" :window="wish.window" />
+    <FlatStand v-else-if="address === null" :flats="flatStand(wish.scene, viewAt(wish.look))" :window="wish.window" />
   </div>
 </template>

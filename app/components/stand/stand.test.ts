@@ -1,19 +1,10 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { computed, h, nextTick } from 'vue'
+import { computed, nextTick } from 'vue'
 import { choosing, chosenOption } from '#core/commission'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import {
-  AWAY_MM,
-  dimensionsOf,
-  flatStand,
-  FRONT_DOWN_DEG,
-  nearer,
-  standSolids,
-  viewAt,
-  type Viewpoint,
-} from '#core/draw'
+import { AWAY_MM, dimensionsOf, flatStand, FRONT_DOWN_DEG, nearer, viewAt, type Viewpoint } from '#core/draw'
 import { cakeRoom, createPlanner, sceneOf } from '#core/plan'
 import { usePreferences } from '~/stores/preferences'
 import CakeStill from './CakeStill.vue'
@@ -25,7 +16,6 @@ import { useLit } from './lit'
 import { SIDES, useLook } from './look'
 import { useLevel } from './render/level'
 import { paintShapes, pointsOf } from './shapePaint'
-import StandCanvas from './StandCanvas.vue'
 import { useStandTools } from './standTools'
 import { roomForAll, wholeCake } from './wholeCake'
 
@@ -66,17 +56,13 @@ describe('the scene of a plan', () => {
 })
 
 describe('where nothing can be drawn in depth', () => {
-  it('the stand is drawn flat from far to near, and says so in a line', async () => {
-    const { window } = wholeCake(room)
-    const mounted = mount(StandCanvas, {
-      props: { solids: standSolids(scene), look: FRONT, window, room, isNeutral: false, isMaking: false },
-      slots: { default: () => h(FlatStand, { scene, look: FRONT, window }) },
-    })
-    await vi.waitFor(() => expect(mounted.attributes('data-drawn')).toBe('yes'))
-    expect(mounted.findAll('polygon')).toHaveLength(
-      flatStand(scene, viewAt(FRONT)).reduce((sum, { outlines }) => sum + outlines.length, 0),
-    )
-    expect(mounted.text()).toContain('Drawn flat')
+  it('the stand is drawn flat, everything on it', () => {
+    const flats = flatStand(scene, viewAt(FRONT))
+    const mounted = mount(FlatStand, { props: { flats, window: wholeCake(room).window } })
+    expect(mounted.findAll('polygon')).toHaveLength(flats.reduce((sum, { outlines }) => sum + outlines.length, 0))
+    const { stack, elements, accents } = scene
+    const tiers = stack.length + stack.filter(({ spacer }) => spacer).length
+    expect(mounted.findAll('g')).toHaveLength(1 + tiers + elements.length + accents.length)
     expect(mounted.html()).not.toContain('NaN')
   })
   it('so are stills', async () => {

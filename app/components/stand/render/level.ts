@@ -7,6 +7,11 @@ import { usePreferences } from '~/stores/preferences'
  */
 export type Level = 'full' | 'resting' | 'small'
 
+let hasDepth: boolean | null = null
+
+/** Whether this browser draws anything in depth. */
+export const drawsInDepth = (): boolean => (hasDepth ??= document.createElement('canvas').getContext('webgl2') !== null)
+
 /** A frame that moves is in time below this, ms; a picture at rest may take this long. */
 const MOVING_MS = 70
 const SWIFT_MS = 25
