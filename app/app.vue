@@ -39,7 +39,25 @@ useHead({
 useStudioKeys(() => {
   keysShown.value = true
 })
-onMounted(() => studio.begin())
+/** The demo has an address of its own. */
+onMounted(async () => {
+  const toDemo = route.path === '/demo'
+  if (toDemo) preferences.studio = 'demo'
+  await studio.begin()
+  if (toDemo) await router.replace('/arrange')
+})
+
+/** Pages that are there before there is a commission. */
+const WITHOUT_COMMISSION = ['/new', '/shelf', '/stand-ins']
+const needsNone = computed(() => studio.isOpen && WITHOUT_COMMISSION.includes(route.path))
+/** An empty studio begins with a new commission; the demo opens where it is laid out. */
+watch(
+  () => [studio.isEmpty, preferences.studio] as const,
+  ([isEmpty], [, before]) => {
+    if (isEmpty) void router.replace('/new')
+    else if (before !== preferences.studio && route.path === '/new') void router.replace('/arrange')
+  },
+)
 
 /** Every leaf is read from its beginning. */
 watch(
@@ -85,18 +103,13 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
     >
       <StudioHeader @keys="keysShown = true" />
       <p
-        v-if="studio.commission?.id === 'quillfinch-press'"
+        v-if="studio.isDemo"
         class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]"
         :class="AT_THE_BENCH.includes(route.path) ? 'max-lg:hidden' : ''"
       >
-        This is a demo; change anything.
-        <button
-          type="button"
-          class="figure-link"
-          data-testid="start-own"
-          @click="studio.startNew().then(() => router.push('/brief'))"
-        >
-          Start your own
+        This is the demo, a studio of its own; change anything.
+        <button type="button" class="figure-link" data-testid="start-own" @click="studio.enter('own')">
+          To your own studio
         </button>
       </p>
       <div class="min-h-0 flex-1 px-4" :class="isLarge || showsOnPhone ? '' : 'max-lg:hidden'">
@@ -115,7 +128,10 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
         <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">
           {{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button>
         </p>
-        <NuxtPage v-if="studio.plan && studio.commission" :key="`${route.path} ${studio.commission.id}`" />
+        <NuxtPage
+          v-if="(studio.plan && studio.commission) || needsNone"
+          :key="`${route.path} ${preferences.studio} ${studio.commission?.id ?? ''}`"
+        />
         <p v-else class="text-ink-soft" role="status">Opening the studio…</p>
       </main>
     </div>

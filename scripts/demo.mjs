@@ -5,7 +5,9 @@ checkNode()
 ensureInstalled()
 ensureBuilt()
 const { server, address } = await startServer(await freePort(Number(process.env.PORT ?? 4300)))
-console.log(`\nLamellon is open at ${address}\nThe demo commission is on the stand. Ctrl+C stops.\n`)
+console.log(
+  `\nLamellon is open at ${address}/demo\nThe demo commission is on the stand; ${address} is a studio of your own. Ctrl+C stops.\n`,
+)
 
 const stop = () => server.kill()
 process.on('SIGINT', stop)

@@ -4,7 +4,7 @@ import { downloaded, expect, fill, fromMenu, openLeaf, saved, startOwn, test, tu
 test.use({ timezoneId: 'Europe/Paris' })
 
 test('a four-tier cake of mixed shapes in two options: compared, mended, its guides printed', async ({ page }) => {
-  await startOwn(page, 'arrange')
+  await startOwn(page)
   await fill(page, 'Commission', 'Autumn table')
   for (const [side, size] of [
     ['Wide', '400 mm'],

@@ -4,19 +4,24 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import type { Locator, Page } from '@playwright/test'
-import { downloaded, expect, figureOf, fromMenu, openLeaf, settled, startOwn, test, turnTo } from './studio'
+import {
+  addDecoration as add,
+  downloaded,
+  expect,
+  figureOf,
+  fromMenu,
+  openLeaf,
+  settled,
+  startOwn,
+  test,
+  turnTo,
+} from './studio'
 
 const run = promisify(execFile)
 
 async function startOwnArrangement(page: Page): Promise<void> {
-  await startOwn(page, 'arrange')
+  await startOwn(page)
   await turnTo(page, 'Arrange')
-}
-
-async function add(page: Page, name: string): Promise<void> {
-  await page.getByTestId('add-decoration').click()
-  await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click()
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }
 
 const openTab = (page: Page, name: RegExp): Promise<void> =>
@@ -213,7 +218,6 @@ test('a bouquet says how many blooms a place takes; it is made fuller, pulled, s
   page,
 }) => {
   await startOwnArrangement(page)
-  await page.getByTestId('add-decoration').click()
   await page.getByTestId('add-bouquet').click()
   await expect(page.getByTestId('recipe').getByRole('listitem')).toHaveCount(4)
   await expect(page.getByTestId('wires')).toContainText('the fewest there can be')

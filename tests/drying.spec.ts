@@ -1,4 +1,4 @@
-import { expect, fill, settled, startOwn, test, turnTo } from './studio'
+import { addDecoration, expect, fill, settled, startOwn, test, turnTo } from './studio'
 
 /**
  * A wrap and puffs in a damp week, 80 % in the workroom. By hand: film can be handled up to about 78 %, so that puffs
@@ -10,9 +10,8 @@ test('a wrap and puffs in the dampest week: said, dried in a dry room, and there
 }) => {
   await startOwn(page)
   await turnTo(page, 'Arrange')
-  for (const name of [/^Formed wrap/, /^Puff/]) {
-    await page.getByTestId('add-decoration').click()
-    await page.getByRole('menuitem', { name }).click()
+  for (const name of ['Formed wrap', 'Puff']) {
+    await addDecoration(page, name)
     await settled(page)
   }
   await turnTo(page, 'Dry')

@@ -1,7 +1,7 @@
 import { writeCommissionFile } from '../core/format/commissionFile'
 import { STARTING_WORKSHOP } from '../core/workshop'
 import { fourGroups, onTwoTiers } from './any/fourGroups'
-import { expect, figureOf, openLeaf, settled, test, turnTo } from './studio'
+import { addDecoration, expect, figureOf, openLeaf, settled, test, turnTo } from './studio'
 
 test('four groups of soaked sails share baths and discs, lie on trays and mats, and a fifth joins them', async ({
   page,
@@ -54,8 +54,7 @@ test('four groups of soaked sails share baths and discs, lie on trays and mats, 
 
   // A fifth of the same run of shades joins the first bath.
   await turnTo(page, 'Arrange')
-  await page.getByTestId('add-decoration').click()
-  await page.getByRole('menuitem', { name: /^Soaked sail/ }).click()
+  await addDecoration(page, 'Soaked sail')
   await expect(tabs).toHaveCount(5)
   await turnTo(page, 'Tint')
   await expect(baths).toHaveCount(2)

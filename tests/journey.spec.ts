@@ -3,7 +3,19 @@ import { copyFile, mkdtemp } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
-import { downloaded, expect, fill, fromMenu, openLeaf, saved, startOwn, tally, test, turnTo } from './studio'
+import {
+  addDecoration,
+  downloaded,
+  expect,
+  fill,
+  fromMenu,
+  openLeaf,
+  saved,
+  startOwn,
+  tally,
+  test,
+  turnTo,
+} from './studio'
 
 const run = promisify(execFile)
 
@@ -38,9 +50,7 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await expect(page.getByRole('heading', { name: 'It fits the box standing' })).toBeVisible()
 
   await turnTo(page, 'Arrange')
-  await page.getByTestId('add-decoration').click()
-  await page.getByRole('menuitem', { name: /^Soaked sail/ }).click()
-  await expect(page.getByRole('heading', { level: 1, name: 'Soaked sail' })).toBeVisible()
+  await addDecoration(page, 'Soaked sail')
   await fill(page, 'Seen height', '90 mm')
   await expect(page.getByTestId('tally-startBy')).toContainText(/Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun/)
 

@@ -16,6 +16,10 @@ export const test = base.extend<{ page: Page }>({
       if (!/^(blob:|data:)/.test(request.url()) && !request.url().startsWith(baseURL!))
         wrong.push(`request: ${request.url()}`)
     })
+    // The demo is open until a test goes to its own studio.
+    await page.addInitScript(() => {
+      if (localStorage.getItem('lamellon.studio') === null) localStorage.setItem('lamellon.studio', 'demo')
+    })
     // The clock goes on from here: Vue tells clicks apart by the time at which they began.
     await page.clock.setSystemTime(new Date('2026-11-24T09:00:00'))
     await use(page)
@@ -40,12 +44,21 @@ export async function turnTo(page: Page, name: string): Promise<void> {
   await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`))
 }
 
-/**
- * Starts an own, empty commission from a leaf and waits until its brief is open: it is made first and turned to after.
- */
-export async function startOwn(page: Page, leaf = 'brief'): Promise<void> {
-  await openLeaf(page, leaf)
-  await page.getByTestId('start-own').click()
+/** An own studio that is empty, at its beginning. */
+export async function ownStudio(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    if (sessionStorage.getItem('begun') === null) localStorage.setItem('lamellon.studio', 'own')
+    sessionStorage.setItem('begun', 'yes')
+  })
+  await page.goto('/')
+  await expect(page.getByTestId('new-commission')).toBeVisible()
+}
+
+/** Starts a commission with a bare cake in an own studio and waits until its brief is open. */
+export async function startOwn(page: Page): Promise<void> {
+  await ownStudio(page)
+  await page.getByTestId('start-bare').click()
+  await expect(page).toHaveURL(/brief$/)
   await expect(page.getByRole('main').getByLabel('Commission')).toHaveValue('New commission')
 }
 
@@ -83,6 +96,16 @@ export async function downloaded(
   const [download]: [Download, void] = await Promise.all([page.waitForEvent('download'), click()])
   const path = await download.path()
   return { name: download.suggestedFilename(), path, bytes: await readFile(path) }
+}
+
+/** Touches what goes on the cake, among the pictures that Add shows. */
+export async function addDecoration(page: Page, name: string): Promise<void> {
+  // On a bare cake they lie on the leaf itself.
+  const shown = page.getByTestId('what-goes-on')
+  await expect(shown.or(page.getByTestId('add-decoration'))).toBeVisible()
+  if (!(await shown.isVisible())) await page.getByTestId('add-decoration').click()
+  await shown.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }
 
 /** Chooses an entry of the studio's menu. */

@@ -62,7 +62,7 @@ const item = (active: boolean): string =>
             </button></MenuItem
           >
           <MenuItem v-slot="{ active }"
-            ><button type="button" :class="item(active)" @click="studio.startNew()">New commission</button></MenuItem
+            ><button type="button" :class="item(active)" @click="router.push('/new')">New commission</button></MenuItem
           >
           <MenuItem v-slot="{ active }"
             ><button type="button" :class="item(active)" @click="files.choose()">Open a file…</button></MenuItem
@@ -73,7 +73,14 @@ const item = (active: boolean): string =>
             </button></MenuItem
           >
           <MenuItem v-slot="{ active }"
-            ><button type="button" :class="item(active)" @click="studio.openDemo()">Open the demo</button></MenuItem
+            ><button type="button" :class="item(active)" @click="studio.enter(studio.isDemo ? 'own' : 'demo')">
+              {{ studio.isDemo ? 'To your own studio' : 'Open the demo' }}
+            </button></MenuItem
+          >
+          <MenuItem v-if="studio.isDemo" v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="studio.putDemoAway()">
+              Put the demo away
+            </button></MenuItem
           >
           <MenuItem v-if="studio.commission" v-slot="{ active }"
             ><button type="button" :class="item(active)" @click="files.askRemove()">

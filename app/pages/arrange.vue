@@ -4,23 +4,29 @@ import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
 import DecorationLeaf from '~/components/arrange/DecorationLeaf.vue'
+import { useAdding } from '~/components/arrange/useAdding'
+import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
 
 const { option } = usePlanned()
 const { open } = useChosenDecoration(() => option.value)
+const { add, addBouquet } = useAdding()
 </script>
 
 <template>
   <div>
-    <DecorationTabs />
+    <DecorationTabs v-if="open" />
     <BouquetLeaf v-if="option.bouquets.some(({ id }) => id === open)" :id="open" :key="open" />
     <DecorationLeaf v-else-if="open" :id="open" :key="open" />
-    <LeafHeading v-else title="Nothing on the cake yet"
-      >Add a decoration above, or begin with something composed on your own tiers.</LeafHeading
-    >
-    <NuxtLink v-if="!open" to="/beginnings" class="button button-go w-fit" data-testid="see-beginnings"
-      >See the beginnings</NuxtLink
-    >
+    <template v-else>
+      <LeafHeading title="Nothing on the cake yet"
+        >Touch what goes on it, or begin with
+        <NuxtLink to="/beginnings" class="figure-link" data-testid="see-beginnings"
+          >something composed on your own tiers</NuxtLink
+        >.</LeafHeading
+      >
+      <WhatGoesOn :with-beginnings="false" @technique="add" @bouquet="addBouquet" />
+    </template>
   </div>
 </template>

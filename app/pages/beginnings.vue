@@ -37,7 +37,7 @@ const sheetsOf = ({ plan }: ShownBeginning): string => plan.tally.find(({ id }) 
       on the cake; undo brings that back.</LeafHeading
     >
     <ul class="grid grid-cols-2 gap-x-5 gap-y-6 md:grid-cols-3 xl:grid-cols-4" data-testid="beginnings">
-      <li v-for="each in shown" :key="each.point.id" class="flex flex-col">
+      <li v-for="each in shown" :key="each.point.id" class="flex flex-col" :data-beginning="each.point.id">
         <CakeStill
           class="rounded-2xl bg-paper-deep/60"
           :scene="sceneOf(each.option, each.plan)"

@@ -9,10 +9,10 @@ import CakeStill from '~/components/stand/CakeStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
-import { usePlanned } from '~/composables/planned'
+import { useStudio } from '~/stores/studio'
 import IconButton from '~/components/ui/IconButton.vue'
 
-const { studio } = usePlanned()
+const studio = useStudio()
 const router = useRouter()
 const showArchived = ref(false)
 const removedName = ref('')
@@ -61,11 +61,6 @@ async function open(id: string): Promise<void> {
   await router.push('/arrange')
 }
 
-async function begin(): Promise<void> {
-  await studio.startNew()
-  await router.push('/brief')
-}
-
 async function remove(id: string, name: string): Promise<void> {
   await studio.remove(id)
   removedName.value = name
@@ -94,7 +89,7 @@ async function bringBack(): Promise<void> {
         >
           {{ showArchived ? 'Back to the shelf' : `Archive (${archivedCount})` }}
         </button>
-        <button type="button" class="button button-go" @click="begin">
+        <button type="button" class="button button-go" @click="router.push('/new')">
           <Plus class="size-4.5" aria-hidden="true" />New commission
         </button>
       </div>

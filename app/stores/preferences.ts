@@ -1,12 +1,27 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
+import { computed } from 'vue'
 import type { UnitSystem } from '#core/quantity'
 
-/** What a person likes to see: units, light, how much the stand may draw. Kept in this browser. */
+/** The user's own studio, or the demo's. */
+export type StudioName = 'own' | 'demo'
+
+/** What a person likes to see: units, light, how much the stand may draw, what was open. Kept in this browser. */
 export const usePreferences = defineStore('preferences', () => {
   const units = useLocalStorage<UnitSystem>('lamellon.units', 'metric')
   const theme = useLocalStorage<'light' | 'dark'>('lamellon.theme', 'light')
   const stand = useLocalStorage<'byMeasure' | 'small'>('lamellon.stand', 'byMeasure')
-  const lastCommission = useLocalStorage<string>('lamellon.commission', '')
-  return { units, theme, stand, lastCommission }
+  const studio = useLocalStorage<StudioName>('lamellon.studio', 'own')
+  const open = {
+    own: useLocalStorage<string>('lamellon.commission', ''),
+    demo: useLocalStorage<string>('lamellon.demoCommission', ''),
+  }
+  /** The commission that was open last in this studio. */
+  const lastCommission = computed({
+    get: () => open[studio.value].value,
+    set: (id: string) => {
+      open[studio.value].value = id
+    },
+  })
+  return { units, theme, stand, studio, lastCommission }
 })

@@ -1,5 +1,5 @@
-import type { Workshop } from '#core/workshop'
-import { newCommission, type Commission } from '#core/commission'
+import { STARTING_WORKSHOP, type Workshop } from '#core/workshop'
+import type { Commission } from '#core/commission'
 import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -25,12 +25,11 @@ import { differencesBetween, type Difference } from './differences'
 import { planner } from './planning'
 import { afterPress } from './underTheFinger'
 import type { Tried } from '~/workers/plan'
-import { usePreferences } from './preferences'
+import { usePreferences, type StudioName } from './preferences'
 
 /** What an edit may change. */
 export type Studio = { commission: Commission; workshop: Workshop }
 
-const DEMO_ID = 'quillfinch-press'
 /** Said once, when data of an older version has been brought up. */
 const FORGOTTEN = 'Everything you planned is here in its new form. Edits made before today can no longer be undone.'
 const DIFFERENCE_SHOWN_MS = 6000
@@ -50,7 +49,13 @@ const wallClock = (): Moment => {
 
 export const useStudio = defineStore('studio', () => {
   const preferences = usePreferences()
-  const database = new StudioDatabase()
+  /** The demo is a studio of its own: what is done in it never touches the user's, and goes when it is put away. */
+  const databases: Readonly<Record<StudioName, StudioDatabase>> = {
+    own: new StudioDatabase(),
+    demo: new StudioDatabase('lamellon-demo'),
+  }
+  const database = (): StudioDatabase => databases[preferences.studio]
+  const startingWorkshop = (): Workshop => (preferences.studio === 'demo' ? demoWorkshop(now.value) : STARTING_WORKSHOP)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
   const plan = shallowRef<Plan | null>(null)
@@ -72,6 +77,8 @@ export const useStudio = defineStore('studio', () => {
   const nested = shallowRef<Nested>({})
   /** Whether figures are being worked out: what is shown is not of the last edit yet. */
   const isPlanning = ref(false)
+  /** Whether there is nothing to open yet. */
+  const isEmpty = ref(false)
 
   const question = (): PlanInputs => ({
     ...state.value!,
@@ -158,18 +165,19 @@ export const useStudio = defineStore('studio', () => {
 
   async function open(id: string): Promise<boolean> {
     await saving
-    const opened = await openCommission(database, id, demoWorkshop(now.value))
+    const opened = await openCommission(database(), id, startingWorkshop())
     if (!opened) return false
     ;({ revision, workshopRevision } = opened)
     edits.value = opened.edits
     undone.value = opened.undone
-    listed.value = await listCommissions(database)
+    listed.value = await listCommissions(database())
     const { hours, kept } = await takenByOthers(opened.commission, opened.workshop)
     others.value = hours
     reserved.value = kept
     if (state.value?.commission.id !== id) plan.value = null
     differences.value = {}
     lastEdit = { merge: '', at: 0 }
+    isEmpty.value = false
     state.value = { commission: opened.commission, workshop: opened.workshop }
     preferences.lastCommission = id
     return true
@@ -182,45 +190,71 @@ export const useStudio = defineStore('studio', () => {
     return hour
   }
 
-  /** Opens the studio where it was left; the first time with the demo. */
+  /** Begins with the studio that was open last. */
   async function begin(): Promise<void> {
     window.setInterval(tick, 60000)
-    tabs.onmessage = ({ data }: MessageEvent<{ id: string }>) => {
-      if (state.value && (data.id === state.value.commission.id || data.id === '')) void open(state.value.commission.id)
+    tabs.onmessage = ({ data }: MessageEvent<{ studio: StudioName; id: string }>) => {
+      if (data.studio === preferences.studio && data.id === state.value?.commission.id) void open(data.id)
     }
-    const isOpen = preferences.lastCommission !== '' && (await open(preferences.lastCommission))
+    await enter(preferences.studio)
     // The data is brought up when it is first opened.
-    if (database.hasForgotten) notice.value = FORGOTTEN
-    if (isOpen) return
-    const latest = (await listCommissions(database)).find(({ archived }) => !archived)
+    if (database().hasForgotten) notice.value = FORGOTTEN
+  }
+
+  /** Opens a studio where it was left. The demo is laid out when it is not there; an own one may be empty. */
+  async function enter(name: StudioName): Promise<void> {
+    await saving
+    preferences.studio = name
+    if (preferences.lastCommission !== '' && (await open(preferences.lastCommission))) return
+    const latest = (await listCommissions(database())).find(({ archived }) => !archived)
     if (latest && (await open(latest.id))) return
-    await openDemo()
+    if (name === 'demo') await layOutDemo()
+    else await close()
   }
 
-  /** Opens the demo, fresh if it is not in the studio. */
-  async function openDemo(): Promise<void> {
-    if (await open(DEMO_ID)) return
+  /** Nothing is open: the studio has no commission that is not put away. */
+  async function close(): Promise<void> {
+    state.value = null
+    plan.value = null
+    edits.value = []
+    undone.value = 0
+    differences.value = {}
+    others.value = []
+    reserved.value = new Map()
+    listed.value = await listCommissions(database())
+    isEmpty.value = true
+  }
+
+  async function layOutDemo(): Promise<void> {
     const finished = lanternRow(now.value)
-    if (!(await openCommission(database, finished.id, demoWorkshop(now.value)))) {
-      await addCommission(database, finished, Date.now() - 1)
-      await archiveCommission(database, finished.id, true)
-    }
-    await addCommission(database, demoCommission(now.value), Date.now())
-    await open(DEMO_ID)
+    const demo = demoCommission(now.value)
+    await addCommission(database(), finished, Date.now() - 1)
+    await archiveCommission(database(), finished.id, true)
+    await addCommission(database(), demo, Date.now())
+    await open(demo.id)
   }
 
-  async function startNew(): Promise<void> {
-    const id = crypto.randomUUID()
-    await addCommission(database, newCommission(id, now.value), Date.now())
-    await open(id)
+  /** Puts the demo away with all that was done in it, and opens the user's own studio. */
+  async function putDemoAway(): Promise<void> {
+    await enter('own')
+    await databases.demo.delete({ disableAutoOpen: false })
+  }
+
+  /** Puts a new commission into the studio and opens it; `change` is what the studio has besides. */
+  async function start(commission: Commission, change: (workshop: Workshop) => void = () => undefined): Promise<void> {
+    await saving
+    await addCommission(database(), commission, Date.now())
+    await open(commission.id)
+    edit('what is at home', ({ workshop }) => change(workshop))
+    await saving
   }
 
   /**
    * Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back.
    */
   async function take(file: CommissionFile, withWorkshop: boolean): Promise<void> {
-    if (!(await openCommission(database, file.commission.id, demoWorkshop())))
-      await addCommission(database, file.commission, Date.now())
+    if (!(await openCommission(database(), file.commission.id, startingWorkshop())))
+      await addCommission(database(), file.commission, Date.now())
     await open(file.commission.id)
     edit('open file', (studio) => {
       studio.commission = file.commission
@@ -239,7 +273,7 @@ export const useStudio = defineStore('studio', () => {
   const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
 
   const refreshList = async (): Promise<void> => {
-    listed.value = await listCommissions(database)
+    listed.value = await listCommissions(database())
   }
 
   /** Puts a copy of a commission beside it, with a name that says so; nothing was done of it yet. */
@@ -247,7 +281,7 @@ export const useStudio = defineStore('studio', () => {
     const original = await peek(id)
     if (!original) return
     await addCommission(
-      database,
+      database(),
       {
         ...original,
         bench: freshBench(),
@@ -260,27 +294,27 @@ export const useStudio = defineStore('studio', () => {
   }
 
   async function archive(id: string, archived: boolean): Promise<void> {
-    await archiveCommission(database, id, archived)
+    await archiveCommission(database(), id, archived)
     await refreshList()
   }
 
   /** Brings back the commission that was removed last. */
   async function bringBack(): Promise<void> {
-    const id = await restoreCommission(database)
+    const id = await restoreCommission(database())
     if (id) await open(id)
   }
 
   /** A commission as the studio keeps it, without opening it. */
   const peek = async (id: string): Promise<Commission | null> =>
-    (await openCommission(database, id, demoWorkshop()))?.commission ?? null
+    (await openCommission(database(), id, startingWorkshop()))?.commission ?? null
 
   async function remove(id: string): Promise<void> {
-    await removeCommission(database, id)
+    await removeCommission(database(), id)
     await refreshList()
     if (state.value?.commission.id !== id) return
     const next = listed.value.find(({ archived }) => !archived)
     if (next) await open(next.id)
-    else await openDemo()
+    else await enter(preferences.studio)
   }
 
   /**
@@ -318,12 +352,13 @@ export const useStudio = defineStore('studio', () => {
     editedSincePlan = true
     state.value = next
     const undoneNow = undone.value
+    const [into, from] = [database(), preferences.studio]
     unsaved.value += 1
     saving = saving
       .then(async () => {
-        if (forgotten.length > 0) await forgetEdits(database, forgotten)
+        if (forgotten.length > 0) await forgetEdits(into, forgotten)
         const edit = savedEdit === null ? null : (edits.value[savedEdit] ?? null)
-        const saved = await saveEdit(database, {
+        const saved = await saveEdit(into, {
           ...next,
           revision,
           workshopRevision,
@@ -342,7 +377,7 @@ export const useStudio = defineStore('studio', () => {
         workshopRevision += 1
         if (saved.edit && savedEdit !== null)
           edits.value = edits.value.map((each, at) => (at === savedEdit ? { ...each, id: saved.edit!.id } : each))
-        tabs.postMessage({ id: next.commission.id })
+        tabs.postMessage({ studio: from, id: next.commission.id })
       })
       .catch((reason: unknown) => {
         notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.`
@@ -393,8 +428,12 @@ export const useStudio = defineStore('studio', () => {
     begin,
     tick,
     open,
-    openDemo,
-    startNew,
+    isDemo: computed(() => preferences.studio === 'demo'),
+    isEmpty,
+    isOpen: computed(() => isEmpty.value || plan.value !== null),
+    enter,
+    putDemoAway,
+    start,
     take,
     peek,
     planOf,

@@ -1,4 +1,4 @@
-import { leastReach, roundTier, stackTiers, type Tier } from '../cake'
+import { leastReach, stackTiers, startingCake, type Cake, type Tier } from '../cake'
 import {
   compositionOf,
   freePatches,
@@ -46,8 +46,15 @@ export const STARTING_BRIEF = {
   photos: [],
 } satisfies Partial<Commission['brief']>
 
-/** An empty commission to fill: one tier, nothing on it. */
-export function newCommission(id: string, now: Moment): Commission {
+/** Room in the box beside the board and over the cake, for what will stand out from it, mm. */
+const BOX_WIDER_MM = 50
+const BOX_HIGHER_MM = 168
+
+/** A commission to fill: a cake, nothing on it, a box that it will fit into. One round tier where nothing is said. */
+export function newCommission(id: string, now: Moment, cake: Cake = startingCake(1, 'round')): Commission {
+  const { board, tiers } = cake
+  const acrossMm = board.acrossMm + BOX_WIDER_MM
+  const highMm = tiers.reduce((sum, { heightMm }) => sum + heightMm, board.thicknessMm) + BOX_HIGHER_MM
   return {
     id,
     brief: {
@@ -57,14 +64,14 @@ export function newCommission(id: string, now: Moment): Commission {
       driveMin: 30,
       completion: 'beforeDriving',
       venueOpensMin: 12 * 60,
-      box: { widthMm: 300, depthMm: 300, heightMm: 300 },
+      box: { widthMm: acrossMm, depthMm: acrossMm, heightMm: highMm },
     },
     palette: STARTING_PALETTE,
     options: [
       {
         id: 'a',
         name: 'Option A',
-        cake: { board: { outline: 'round', acrossMm: 250, thicknessMm: 12 }, tiers: [roundTier('tier-1', 200, 120)] },
+        cake,
         decorations: [],
         bouquets: [],
         accents: [],

@@ -13,6 +13,8 @@ import {
   type Commission,
   type Decoration,
 } from '../commission'
+import { disc } from '../material'
+import { paperStock } from '../supply'
 import { STARTING_WORKSHOP, type Workshop } from '../workshop'
 import { dayOf, MINUTES_PER_DAY, momentText, weekdayOf, type Moment } from '../quantity'
 
@@ -201,4 +203,11 @@ export function demoCommission(now: Moment): Commission {
 }
 
 /** The workshop of the demo: a small studio with two mats, and a few things in its ledger. */
-export const demoWorkshop = (now: Moment = 0): Workshop => ({ ...STARTING_WORKSHOP, ...demoLedger(now) })
+const DEMO_DYE_ML = 30
+
+export const demoWorkshop = (now: Moment = 0): Workshop => ({
+  ...STARTING_WORKSHOP,
+  stock: [disc(160), disc(220), disc(280)].map((shape) => paperStock('riceFilm', shape, 10, 10)),
+  dyes: STARTING_WORKSHOP.dyes.map((dye) => ({ ...dye, onHandMl: DEMO_DYE_ML })),
+  ...demoLedger(now),
+})

@@ -1,6 +1,6 @@
 /** A studio as version 5 wrote it, read as version 6. */
 import { disc, type StockShape } from '../material'
-import { paperItem } from '../supply'
+import { paperItem, paperStock } from '../supply'
 import { STARTING_WORKSHOP } from '../workshop'
 import { isRecord, recordsOf, recordIn, SHAPES } from './looseRecords'
 
@@ -41,7 +41,7 @@ export function workshopFrom5(workshop: unknown): unknown {
     ),
     stock: [
       ...own.map(({ diameterMm, onHand, packSize }) => ({
-        ...STARTING_WORKSHOP.stock.find(({ item }) => item === itemFrom5(`disc ${String(diameterMm)}`)),
+        ...(typeof diameterMm === 'number' && paperStock('riceFilm', disc(diameterMm), 0, 10)),
         onHand,
         pack: packSize,
         packPrice: known.find(({ item }) => item === `disc ${String(diameterMm)}`)?.packPrice ?? null,

@@ -24,6 +24,8 @@ vi.mock('../technique', async (importOriginal) => {
     id: 'filmShell',
     name: 'Film shell',
     element: 'shell',
+    family: 'sails',
+    alsoCalled: ['clam'],
     say: 'Quarters of film cupped over a mat.',
     papers: ['riceFilm'],
     whyPaper: 'Only film cups like glass.',

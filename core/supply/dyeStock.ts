@@ -27,7 +27,7 @@ const onShelf = (dye: Omit<Dye, 'base'>, inUse: boolean): DyeStock => ({
   name: dye.name,
   base: 'water',
   absorptionPerDrop: [...dye.absorptionPerDrop],
-  onHandMl: 30,
+  onHandMl: 0,
   inUse,
 })
 

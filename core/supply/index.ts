@@ -10,6 +10,7 @@ export {
   paperStock,
   pieceBoxSchema,
   pricingSchema,
+  sheetsAtHomeSchema,
   SHELF_WORDS,
   SHELVES,
   STARTING_PIECE_BOXES,

@@ -47,6 +47,9 @@ export const paperStock = (paper: PaperId, shape: StockShape, onHand: number, pa
   packPrice: null,
 })
 
+/** Sheets of a paper and size that lie in the studio. */
+export const sheetsAtHomeSchema = z.number().int().min(0).max(5000).meta({ label: 'Sheets at home', kind: 'count' })
+
 export const MOST_STOCK = 300
 
 /** What is put on the bare costs to come to a price. */

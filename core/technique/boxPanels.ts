@@ -119,6 +119,8 @@ export const boxPanels = defineTechnique({
   id: 'boxPanels',
   name: 'Box panels',
   element: 'panel',
+  family: 'ruffles',
+  alsoCalled: ['wrap', 'square cake', 'corners', 'sides'],
   say: 'A cornered cake wrapped face by face, accents at its corners.',
   papers: ['standardWafer', 'thickWafer', 'thinWafer'],
   whyPaper: 'Standard wafer prints well and lies flat on a face; thick keeps its edges straight.',

@@ -67,6 +67,8 @@ export const bud = defineTechnique({
   id: 'bud',
   name: 'Bud',
   element: 'bud',
+  family: 'flowers',
+  alsoCalled: ['rosebud', 'closed flower'],
   say: 'A few petals closed round a hook, a calyx below.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer rolls tightly round the hook.',

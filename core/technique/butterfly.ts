@@ -79,6 +79,8 @@ export const butterfly = defineTechnique({
   id: 'butterfly',
   name: 'Butterfly',
   element: 'butterfly',
+  family: 'figures',
+  alsoCalled: ['moth', 'insect', 'wings'],
   say: 'One folded piece, wings lifted, scattered or alone.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer folds along the body without breaking; standard prints well, thick holds larger wings.',

@@ -97,6 +97,8 @@ export const castMesh = defineTechnique({
   id: 'castMesh',
   name: 'Cast mesh',
   element: 'piece of lace',
+  family: 'lace',
+  alsoCalled: ['net', 'coral', 'openwork', 'poured lace'],
   say: 'Openwork poured from wafer slurry in a hot pan, crisp at first, then supple.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Any wafer will do, offcuts first: it is blended with water anyway.',

@@ -100,6 +100,8 @@ export const cuppedBloom = defineTechnique({
   id: 'cuppedBloom',
   name: 'Cupped bloom',
   element: 'bloom',
+  family: 'flowers',
+  alsoCalled: ['peony', 'ranunculus', 'rose', 'full flower'],
   say: 'Many sizes of slit and lapped petals round a fringe.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer laps without a ridge; standard keeps a deeper cup.',

@@ -8,6 +8,7 @@ import type { Working } from '../quantity'
 import type { FinishId } from './finish'
 import type { Assembly } from './assembly'
 import type { Colouring } from '../tint'
+import type { FamilyId } from './family'
 import type { Portion } from './film/portion'
 import type { Fixing, LiquidUse, SupplyUse } from './liquid'
 import type { Glued, Step } from './step'
@@ -181,6 +182,9 @@ export type Technique<Parameters extends z.ZodObject, Id extends string = string
   readonly name: string
   /** What one of its elements is called. */
   readonly element: string
+  /** Among what it is looked for, and by which other words. */
+  readonly family: FamilyId
+  readonly alsoCalled: readonly string[]
   /** What it is, in a sentence, for choosing it. */
   readonly say: string
   /** Papers it runs on, the best first, why that one, and why not the others. */

@@ -30,6 +30,8 @@ export const fabricBow = defineTechnique({
   id: 'fabricBow',
   name: 'Fabric bow',
   element: 'bow',
+  family: 'figures',
+  alsoCalled: ['ribbon', 'knot', 'cloth'],
   say: 'Loops, tails and a knot of wafer that falls like cloth.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer between two films bends like ribbon.',

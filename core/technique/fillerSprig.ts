@@ -35,6 +35,8 @@ export const fillerSprig = defineTechnique({
   id: 'fillerSprig',
   name: 'Filler sprig',
   element: 'sprig',
+  family: 'foliage',
+  alsoCalled: ['filler', 'small flowers', 'twig'],
   say: 'A forked stem of tiny snips, to fill between blooms.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer snips stay airy; offcuts do.',

@@ -62,6 +62,8 @@ export const flatPanel = defineTechnique({
   id: 'flatPanel',
   name: 'Flat panel',
   element: 'panel',
+  family: 'ruffles',
+  alsoCalled: ['wrap', 'printed picture', 'painted', 'band'],
   say: 'Plain, printed or painted sheets round a tier.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer lies down round a curve; thick suits the flat faces of a square cake.',

@@ -54,6 +54,8 @@ export const floretDome = defineTechnique({
   id: 'floretDome',
   name: 'Floret dome',
   element: 'dome',
+  family: 'flowers',
+  alsoCalled: ['hydrangea', 'ball of flowers', 'cluster'],
   say: 'Small florets crowded over half a foam ball.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer keeps a crowd of florets light.',

@@ -41,6 +41,8 @@ export const foldedGlobe = defineTechnique({
   id: 'foldedGlobe',
   name: 'Folded globe',
   element: 'globe',
+  family: 'figures',
+  alsoCalled: ['ball', 'honeycomb', 'sphere', 'lantern', 'wedge'],
   say: 'Circles folded in half and glued back to back into balls, halves or wedges.',
   papers: ['thinWafer', 'standardWafer', 'thickWafer'],
   whyPaper: 'Thin wafer folds sharply and stays light; thicker makes fewer, crisper leaves.',

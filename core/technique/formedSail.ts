@@ -72,6 +72,8 @@ export const formedSail = defineTechnique({
   id: 'formedSail',
   name: 'Formed sail',
   element: 'sail',
+  family: 'sails',
+  alsoCalled: ['wave', 'drape', 'curl'],
   say: 'Wafer washed with colour, waved over a former, set overnight.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer takes a wash and waves without cracking; standard holds larger sails.',

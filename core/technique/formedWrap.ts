@@ -87,6 +87,8 @@ export const formedWrap = defineTechnique({
   id: 'formedWrap',
   name: 'Formed wrap',
   element: 'sheet',
+  family: 'ruffles',
+  alsoCalled: ['cloth', 'fabric', 'crumpled', 'drape'],
   say: 'A crumpled cloth of supple wafer round a whole tier.',
   papers: ['thinWafer'],
   whyPaper: 'Only thin wafer stays supple enough with conditioner to be pressed and wrapped.',

@@ -62,6 +62,8 @@ export const freeLeafStem = defineTechnique({
   id: 'freeLeafStem',
   name: 'Free leaf stem',
   element: 'stem',
+  family: 'foliage',
+  alsoCalled: ['grass', 'long leaves', 'eucalyptus', 'branch'],
   say: 'A few long folded leaves on one wire.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer folds sharply and moves like a leaf.',

@@ -37,6 +37,8 @@ export const gatheredFan = defineTechnique({
   id: 'gatheredFan',
   name: 'Gathered fan',
   element: 'fan',
+  family: 'ruffles',
+  alsoCalled: ['pleats', 'shell', 'fan'],
   say: 'Pleated triangles, pinched at the foot, soft and shimmering.',
   papers: ['thinWafer', 'riceFilm'],
   whyPaper:

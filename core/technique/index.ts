@@ -62,6 +62,8 @@ export {
 } from './step'
 export { PORTION_WORDS, PORTIONS, SWEEP_DEG } from './film/portion'
 export { finished, FINISHES, finishIds, finishOf, type FinishedExtent, type FinishId } from './finish'
+export { FAMILIES, type FamilyId } from './family'
+export { lookedFor, needsOfTechnique } from './lookedFor'
 export { PLANTS, type Plant } from './plants'
 export { GAUGES, HOLDER_MM, STOCK_WIRE_MM, type Gauge, type Wiring } from './wiring'
 export { LEAF_KINDS, leafOutline, PLAIN_BRANCH } from './foliage'

@@ -28,6 +28,8 @@ export const laminatedLeaf = defineTechnique({
   ...pairedLeaves({ plies: 2, face: 'rough face out', upLeaf: 0.66, patched: false, began: STARTING }),
   id: 'laminatedLeaf',
   name: 'Laminated leaves',
+  family: 'foliage',
+  alsoCalled: ['leaves', 'branch', 'greenery'],
   say: 'Two plies with a wire between, in pairs along a branch.',
   papers: ['thinWafer'],
   whyPaper: 'Two thin plies hold a wire between them and still bend.',

@@ -98,6 +98,8 @@ export const layeredWings = defineTechnique({
   id: 'layeredWings',
   name: 'Layered wings',
   element: 'wing',
+  family: 'figures',
+  alsoCalled: ['feathers', 'angel', 'bird'],
   say: 'Feathered outlines stacked in layers, one side the mirror of the other.',
   papers: ['standardWafer', 'thickWafer', 'thinWafer'],
   whyPaper: 'Standard wafer keeps flat and cuts crisply; the layers stiffen each other.',

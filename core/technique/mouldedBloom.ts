@@ -101,6 +101,8 @@ export const mouldedBloom = defineTechnique({
   id: 'mouldedBloom',
   name: 'Moulded bloom',
   element: 'bloom',
+  family: 'flowers',
+  alsoCalled: ['magnolia', 'poppy', 'anemone', 'bowl'],
   say: 'Few broad petals dried on half-spheres into a bowl.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer drapes over a mould without pleats.',

@@ -100,6 +100,8 @@ export const openBloom = defineTechnique({
   id: 'openBloom',
   name: 'Open bloom',
   element: 'bloom',
+  family: 'flowers',
+  alsoCalled: ['blossom', 'petals', 'wild flower'],
   say: 'Loose petals in three sizes, cupped and glued round a wire.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer cups without cracking and is light on its wire.',

@@ -71,6 +71,8 @@ export const panSail = defineTechnique({
   id: 'panSail',
   name: 'Pan sail',
   element: 'sail',
+  family: 'sails',
+  alsoCalled: ['torn', 'crisp', 'bark'],
   say: 'Torn wafer, dipped for a blink and dried crisp in a hot pan.',
   papers: ['thinWafer', 'standardWafer'],
   whyPaper: 'Thin wafer dries in a minute and ruffles by itself.',

@@ -30,6 +30,8 @@ export const patchedLeaf = defineTechnique({
   ...pairedLeaves({ plies: 1, face: 'smooth face up', upLeaf: 0.5, patched: true, began: STARTING }),
   id: 'patchedLeaf',
   name: 'Patched leaves',
+  family: 'foliage',
+  alsoCalled: ['ivy', 'ginkgo', 'small leaves'],
   say: 'Small single leaves, each wire under a little square patch.',
   papers: ['standardWafer', 'thinWafer', 'thickWafer'],
   whyPaper: 'Standard wafer holds a small leaf flat by itself.',

@@ -124,6 +124,8 @@ export const silhouette = defineTechnique({
   id: 'silhouette',
   name: 'Silhouette',
   element: 'silhouette',
+  family: 'figures',
+  alsoCalled: ['cut-out', 'letters', 'numbers', 'own drawing'],
   say: 'Any outline of your own, from an SVG or DXF file, cut to size.',
   papers: ['thickWafer', 'standardWafer', 'thinWafer'],
   whyPaper: 'Thick wafer stands by itself and cuts crisply; thinner suits outlines laid on a side.',

@@ -48,6 +48,8 @@ export const steamedSpire = defineTechnique({
   id: 'steamedSpire',
   name: 'Steamed spire',
   element: 'spire',
+  family: 'sails',
+  alsoCalled: ['flames', 'tall', 'feather', 'topper'],
   say: 'Tall tapered strips, bent in steam, standing on the top.',
   papers: ['thickWafer'],
   whyPaper: 'Thick wafer stands by itself once it has been bent and dried.',

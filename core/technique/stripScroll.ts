@@ -36,6 +36,8 @@ export const stripScroll = defineTechnique({
   id: 'stripScroll',
   name: 'Strip scroll',
   element: 'scroll',
+  family: 'lace',
+  alsoCalled: ['scrolls', 'filigree', 'curls'],
   say: 'Nested arcs of narrow strips, like lace round a tier.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer winds without cracking and keeps its curl.',

@@ -52,6 +52,8 @@ export const tornRuffle = defineTechnique({
   id: 'tornRuffle',
   name: 'Torn ruffle',
   element: 'strip',
+  family: 'ruffles',
+  alsoCalled: ['frill', 'flounce', 'torn edge'],
   say: 'Rows of torn strips round a tier, frilled and soft.',
   papers: ['thinWafer'],
   whyPaper: 'Thin wafer tears to a soft edge and frills when barely damp.',

@@ -1,4 +1,4 @@
-export { keptOf, putOnShelf, stockOf } from './stock'
+export { keptOf, putOnShelf, setOnHand, stockOf } from './stock'
 export {
   MOST_BUSY,
   MOST_PETALS,

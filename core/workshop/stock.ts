@@ -1,5 +1,6 @@
 /** What a workshop has of anything: dyes on a shelf of their own, all else in its stock. */
-import type { Need, Stock } from '../supply'
+import type { PaperId, StockShape } from '../material'
+import { paperItem, paperStock, type Need, type Stock } from '../supply'
 import type { Workshop } from './workshop'
 
 /** On hand, and packs; null for what was never kept. */
@@ -30,6 +31,15 @@ export function putOnShelf(
   const kept = keptOf(workshop, need)
   kept.onHand = Math.max(0, kept.onHand + by)
 }
+
+/** Says how many sheets of a paper lie in the studio. Changes the draft it is given. */
+export function setOnHand({ stock }: Workshop, paper: PaperId, shape: StockShape, sheets: number): void {
+  const kept = stock.find(({ item }) => item === paperItem(paper, shape))
+  if (kept) kept.onHand = sheets
+  else stock.push(paperStock(paper, shape, sheets, SHEETS_IN_A_PACK))
+}
+
+const SHEETS_IN_A_PACK = 10
 
 /** The item as it is kept in stock; it is put there when it was not. Changes the draft it is given. */
 export function keptOf(

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { disc, paperIds, PAPERS, stockShapeSchema } from '../material'
+import { paperIds, PAPERS, stockShapeSchema } from '../material'
 import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
 import { dryingTrialSchema, dyeTrialSchema, runSchema, shrinkTrialSchema } from '../learn'
@@ -9,7 +9,6 @@ import {
   MOST_PIECE_BOXES,
   MOST_STOCK,
   paperItem,
-  paperStock,
   pieceBoxSchema,
   pricesSchema,
   pricingSchema,
@@ -118,7 +117,7 @@ export type Workshop = z.infer<typeof workshopSchema>
 
 const hour = (clock: number): number => clock * 60
 
-/** A small studio, as a beginning for the user's own. */
+/** A small studio, as a beginning for the user's own: hours, tools and moulds; nothing on hand, nothing learned. */
 export const STARTING_WORKSHOP: Workshop = {
   papers: PAPERS.flatMap(({ id, shapes, thicknessMm }) =>
     shapes.map((shape) => ({
@@ -148,7 +147,7 @@ export const STARTING_WORKSHOP: Workshop = {
   fridgeC: 4,
   prices: STARTING_PRICES,
   pricing: STARTING_PRICING,
-  stock: [disc(160), disc(220), disc(280)].map((shape) => paperStock('riceFilm', shape, 10, 10)),
+  stock: [],
   pieceBoxes: STARTING_PIECE_BOXES.map((box) => ({ ...box })),
   room: 'workroom',
   learnFrom: 3,

@@ -13,7 +13,6 @@ test('a crescent of blooms and leaf stems, open behind, seen from above in Arran
 }) => {
   await startJob(page, { across: '220 mm', high: '100 mm', covering: 'Fondant', board: '300 mm' })
   await turnTo(page, 'Arrange')
-  await page.getByTestId('add-decoration').click()
   await page.getByTestId('add-bouquet').click()
   await settled(page)
   await page.getByTestId('bouquet-place').selectOption({ label: 'a crescent on a top' })

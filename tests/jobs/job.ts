@@ -1,6 +1,6 @@
 /** What every job does at the screen: its tiers, its decorations, the numbers that are typed. */
 import type { Page } from '@playwright/test'
-import { expect, settled, startOwn, turnTo } from '../studio'
+import { addDecoration, settled, startOwn, turnTo } from '../studio'
 
 /** An own commission with one round tier of a size and covering, its board wide enough. */
 export async function startJob(
@@ -27,9 +27,7 @@ async function type(page: Page, field: ReturnType<Page['getByLabel']>, text: str
 /** Adds a decoration in Arrange. */
 export async function add(page: Page, technique: string): Promise<void> {
   await turnTo(page, 'Arrange')
-  await page.getByTestId('add-decoration').click()
-  await page.getByRole('menuitem', { name: new RegExp(`^${technique}`) }).click()
-  await expect(page.getByRole('heading', { level: 1, name: technique })).toBeVisible()
+  await addDecoration(page, technique)
   await settled(page)
 }
 

@@ -51,6 +51,8 @@ export const puff = defineTechnique({
   id: 'puff',
   name: 'Puff',
   element: 'puff',
+  family: 'figures',
+  alsoCalled: ['cloud', 'foam', 'fried'],
   say: 'Triangles of rice film fried for a second into crisp clouds.',
   papers: ['riceFilm'],
   whyPaper: 'Only rice film swells in hot oil.',

@@ -78,6 +78,8 @@ export const soakedSail = defineTechnique({
   id: 'soakedSail',
   name: 'Soaked sail',
   element: 'sail',
+  family: 'sails',
+  alsoCalled: ['wave', 'drape', 'translucent', 'glass'],
   say: 'Discs of rice film soaked limp, draped in folds, dried like glass.',
   papers: ['riceFilm'],
   whyPaper: 'Only rice film can be soaked till it falls like cloth, and dries clear.',

@@ -1,0 +1,3 @@
+<template>
+  <p role="status" class="text-ink-soft">Laying out the demo…</p>
+</template>

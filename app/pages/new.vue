@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from '#imports'
+import { startingCake, TIER_COUNTS, type TierCount } from '#core/cake'
+import {
+  briefSchema,
+  newCommission,
+  startingDecoration,
+  startingGathering,
+  type Commission,
+  type Option,
+  type StartingPoint,
+} from '#core/commission'
+import { momentText } from '#core/quantity'
+import { paperName, sheetsAtHomeSchema } from '#core/supply'
+import type { TechniqueId } from '#core/technique'
+import { setOnHand, STARTING_WORKSHOP, type Workshop } from '#core/workshop'
+import { useChosenDecoration } from '~/components/arrange/chosen'
+import { eventProblem } from '~/components/brief/eventHour'
+import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
+import LeafHeading from '~/components/ui/LeafHeading.vue'
+import PillButton from '~/components/ui/PillButton.vue'
+import QuantityField from '~/components/ui/QuantityField.vue'
+import { useStudio } from '~/stores/studio'
+
+/** A new commission: three questions, each of which can wait, then what goes on the cake. */
+const studio = useStudio()
+const router = useRouter()
+const { choose } = useChosenDecoration(() => studio.commission!.options[0]!)
+
+const COUNTS = { 1: 'One tier', 2: 'Two tiers', 3: 'Three tiers' } as const
+const OUTLINES = { round: 'round', square: 'square' } as const
+const base = newCommission('new', studio.now)
+const name = ref('')
+const eventAt = ref(base.brief.eventAt)
+const driveMin = ref(base.brief.driveMin)
+const problem = ref('')
+const count = ref<TierCount>(1)
+const outline = ref<keyof typeof OUTLINES>('round')
+const atHome = ref<Readonly<Record<string, number>>>({})
+
+const papers = computed(() =>
+  (studio.workshop ?? STARTING_WORKSHOP).papers
+    .filter(({ inUse }) => inUse)
+    .map(({ paper, shape }) => ({ paper, shape, name: paperName(paper, shape) })),
+)
+/** Asked of a studio that has not begun: later ones know what lies in their drawers. */
+const asksForPaper = computed(() => studio.isEmpty)
+
+function setEvent(event: Event): void {
+  const text = (event.target as HTMLInputElement).value.slice(0, 16)
+  problem.value = eventProblem(text, momentText(studio.now))
+  if (!problem.value) eventAt.value = text
+}
+
+function commissionWith(change: (option: Option) => void): Commission {
+  const made = newCommission(crypto.randomUUID(), studio.now, startingCake(count.value, outline.value))
+  const option = structuredClone(made.options[0]!)
+  change(option)
+  const brief = { ...made.brief, eventAt: eventAt.value, driveMin: driveMin.value }
+  return { ...made, brief: name.value.trim() ? { ...brief, name: name.value.trim() } : brief, options: [option] }
+}
+
+function stocked(workshop: Workshop): void {
+  for (const { paper, shape, name: called } of papers.value)
+    if (atHome.value[called]) setOnHand(workshop, paper, shape, atHome.value[called])
+}
+
+async function begin(change: (option: Option) => void, leaf: string): Promise<void> {
+  if (problem.value) return
+  const commission = commissionWith(change)
+  await studio.start(commission, stocked)
+  const [option] = commission.options
+  choose(option!.bouquets[0]?.id ?? option!.decorations[0]?.id ?? '')
+  await router.push(leaf)
+}
+
+const withTechnique = (technique: TechniqueId): Promise<void> =>
+  begin(({ decorations, cake }) => {
+    decorations.push(startingDecoration(crypto.randomUUID(), technique, cake.tiers))
+  }, '/arrange')
+const withBouquet = (): Promise<void> =>
+  begin((option) => {
+    const { bouquet, decorations } = startingGathering(crypto.randomUUID().slice(0, 8), option.cake.tiers)
+    option.bouquets.push(bouquet)
+    option.decorations.push(...decorations)
+  }, '/arrange')
+const withBeginning = (point: StartingPoint): Promise<void> =>
+  begin((option) => {
+    Object.assign(option, point.on(option.cake))
+  }, '/arrange')
+</script>
+
+<template>
+  <div data-testid="new-commission">
+    <LeafHeading title="A new cake"
+      >Three questions, each of which can wait. Then touch what goes on it.<template v-if="studio.isEmpty">
+        <button type="button" class="figure-link ml-1" data-testid="see-demo" @click="studio.enter('demo')">
+          Look round in the demo first</button
+        >.</template
+      ></LeafHeading
+    >
+    <div class="mb-6 grid gap-3 md:grid-cols-3">
+      <fieldset class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">When and where?</legend>
+        <label class="block text-[0.8rem] text-ink-soft"
+          >Called<input
+            v-model="name"
+            class="field-input text-ink"
+            maxlength="80"
+            placeholder="New commission"
+            data-testid="new-name"
+        /></label>
+        <label class="mt-2 block text-[0.8rem] text-ink-soft"
+          >Event, day and hour<input
+            type="datetime-local"
+            class="field-input text-ink"
+            :value="eventAt"
+            :aria-invalid="problem !== ''"
+            data-testid="new-event"
+            @change="setEvent"
+        /></label>
+        <p v-if="problem" role="alert" class="mt-1 text-[0.85rem] font-medium text-stop">{{ problem }}</p>
+        <QuantityField
+          class="mt-2 w-32"
+          :schema="briefSchema.shape.driveMin"
+          :model-value="driveMin"
+          @update:model-value="(value) => (driveMin = value)"
+        />
+      </fieldset>
+      <fieldset class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">What cake?</legend>
+        <div class="flex flex-wrap gap-1.5">
+          <PillButton v-for="each in TIER_COUNTS" :key="each" :on="count === each" @click="count = each">{{
+            COUNTS[each]
+          }}</PillButton>
+        </div>
+        <div class="mt-2 flex flex-wrap gap-1.5">
+          <PillButton v-for="(words, each) in OUTLINES" :key="each" :on="outline === each" @click="outline = each">{{
+            words
+          }}</PillButton>
+        </div>
+        <p class="mt-2.5 text-[0.88rem] text-ink-soft">Sizes, shapes and coverings are set tier by tier after.</p>
+        <button
+          type="button"
+          class="button mt-2 min-h-9 text-[0.9rem]"
+          data-testid="start-bare"
+          @click="begin(() => undefined, '/brief')"
+        >
+          Start with the bare cake
+        </button>
+      </fieldset>
+      <fieldset v-if="asksForPaper" class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">Which paper is at home?</legend>
+        <div class="grid gap-1">
+          <div v-for="each in papers" :key="each.name" class="flex items-center justify-between gap-2">
+            <span class="text-[0.88rem]">{{ each.name }}</span>
+            <QuantityField
+              class="w-16"
+              :schema="sheetsAtHomeSchema"
+              :label="each.name"
+              hide-label
+              :model-value="atHome[each.name] ?? 0"
+              @update:model-value="(value) => (atHome = { ...atHome, [each.name]: value })"
+            />
+          </div>
+        </div>
+      </fieldset>
+    </div>
+    <h2 class="leaf-title mb-3">What goes on the cake?</h2>
+    <WhatGoesOn @technique="withTechnique" @bouquet="withBouquet" @beginning="withBeginning" />
+  </div>
+</template>

@@ -1,0 +1,38 @@
+import { paperOf } from '../material'
+import type { AnyTechnique, TechniqueId } from '.'
+import { FAMILIES, type FamilyId } from './family'
+
+/** Words that a technique is found by: its own, those of its family, and those that people use for it. */
+const wordsOf = ({ name, element, say, alsoCalled, family }: Findable): string =>
+  [name, element, say, ...alsoCalled, FAMILIES.find(({ id }) => id === family)!.name].join(' ').toLowerCase()
+
+type Findable = {
+  readonly id: TechniqueId
+  readonly name: string
+  readonly element: string
+  readonly say: string
+  readonly alsoCalled: readonly string[]
+  readonly family: FamilyId
+}
+
+/** Techniques in which every word that is typed occurs, or begins one; all where nothing is typed. In their order. */
+export function lookedFor<Technique extends Findable>(
+  techniques: readonly Technique[],
+  typed: string,
+): readonly Technique[] {
+  const wanted = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  return techniques.filter((technique) => wanted.every((word) => wordsOf(technique).includes(word)))
+}
+
+const HEAT_WORDS = { pan: 'a hot pan', oil: 'hot oil', steam: 'steam' } as const
+
+/** What a technique needs besides paper glue and colour, the paper first. */
+export const needsOfTechnique = ({
+  papers,
+  heat,
+  tools = [],
+}: Pick<AnyTechnique, 'papers' | 'heat' | 'tools'>): readonly string[] => [
+  paperOf(papers[0]!).name.toLowerCase(),
+  ...(heat ? [HEAT_WORDS[heat]] : []),
+  ...tools,
+]
