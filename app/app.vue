@@ -41,7 +41,7 @@ useStudioKeys(() => {
 })
 /** The demo has an address of its own. */
 onMounted(async () => {
-  const toDemo = route.path === '/demo'
+  const toDemo = asked.value === '/demo'
   if (toDemo) preferences.studio = 'demo'
   await studio.begin()
   if (toDemo) await router.replace('/arrange')
@@ -49,13 +49,15 @@ onMounted(async () => {
 
 /** Pages that are there before there is a commission. */
 const WITHOUT_COMMISSION = ['/new', '/shelf', '/stand-ins']
-const needsNone = computed(() => studio.isOpen && WITHOUT_COMMISSION.includes(route.path))
+/** The route that is asked for: the one that is shown follows once its page is there. */
+const asked = computed(() => router.currentRoute.value.path)
+const needsNone = computed(() => studio.isOpen && WITHOUT_COMMISSION.includes(asked.value))
 /** An empty studio begins with a new commission; the demo opens where it is laid out. */
 watch(
   () => [studio.isEmpty, preferences.studio] as const,
   ([isEmpty], [, before]) => {
     if (isEmpty) void router.replace('/new')
-    else if (before !== preferences.studio && route.path === '/new') void router.replace('/arrange')
+    else if (before !== preferences.studio && asked.value === '/new') void router.replace('/arrange')
   },
 )
 
@@ -94,7 +96,8 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
 
 <template>
   <div
-    class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]"
+    class="grid h-full grid-rows-[auto_1fr_auto] print:block print:h-auto"
+    :class="studio.commission ? 'lg:grid-cols-[minmax(22rem,33%)_1fr] lg:grid-rows-[1fr_auto]' : ''"
   >
     <aside
       class="no-print flex min-h-0 flex-col"
@@ -107,17 +110,21 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
         class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]"
         :class="AT_THE_BENCH.includes(route.path) ? 'max-lg:hidden' : ''"
       >
-        This is the demo, a studio of its own; change anything.
+        This is the demo; change anything.
         <button type="button" class="figure-link" data-testid="start-own" @click="studio.enter('own')">
           To your own studio
         </button>
       </p>
-      <div class="min-h-0 flex-1 px-4" :class="isLarge || showsOnPhone ? '' : 'max-lg:hidden'">
+      <div v-if="studio.commission" class="min-h-0 flex-1 px-4" :class="isLarge || showsOnPhone ? '' : 'max-lg:hidden'">
         <CakeStand :arranging="route.path === '/arrange'" :is-neutral="route.path === '/tint'" @touch="touched" />
       </div>
     </aside>
-    <div v-show="!isLarge" class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block">
-      <LeafTabs class="no-print" />
+    <div
+      v-show="!isLarge"
+      class="flex min-h-0 min-w-0 flex-col lg:pr-4 print:block"
+      :class="studio.commission ? '' : 'lg:pl-4'"
+    >
+      <LeafTabs v-if="studio.commission" class="no-print" />
       <main
         :class="[
           'leaf sheet relative min-h-0 flex-1 overflow-y-auto rounded-2xl',
@@ -130,12 +137,12 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
         </p>
         <NuxtPage
           v-if="(studio.plan && studio.commission) || needsNone"
-          :key="`${route.path} ${preferences.studio} ${studio.commission?.id ?? ''}`"
+          :key="`${asked} ${preferences.studio} ${studio.commission?.id ?? ''}`"
         />
         <p v-else class="text-ink-soft" role="status">Opening the studio…</p>
       </main>
     </div>
-    <TallyBar class="no-print lg:col-span-2" />
+    <TallyBar v-if="studio.commission" class="no-print lg:col-span-2" />
     <WorkingPanel />
     <FileDialogs />
     <KeysDialog :open="keysShown" @close="keysShown = false" />

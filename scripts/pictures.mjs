@@ -35,10 +35,11 @@ const small = (image) => {
   const canvas = document.createElement('canvas')
   Object.assign(canvas, { width: 360, height: 270 })
   const { naturalWidth: wide, naturalHeight: high } = image
-  const scale = Math.min(360 / wide, 270 / high)
+  // Nearer than the still, which leaves room for the tallest.
+  const scale = 1.22 * Math.min(360 / wide, 270 / high)
   const context = canvas.getContext('2d')
   context.imageSmoothingQuality = 'high'
-  context.drawImage(image, (360 - wide * scale) / 2, (270 - high * scale) / 2, wide * scale, high * scale)
+  context.drawImage(image, (360 - wide * scale) / 2, 268 - high * scale, wide * scale, high * scale)
   return canvas.toDataURL('image/webp', 0.86)
 }
 

@@ -16,7 +16,8 @@ import { useStudio } from '~/stores/studio'
 
 /** Every technique on a tier and flat, for looking at them side by side. */
 const studio = useStudio()
-const WHOLE = wholeCake({ outMm: 125, upMm: 190, belowMm: 10 }, { turnDeg: 12 })
+/** Room for the shade on the table too. */
+const WHOLE = wholeCake({ outMm: 172, upMm: 190, belowMm: 10 }, { turnDeg: 12 })
 const MOST_PIECES = 2
 
 type Shown = { readonly id: string; readonly name: string; readonly commission: Commission; readonly plan: Plan }
@@ -135,6 +136,7 @@ onMounted(async () => {
           class="rounded-2xl bg-paper-deep/60"
           :scene="sceneOf(chosenOption(each.commission), each.plan)"
           v-bind="WHOLE"
+          :pixels="600"
           :says="each.name"
         />
         <h2 class="part-title mt-1">{{ each.name }}</h2>

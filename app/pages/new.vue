@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { useRouter } from '#imports'
-import { startingCake, TIER_COUNTS, type TierCount } from '#core/cake'
+import { stackTiers, startingCake, TIER_COUNTS, type TierCount } from '#core/cake'
 import {
   briefSchema,
   newCommission,
@@ -11,12 +12,16 @@ import {
   type Option,
   type StartingPoint,
 } from '#core/commission'
+import { isSameShape, paperOf } from '#core/material'
 import { momentText } from '#core/quantity'
-import { paperName, sheetsAtHomeSchema } from '#core/supply'
+import { paperName } from '#core/supply'
 import type { TechniqueId } from '#core/technique'
 import { setOnHand, STARTING_WORKSHOP, type Workshop } from '#core/workshop'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import { eventProblem } from '~/components/brief/eventHour'
+import CakeStill from '~/components/stand/CakeStill.vue'
+import { wholeCake } from '~/components/stand/wholeCake'
+import SheetsAtHome from '~/components/start/SheetsAtHome.vue'
 import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import PillButton from '~/components/ui/PillButton.vue'
@@ -30,6 +35,8 @@ const { choose } = useChosenDecoration(() => studio.commission!.options[0]!)
 
 const COUNTS = { 1: 'One tier', 2: 'Two tiers', 3: 'Three tiers' } as const
 const OUTLINES = { round: 'round', square: 'square' } as const
+/** One scale for all that can be chosen. */
+const SHOWN = wholeCake({ outMm: 200, upMm: 330, belowMm: 12 })
 const base = newCommission('new', studio.now)
 const name = ref('')
 const eventAt = ref(base.brief.eventAt)
@@ -37,6 +44,10 @@ const driveMin = ref(base.brief.driveMin)
 const problem = ref('')
 const count = ref<TierCount>(1)
 const outline = ref<keyof typeof OUTLINES>('round')
+const bare = computed(() => {
+  const { board, tiers } = startingCake(count.value, outline.value)
+  return { board, stack: stackTiers({ tiers }), elements: [], accents: [] }
+})
 const atHome = ref<Readonly<Record<string, number>>>({})
 
 const papers = computed(() =>
@@ -44,6 +55,16 @@ const papers = computed(() =>
     .filter(({ inUse }) => inUse)
     .map(({ paper, shape }) => ({ paper, shape, name: paperName(paper, shape) })),
 )
+/** The sizes that papers are usually had in come first: wafer in A4, film in discs. */
+const usual = computed(() =>
+  papers.value.filter(
+    ({ paper, shape }) => paperOf(paper).kind === 'film' || isSameShape(shape, paperOf(paper).shapes[0]!),
+  ),
+)
+const others = computed(() => papers.value.filter((each) => !usual.value.includes(each)))
+const tellAtHome = (called: string, sheets: number): void => {
+  atHome.value = { ...atHome.value, [called]: sheets }
+}
 /** Asked of a studio that has not begun: later ones know what lies in their drawers. */
 const asksForPaper = computed(() => studio.isEmpty)
 
@@ -101,8 +122,8 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
       ></LeafHeading
     >
     <div class="mb-6 grid gap-3 md:grid-cols-3">
-      <fieldset class="rounded-2xl bg-paper-deep/70 px-4 py-3">
-        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">When and where?</legend>
+      <section class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <h2 class="part-title mb-2">When and where?</h2>
         <label class="block text-[0.8rem] text-ink-soft"
           >Called<input
             v-model="name"
@@ -127,47 +148,45 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
           :model-value="driveMin"
           @update:model-value="(value) => (driveMin = value)"
         />
-      </fieldset>
-      <fieldset class="rounded-2xl bg-paper-deep/70 px-4 py-3">
-        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">What cake?</legend>
-        <div class="flex flex-wrap gap-1.5">
-          <PillButton v-for="each in TIER_COUNTS" :key="each" :on="count === each" @click="count = each">{{
-            COUNTS[each]
-          }}</PillButton>
-        </div>
-        <div class="mt-2 flex flex-wrap gap-1.5">
-          <PillButton v-for="(words, each) in OUTLINES" :key="each" :on="outline === each" @click="outline = each">{{
-            words
-          }}</PillButton>
-        </div>
-        <p class="mt-2.5 text-[0.88rem] text-ink-soft">Sizes, shapes and coverings are set tier by tier after.</p>
-        <button
-          type="button"
-          class="button mt-2 min-h-9 text-[0.9rem]"
-          data-testid="start-bare"
-          @click="begin(() => undefined, '/brief')"
-        >
-          Start with the bare cake
-        </button>
-      </fieldset>
-      <fieldset v-if="asksForPaper" class="rounded-2xl bg-paper-deep/70 px-4 py-3">
-        <legend class="font-display float-left mb-2 w-full text-lg font-semibold">Which paper is at home?</legend>
-        <div class="grid gap-1">
-          <div v-for="each in papers" :key="each.name" class="flex items-center justify-between gap-2">
-            <span class="text-[0.88rem]">{{ each.name }}</span>
-            <QuantityField
-              class="w-16"
-              :schema="sheetsAtHomeSchema"
-              :label="each.name"
-              hide-label
-              :model-value="atHome[each.name] ?? 0"
-              @update:model-value="(value) => (atHome = { ...atHome, [each.name]: value })"
-            />
+      </section>
+      <section class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <h2 class="part-title mb-2">What cake?</h2>
+        <div class="flex items-end gap-2">
+          <div class="grid flex-1 justify-items-start gap-1.5">
+            <PillButton v-for="each in TIER_COUNTS" :key="each" :on="count === each" @click="count = each">{{
+              COUNTS[each]
+            }}</PillButton>
+            <span class="mt-1 flex gap-1.5">
+              <PillButton
+                v-for="(words, each) in OUTLINES"
+                :key="each"
+                :on="outline === each"
+                @click="outline = each"
+                >{{ words }}</PillButton
+              >
+            </span>
           </div>
+          <CakeStill class="w-32 shrink-0" :scene="bare" v-bind="SHOWN" says="The cake to begin with" :pixels="240" />
         </div>
-      </fieldset>
+        <p class="mt-2 text-[0.88rem] text-ink-soft">Sizes, shapes and coverings are set tier by tier after.</p>
+      </section>
+      <section v-if="asksForPaper" class="rounded-2xl bg-paper-deep/70 px-4 py-3">
+        <h2 class="part-title mb-2">Which paper is at home?</h2>
+        <SheetsAtHome :papers="usual" :counts="atHome" @change="tellAtHome" />
+        <Disclosure v-slot="{ open }">
+          <DisclosureButton class="figure-link mt-2 text-[0.88rem]">{{
+            open ? 'Fewer sizes' : 'Other sizes'
+          }}</DisclosureButton>
+          <DisclosurePanel><SheetsAtHome :papers="others" :counts="atHome" @change="tellAtHome" /></DisclosurePanel>
+        </Disclosure>
+      </section>
     </div>
-    <h2 class="leaf-title mb-3">What goes on the cake?</h2>
+    <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
+      <h2 class="leaf-title">What goes on the cake?</h2>
+      <button type="button" class="button" data-testid="start-bare" @click="begin(() => undefined, '/brief')">
+        Nothing yet: start with the bare cake
+      </button>
+    </div>
     <WhatGoesOn @technique="withTechnique" @bouquet="withBouquet" @beginning="withBeginning" />
   </div>
 </template>

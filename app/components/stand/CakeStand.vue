@@ -288,6 +288,6 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
       </template>
     </div>
     <StandPictures v-if="isLarge && scene" :scene :solids :look :window="view" :room="cake" :foot-mm />
-    <StandBar />
+    <StandBar v-if="shown" />
   </div>
 </template>

@@ -18,8 +18,15 @@ const isSeenFrom = (side: (typeof SIDES)[number]): boolean =>
       <PillButton v-for="side in SIDES" :key="side.id" :on="isSeenFrom(side)" @click="lookFrom(side)">{{
         side.name
       }}</PillButton>
+      <IconButton
+        v-if="!isLarge"
+        class="lg:hidden"
+        :icon="Maximize2"
+        says="The stand over the whole window"
+        @click="isLarge = true"
+      />
     </div>
-    <div class="flex items-center justify-center gap-2">
+    <div class="items-center justify-center gap-2" :class="isLarge ? 'flex' : 'flex max-lg:hidden'">
       <IconButton
         :icon="RulerDimensionLine"
         :aria-pressed="dimensionsShown"

@@ -50,7 +50,7 @@ const needs = (id: TechniqueId): string => needsOfTechnique(techniqueOf(id)).joi
         <li v-if="family.bouquet">
           <button
             type="button"
-            class="group h-full w-full rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
+            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
             :disabled="isFull"
             data-testid="add-bouquet"
             @click="emit('bouquet')"
@@ -63,7 +63,7 @@ const needs = (id: TechniqueId): string => needsOfTechnique(techniqueOf(id)).joi
         <li v-for="{ id, name, say } in family.techniques" :key="id">
           <button
             type="button"
-            class="group h-full w-full rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
+            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
             :disabled="isFull"
             :data-testid="`add-${id}`"
             @click="emit('technique', id)"
@@ -87,7 +87,7 @@ const needs = (id: TechniqueId): string => needsOfTechnique(techniqueOf(id)).joi
         <li v-for="point in beginnings" :key="point.id">
           <button
             type="button"
-            class="h-full w-full rounded-2xl p-1.5 text-left hover:bg-go-soft"
+            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft"
             :data-testid="`begin-${point.id}`"
             @click="emit('beginning', point)"
           >
