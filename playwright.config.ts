@@ -17,7 +17,7 @@ const chromium = (...drawing: readonly string[]) => ({
     ],
   },
 })
-const flat = chromium('--disable-gpu')
+const flat = chromium('--disable-gpu', '--disable-3d-apis')
 /** In depth, without a graphics card. */
 const inDepth = chromium('--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader')
 const ABOUT_THE_STAND = '**/stand.spec.ts'
@@ -39,6 +39,11 @@ export default defineConfig({
     locale: 'en-GB',
     acceptDownloads: true,
     serviceWorkers: 'block',
+    // The demo is open until a test goes to its own studio.
+    storageState: {
+      cookies: [],
+      origins: [{ origin: `http://127.0.0.1:${port}`, localStorage: [{ name: 'lamellon.studio', value: 'demo' }] }],
+    },
   },
   // Most tests go without graphics: the cake is drawn flat, and all else works. Those of the stand draw it in depth.
   projects: isBench

@@ -49,12 +49,7 @@ const views = [
     size: LAPTOP,
     then: (page) => page.getByTestId('risk').getByRole('button').first().waitFor(),
   },
-  {
-    name: 'beginnings',
-    path: '/beginnings',
-    size: { width: 1280, height: 1180 },
-    then: (page) => page.getByTestId('beginnings').locator('li').nth(10).waitFor(),
-  },
+  { name: 'new', path: '/new', size: { width: 1280, height: 1180 }, studio: 'own' },
   {
     name: 'gallery',
     path: '/gallery',
@@ -97,12 +92,15 @@ const browser = await chromium.launch({
   ],
 })
 try {
-  for (const { name, path, size, then } of views.filter((view) => wanted.length === 0 || wanted.includes(view.name))) {
+  for (const { name, path, size, then, studio = 'demo' } of views.filter(
+    (view) => wanted.length === 0 || wanted.includes(view.name),
+  )) {
     const context = await browser.newContext({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' })
+    await context.addInitScript((name) => localStorage.setItem('lamellon.studio', name), studio)
     const page = await context.newPage()
     await page.clock.setFixedTime(HOUR)
     await page.goto(`${address}${path}`)
-    await page.getByTestId('tally-warnings').waitFor()
+    await page.getByTestId(studio === 'demo' ? 'tally-warnings' : 'new-commission').waitFor()
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
     // All that is drawn in depth is as it will stay.

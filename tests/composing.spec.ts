@@ -197,6 +197,8 @@ test('a beginning is laid on the user’s own tiers and taken back', async ({ pa
 
 test('an element touched on the stand opens its decoration and can be moved there', async ({ page }) => {
   await openLeaf(page, 'tiers')
+  // Without graphics the cake is drawn, and touched, flat.
+  await expect(page.getByTestId('stand-drawn')).toHaveAttribute('data-level', 'flat')
   const stand = (await page.getByTestId('stand').boundingBox())!
   await page.mouse.click(stand.x + stand.width * 0.62, stand.y + stand.height * 0.8)
   await expect(page).toHaveURL(/\/arrange$/)

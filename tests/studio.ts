@@ -16,10 +16,6 @@ export const test = base.extend<{ page: Page }>({
       if (!/^(blob:|data:)/.test(request.url()) && !request.url().startsWith(baseURL!))
         wrong.push(`request: ${request.url()}`)
     })
-    // The demo is open until a test goes to its own studio.
-    await page.addInitScript(() => {
-      if (localStorage.getItem('lamellon.studio') === null) localStorage.setItem('lamellon.studio', 'demo')
-    })
     // The clock goes on from here: Vue tells clicks apart by the time at which they began.
     await page.clock.setSystemTime(new Date('2026-11-24T09:00:00'))
     await use(page)

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
+import { useRouter } from '#imports'
 import { useStudio } from '~/stores/studio'
 import { useFiles } from './files'
 
 const studio = useStudio()
+const router = useRouter()
 const { waiting, refused, removing, input, read } = useFiles()
 const withWorkshop = ref(true)
 const MOST_LINES = 8
@@ -32,6 +34,7 @@ async function take(): Promise<void> {
   if (!waiting.value) return
   await studio.take(waiting.value.file, withWorkshop.value && waiting.value.preview.workshop.length > 0)
   close()
+  if (router.currentRoute.value.path === '/new') await router.push('/arrange')
 }
 
 async function remove(): Promise<void> {

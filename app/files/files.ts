@@ -1,5 +1,6 @@
 import { ref, shallowRef } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
+import { STARTING_WORKSHOP } from '#core/workshop'
 import { useStudio } from '~/stores/studio'
 import { previewOf, type Preview } from './comparison'
 import { download, fileNameFor } from './download'
@@ -26,7 +27,7 @@ export function useFiles() {
     waiting.value = {
       name: file.name,
       file: result.value,
-      preview: previewOf(kept, studio.workshop!, result.value.commission, result.value.workshop),
+      preview: previewOf(kept, studio.workshop ?? STARTING_WORKSHOP, result.value.commission, result.value.workshop),
     }
   }
 

@@ -6,6 +6,7 @@ import { MINUTES_PER_DAY, momentText } from '../quantity'
 import {
   now,
   planOf,
+  sailsAlone,
   sailsOf,
   sailsIn,
   longestMm,
@@ -43,7 +44,8 @@ describe('changes go the right way', () => {
       fc.property(fc.integer({ min: 60, max: 150 }), fc.integer({ min: 1, max: 60 }), (height, taller) => {
         const sized = (seenMm: number) =>
           sailsIn(
-            planOf((commission) => {
+            planOf((commission, workshop) => {
+              sailsAlone(commission, workshop)
               Object.assign(sailsOf(commission).parameters, { seenMm })
             }),
           )
@@ -59,8 +61,10 @@ describe('changes go the right way', () => {
         fc.double({ min: 0.1, max: 0.6, noNaN: true }),
         fc.double({ min: 0.02, max: 0.14, noNaN: true }),
         (overlap, more) => {
-          const even: Change = (commission) =>
+          const even: Change = (commission, workshop) => {
+            sailsAlone(commission, workshop)
             Object.assign(sailsOf(commission).composition, { irregularity: 0, taper: 1, overlap })
+          }
           const base = planOf(even)
           const lush = planOf((commission, workshop) => {
             even(commission, workshop)
@@ -162,15 +166,17 @@ describe('changes go the right way', () => {
     expect(plan.leafStates.tiers).toBe('stop')
     expect(plan.fit.neededMm.high).toBe(390)
   })
-  it('shuffling keeps the counts', () =>
+  it('shuffling keeps the counts', () => {
+    const before = planOf().decorations
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 999999 }), (seed) =>
         planOf((commission) => {
           sailsOf(commission).composition.seed = seed
-        }).decorations.every(({ count }, at) => count.value === planOf().decorations[at]!.count.value),
+        }).decorations.every(({ count }, at) => count.value === before[at]!.count.value),
       ),
       { numRuns: 10 },
-    ))
+    )
+  })
   it('skewers are counted in and out', () => {
     const plan = planOf((commission) => {
       Object.assign(sailsOf(commission).parameters, { skewered: true })

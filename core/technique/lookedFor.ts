@@ -1,5 +1,5 @@
-import { paperOf } from '../material'
-import type { AnyTechnique, TechniqueId } from '.'
+import { paperOf, type PaperId } from '../material'
+import type { Heat } from './define'
 import { FAMILIES, type FamilyId } from './family'
 
 /** Words that a technique is found by: its own, those of its family, and those that people use for it. */
@@ -7,7 +7,6 @@ const wordsOf = ({ name, element, say, alsoCalled, family }: Findable): string =
   [name, element, say, ...alsoCalled, FAMILIES.find(({ id }) => id === family)!.name].join(' ').toLowerCase()
 
 type Findable = {
-  readonly id: TechniqueId
   readonly name: string
   readonly element: string
   readonly say: string
@@ -31,8 +30,8 @@ export const needsOfTechnique = ({
   papers,
   heat,
   tools = [],
-}: Pick<AnyTechnique, 'papers' | 'heat' | 'tools'>): readonly string[] => [
-  paperOf(papers[0]!).name.toLowerCase(),
-  ...(heat ? [HEAT_WORDS[heat]] : []),
-  ...tools,
-]
+}: {
+  readonly papers: readonly PaperId[]
+  readonly heat?: Heat
+  readonly tools?: readonly string[]
+}): readonly string[] => [paperOf(papers[0]!).name.toLowerCase(), ...(heat ? [HEAT_WORDS[heat]] : []), ...tools]

@@ -20,6 +20,16 @@ export function planOf(change: Change = () => undefined, walks?: number): Plan {
   return planner({ commission, workshop, now, units: 'metric', ...(walks && { walks }) })
 }
 
+/** Leaves the sails alone on the cake, for what is asked of them alone: a whole cake takes five times as long. */
+export const sailsAlone: Change = (commission) => {
+  const option = chosenOption(commission)
+  Object.assign(option, {
+    decorations: option.decorations.filter(({ technique }) => technique === 'soakedSail'),
+    bouquets: [],
+    accents: [],
+  })
+}
+
 export const sailsOf = (commission: Commission) =>
   chosenOption(commission).decorations.find(({ technique }) => technique === 'soakedSail')!
 export const sailsIn = (plan: Plan) => plan.decorations.find(({ technique }) => technique === 'soakedSail')!
