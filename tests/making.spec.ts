@@ -98,16 +98,17 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   await peeled.getByRole('button', { name: 'That was it' }).click()
   await guide.getByRole('button', { name: 'Back to work' }).click()
 
-  // A delay moves what follows.
+  // A delay moves what was to come meanwhile.
   await begin(page)
+  await settled(page)
   const task = await current(page)
   // Its day and its hour: a day later it may begin at the same hour.
   const follower = page
     .getByRole('region', { name: 'All work' })
     .locator('div')
-    .filter({ has: page.getByTestId('task-sails-soak-3') })
+    .filter({ has: page.getByTestId('task-lace-cut') })
   const whenOf = async (): Promise<string> =>
-    `${await follower.getByRole('heading').first().innerText()} ${await timeOf(page, 'sails-soak-3')}`
+    `${await follower.getByRole('heading').first().innerText()} ${await timeOf(page, 'lace-cut')}`
   const before = await whenOf()
   await clock.forward(30 * 60)
   await finish(page, task)
