@@ -83,7 +83,7 @@ const looked = computed<Shown | null>((before) => {
   }
 })
 const isFlat = !drawsInDepth()
-const { solids, isMaking } = useSolids(() => (isFlat ? null : looked.value))
+const { solids, isMaking } = useSolids(() => looked.value, isFlat)
 const scene = computed(() => looked.value && sceneOf(looked.value.option, looked.value.looks))
 const box = computed(() => (boxShown.value ? shown.value?.commission.brief.box : undefined))
 const footMm = computed(() => -(shown.value?.option.cake.board.thicknessMm ?? 0))

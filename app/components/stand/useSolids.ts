@@ -8,23 +8,30 @@ let remote: Remote<SolidsWorker> | null = null
 /** The last answer that arrived. */
 let last: { readonly solids: ReadonlyMap<string, Solid>; readonly number: number } = { solids: new Map(), number: 0 }
 
-/** Beside the page, so that no figure waits for the stand. */
+/** The worker, beside the page, so that no figure waits for the stand. */
+const maker = (): Remote<SolidsWorker> =>
+  (remote ??= wrap<SolidsWorker>(new Worker(new URL('../../workers/solids.ts', import.meta.url), { type: 'module' })))
+
 async function made(shown: Shown): Promise<readonly Solid[]> {
-  remote ??= wrap<SolidsWorker>(new Worker(new URL('../../workers/solids.ts', import.meta.url), { type: 'module' }))
   const since = last
-  const answer: SolidsAnswer = await remote.solidsOf(shown, since.number)
+  const answer: SolidsAnswer = await maker().solidsOf(shown, since.number)
   const solids = answer.solids.map((each) => (typeof each === 'string' ? since.solids.get(each)! : each))
   last = { solids: new Map(solids.map((solid) => [solid.id, solid])), number: answer.number }
   return solids
 }
 
-/** The solids of what is shown; those of what was shown before while they are made. */
-export function useSolids(shown: () => Shown | null): {
+/** The solids of what is shown; those of what was shown before while they are made. None are made for a flat drawing. */
+export function useSolids(
+  shown: () => Shown | null,
+  isFlat: boolean,
+): {
   readonly solids: Ref<readonly Solid[]>
   readonly isMaking: Ref<boolean>
 } {
   const solids = shallowRef<readonly Solid[]>([])
   const isMaking = ref(false)
+  // Its script is read while the plan is still worked out.
+  if (!isFlat) maker()
   const ask = newestWaits(
     made,
     (answer, isNewest) => {
@@ -41,8 +48,8 @@ export function useSolids(shown: () => Shown | null): {
   watch(
     shown,
     (now) => {
-      isMaking.value = now !== null
-      if (now) ask(now)
+      isMaking.value = now !== null && !isFlat
+      if (now && !isFlat) ask(now)
       else solids.value = []
     },
     { immediate: true },
