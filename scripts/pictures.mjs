@@ -36,7 +36,7 @@ const small = (image) => {
   Object.assign(canvas, { width: 360, height: 270 })
   const { naturalWidth: wide, naturalHeight: high } = image
   // Nearer than the still, which leaves room for the tallest.
-  const scale = 1.22 * Math.min(360 / wide, 270 / high)
+  const scale = 1.08 * Math.min(360 / wide, 270 / high)
   const context = canvas.getContext('2d')
   context.imageSmoothingQuality = 'high'
   context.drawImage(image, (360 - wide * scale) / 2, 268 - high * scale, wide * scale, high * scale)
