@@ -27,7 +27,7 @@ class LongestFirst extends BaseSequencer {
       return at === -1 ? LONGEST.length : at
     }
     const usual = await super.sort(files)
-    return usual.sort((one, other) => place(one) - place(other) || (one.project.name < other.project.name ? 1 : -1))
+    return usual.sort((one, other) => place(one) - place(other) || other.project.name.localeCompare(one.project.name))
   }
 }
 const alias = { '#core': here('./core'), '~': here('./app') }

@@ -71,8 +71,9 @@ export function numberedView(
   const shown = standing.map((each) => ({ ...each, parts: [wholePart(each.mesh)], shown: shownFrom(side, each) }))
   if (side === 'above' && shown.every((each) => each.shown !== 'strong')) return null
   const { widthMm, heightMm, shapes, middles } = paperStand(stack, board, shown, side)
+  // What has no outline from this side has no place for a number either.
   const numbered = shown
-    .map((each, index) => ({ ...each, place: middles[index]! }))
+    .flatMap((each, index) => (middles[index] ? [{ ...each, place: middles[index] }] : []))
     .filter((each) => each.shown === 'strong')
     .slice(0, MOST_TAGS)
   const marks = marksAt(numbered, Math.max(5, widthMm / 62), { widthMm, heightMm })

@@ -202,9 +202,9 @@ export function demoCommission(now: Moment): Commission {
   }
 }
 
-/** The workshop of the demo: a small studio with two mats, and a few things in its ledger. */
 const DEMO_DYE_ML = 30
 
+/** The workshop of the demo: a small studio with two mats, paper and dyes, and a few things in its ledger. */
 export const demoWorkshop = (now: Moment = 0): Workshop => ({
   ...STARTING_WORKSHOP,
   stock: [disc(160), disc(220), disc(280)].map((shape) => paperStock('riceFilm', shape, 10, 10)),

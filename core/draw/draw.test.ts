@@ -30,7 +30,7 @@ describe('the cake from above', () => {
     expect(view.at([60, 0, 0]).x).toBeGreaterThan(view.widthMm / 2)
     // 300 + 5 mm to one side, 16 mm round it.
     expect(view.widthMm).toBe(2 * 321)
-    for (const { x, y } of view.middles) {
+    for (const { x, y } of view.middles.map((middle) => middle!)) {
       expect(x > 0 && x < view.widthMm).toBe(true)
       expect(y > 0 && y < view.heightMm).toBe(true)
     }

@@ -134,8 +134,11 @@ export type OnPaper = {
   readonly shown: keyof typeof PAINT | 'hidden'
 }
 
-/** A picture for paper, the middles of what is on it in the order given, and where on it a place of the cake lies. */
-export type PaperStand = Picture & { readonly middles: readonly Point[]; readonly at: (point: Point3) => Point }
+/** A picture for paper, the middles of what is on it in the order given, none of what has no outline, and where on it a place of the cake lies. */
+export type PaperStand = Picture & {
+  readonly middles: readonly (Point | null)[]
+  readonly at: (point: Point3) => Point
+}
 
 /** Board, tiers and what stands on them, from one side and to scale; front and back have the same size. */
 export function paperStand(
@@ -176,6 +179,7 @@ export function paperStand(
     at: (point) => onPaper(view(point)),
     middles: flats.map(({ outlines }) => {
       const own = outlines.flat()
+      if (own.length === 0) return null
       return onPaper({ x: mean(own.map(({ x }) => x)), y: mean(own.map(({ y }) => y)) })
     }),
     shapes: [

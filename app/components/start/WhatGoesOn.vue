@@ -5,7 +5,7 @@ import { STARTING_POINTS, type StartingPoint } from '#core/commission'
 import { FAMILIES, lookedFor, needsOfTechnique, techniqueOf, TECHNIQUES, type TechniqueId } from '#core/technique'
 
 /** What goes on the cake, as pictures in the order people think of it, found by the words people use for it. */
-const props = withDefaults(defineProps<{ withBouquet?: boolean; withBeginnings?: boolean; isFull?: boolean }>(), {
+const props = withDefaults(defineProps<{ withBouquet?: boolean; withBeginnings?: boolean }>(), {
   withBouquet: true,
   withBeginnings: true,
 })
@@ -50,8 +50,7 @@ const needs = (id: TechniqueId): string => needsOfTechnique(techniqueOf(id)).joi
         <li v-if="family.bouquet">
           <button
             type="button"
-            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
-            :disabled="isFull"
+            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft"
             data-testid="add-bouquet"
             @click="emit('bouquet')"
           >
@@ -63,8 +62,7 @@ const needs = (id: TechniqueId): string => needsOfTechnique(techniqueOf(id)).joi
         <li v-for="{ id, name, say } in family.techniques" :key="id">
           <button
             type="button"
-            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft disabled:opacity-50"
-            :disabled="isFull"
+            class="flex h-full w-full flex-col rounded-2xl p-1.5 text-left hover:bg-go-soft"
             :data-testid="`add-${id}`"
             @click="emit('technique', id)"
           >
