@@ -134,7 +134,10 @@ export type OnPaper = {
   readonly shown: keyof typeof PAINT | 'hidden'
 }
 
-/** A picture for paper, the middles of what is on it in the order given, none of what has no outline, and where on it a place of the cake lies. */
+/**
+ * A picture for paper, the middles of what is on it in the order given, none of what has no outline, and where on it a
+ * place of the cake lies.
+ */
 export type PaperStand = Picture & {
   readonly middles: readonly (Point | null)[]
   readonly at: (point: Point3) => Point
