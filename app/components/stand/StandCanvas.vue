@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Viewpoint, Room, Solid, Window } from '#core/draw'
-import { useLevel } from './render/level'
+import { takeCanvas, useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
 
 /** The stand, drawn in depth on a canvas that fills its parent; drawn only when something has changed. */
@@ -19,8 +19,8 @@ const props = defineProps<{
 /** Whether it moves on a machine that draws slowly: what is drawn over it had better wait. */
 const emit = defineEmits<{ hurried: [is: boolean] }>()
 
-const canvas = ref<HTMLCanvasElement | null>(null)
-const { width, height } = useElementSize(canvas)
+const around = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(around)
 const renderer = shallowRef<StandRenderer | null>(null)
 /** Whether what is seen is what was asked for, in full. */
 const isDrawn = ref(false)
@@ -39,7 +39,8 @@ const scaleOf = (isStill: boolean): number =>
 
 function paint(): void {
   frame = 0
-  if (!renderer.value || !wanted || width.value === 0) return
+  // Before the first solids are there is nothing to draw, and drawing nothing would hold them up.
+  if (!renderer.value || !wanted || width.value === 0 || (props.isMaking && props.solids.length === 0)) return
   const isStill = wanted === 'still'
   if (isStill) emit('hurried', false)
   wanted = null
@@ -89,7 +90,11 @@ watch([() => props.solids, () => props.isNeutral, level], () => ask('still'))
 onMounted(async () => {
   // What draws is loaded after the figures are on the screen.
   const { createStandRenderer } = await import('./render/standRenderer')
-  renderer.value = canvas.value && createStandRenderer(canvas.value)
+  const canvas = takeCanvas()
+  canvas.className = 'pointer-events-none h-full w-full'
+  canvas.ariaHidden = 'true'
+  around.value?.append(canvas)
+  renderer.value = createStandRenderer(canvas)
   if (!renderer.value) return
   begin(renderer.value.isSoftware)
   ask('still')
@@ -103,12 +108,11 @@ onBeforeUnmount(() => {
 
 <template>
   <div
+    ref="around"
     class="absolute inset-0"
     :data-drawn="isDrawn && !isMaking ? 'yes' : 'no'"
     :data-level="level"
     :data-took="tookMs"
     data-testid="stand-drawn"
-  >
-    <canvas ref="canvas" class="pointer-events-none h-full w-full" aria-hidden="true" />
-  </div>
+  />
 </template>

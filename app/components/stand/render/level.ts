@@ -7,10 +7,29 @@ import { usePreferences } from '~/stores/preferences'
  */
 export type Level = 'full' | 'resting' | 'small'
 
-let hasDepth: boolean | null = null
+/** Made once: where a processor draws, the first picture waits a second and more for graphics to begin. */
+let first: { readonly canvas: HTMLCanvasElement; readonly hasDepth: boolean; isTaken: boolean } | null = null
+
+function firstCanvas() {
+  if (first) return first
+  const canvas = document.createElement('canvas')
+  first = { canvas, hasDepth: canvas.getContext('webgl2', CANVAS_TRAITS) !== null, isTaken: false }
+  return first
+}
 
 /** Whether this browser draws anything in depth. */
-export const drawsInDepth = (): boolean => (hasDepth ??= document.createElement('canvas').getContext('webgl2') !== null)
+export const drawsInDepth = (): boolean => firstCanvas().hasDepth
+
+/** A canvas to draw on in depth: at first the one that was asked whether that can be done. */
+export function takeCanvas(): HTMLCanvasElement {
+  const known = firstCanvas()
+  if (known.isTaken) return document.createElement('canvas')
+  known.isTaken = true
+  return known.canvas
+}
+
+/** What a canvas must be asked for, the same each time. */
+export const CANVAS_TRAITS = { alpha: true, antialias: false, premultipliedAlpha: true } as const
 
 /** A frame that moves is in time below this, ms; a picture at rest may take this long. */
 const MOVING_MS = 70

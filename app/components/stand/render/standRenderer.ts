@@ -23,6 +23,7 @@ import {
 } from 'three'
 import { projectionMatrix, sightLine, viewMatrix, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
 import { COPY_CORNER_SHADER, COPY_POINT_SHADER, CORNER_SHADER, POINT_SHADER, SHADOW_POINT_SHADER } from './light'
+import { CANVAS_TRAITS } from './level'
 import { geometryOf, inOrder, KINDS, type Kind, type Merged } from './merged'
 
 /** How much is drawn: all; without shadows and smooth edges, for while it moves. */
@@ -84,7 +85,7 @@ const softwareDrawers = /swiftshader|llvmpipe|software|basic render/i
 
 /** What draws the stand on a canvas; null where the browser has no graphics for it. */
 export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | null {
-  const context = canvas.getContext('webgl2', { alpha: true, antialias: false, premultipliedAlpha: true })
+  const context = canvas.getContext('webgl2', CANVAS_TRAITS)
   if (!context) return null
   return rendererOn(canvas, context)
 }
