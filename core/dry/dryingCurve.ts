@@ -4,6 +4,7 @@
  * Two-stage (diffusion and relaxation) sorption of a glassy polymer, one sheet lumped.
  */
 import { kelvin, latentHeatJkg, radiationWm2K, saturationPa, vapourConductance, type Surroundings } from './air'
+import { crossing } from './crossing'
 import { moistureOf, READINESS, type Readiness } from './readiness'
 import { activityAt, glycerinWater, moistureAt, REWETTING_SHARE } from './sorption'
 
@@ -70,11 +71,12 @@ function faceOf(water: SheetWater, celsius: number, heldShare: number, glycerinG
 
 /** With glycerin there is no water that stands quite free: the more, the nearer to it. */
 const NEARLY_FREE = 0.985
+const ACTIVITY_TOLERANCE = 1e-11
 /** Water's ease of moving grows with glycerin as with so much water. */
 const GLYCERIN_EASES = 0.36
 
 /**
- * The same for a sheet with glycerin, which holds water of its own: by halving, since starch and glycerin share one
+ * The same for a sheet with glycerin, which holds water of its own: by trying, since starch and glycerin share one
  * activity.
  */
 function conditionedFace({ moisture, slow }: SheetWater, celsius: number, heldShare: number, glycerinGG: number): Face {
@@ -82,14 +84,8 @@ function conditionedFace({ moisture, slow }: SheetWater, celsius: number, heldSh
     (1 - SLOW_SHARE) * heldShare * moistureAt(activity, celsius) +
     SLOW_SHARE * slow +
     glycerinWater(activity, glycerinGG)
-  let [low, high] = [0, NEARLY_FREE]
-  for (let halving = 0; halving < 40; halving += 1) {
-    const middle = (low + high) / 2
-    if (heldAt(middle) < moisture) low = middle
-    else high = middle
-  }
   const wet = heldAt(NEARLY_FREE) <= moisture
-  const activity = wet ? 1 : (low + high) / 2
+  const activity = wet ? 1 : crossing((share) => heldAt(share) - moisture, 0, NEARLY_FREE, ACTIVITY_TOLERANCE)
   const bound =
     (1 - SLOW_SHARE) * heldShare * moistureAt(Math.min(activity, NEARLY_FREE), celsius) +
     SLOW_SHARE * slow +
@@ -109,6 +105,8 @@ const sheetResistance = (sheet: Sheet, openFaces: number, bound: number, celsius
   (3 * openFaces) /
   (PERMEABILITY * sheet.porosity * quickening(bound, celsius, PERMEABILITY_KELVIN))
 
+const SURFACE_TOLERANCE_C = 1e-9
+
 /** Vapour leaving each open face, kg/(m² s), at the surface temperature where the heat that comes in pays for it. */
 export function faceFlux(
   sheet: Sheet,
@@ -126,14 +124,7 @@ export function faceFlux(
   }
   const excessHeat = (surfaceC: number): number =>
     heatWm2K * (air.airC - surfaceC) - air.openFaces * latentHeatJkg(surfaceC) * fluxAt(surfaceC)
-  let low = air.airC - 60
-  let high = air.airC + 15
-  for (let halving = 0; halving < 40; halving += 1) {
-    const middle = (low + high) / 2
-    if (excessHeat(middle) > 0) low = middle
-    else high = middle
-  }
-  const surfaceC = (low + high) / 2
+  const surfaceC = crossing(excessHeat, air.airC - 60, air.airC + 15, SURFACE_TOLERANCE_C)
   return { fluxKgM2s: fluxAt(surfaceC), surfaceC }
 }
 

@@ -57,6 +57,7 @@ export function outlineAngles(shape: Shape, steps: number): readonly number[] {
   const corners = definitionOf(shape.kind)
     .cornersDeg(shape)
     .map((angle) => ((angle % 360) + 360) % 360)
+  if (corners.length === 0) return even
   return [...new Set([...even, ...corners])].sort((one, other) => one - other)
 }
 

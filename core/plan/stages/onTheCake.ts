@@ -42,10 +42,11 @@ export function laidTooEarlyOf(
 }
 
 /** Every tier, the lowest first. */
-export const onTheCakeStage = ({ coverings, air, eventAt }: OnTheCakeInputs): readonly OnTier[] =>
-  coverings.map((id, tier): OnTier => {
+export function onTheCakeStage({ coverings, air, eventAt }: OnTheCakeInputs): readonly OnTier[] {
+  const stiff = new Map([...new Set(coverings)].map((id) => [id, stiffOnCake(WAFER, coveringOf(id), air)]))
+  return coverings.map((id, tier): OnTier => {
     const covering = coveringOf(id)
-    const { standingMin, lyingMin } = stiffOnCake(WAFER, covering, air)
+    const { standingMin, lyingMin } = stiff.get(id)!
     return {
       tier,
       covering: covering.name.toLowerCase(),
@@ -54,3 +55,4 @@ export const onTheCakeStage = ({ coverings, air, eventAt }: OnTheCakeInputs): re
       placeFrom: lyingMin === null ? null : eventAt + SHOWN_MIN - lyingMin,
     }
   })
+}
