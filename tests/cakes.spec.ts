@@ -43,7 +43,7 @@ test('a four-tier cake of mixed shapes in two options: compared, mended, its gui
   await expect(page.getByTestId('box-fit')).toHaveText(/to spare/)
 
   await page.getByRole('button', { name: 'Option A, varied' }).click()
-  await page.getByTestId('remedy-tiersApart').click()
+  await page.getByTestId('way-tiersApart').click()
   await expect(page.getByTestId('box-section')).toContainText('It fits the box standing')
   await expect(page.getByTestId('box-fit')).toHaveText(/to spare/)
 

@@ -1,6 +1,6 @@
 export { boxSchema, fitInBox, type Box, type BoxFit } from './boxFit'
 export { coveringAmount, type CoveringAmount } from './coveringAmount'
-export { edgePoints, isWithin } from './ledge'
+export { boardReachMm, edgePoints, isWithin } from './ledge'
 export { scallopGuide, type ScallopGuide } from './scallopGuide'
 export {
   chordMm,

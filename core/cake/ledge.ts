@@ -2,6 +2,7 @@ import type { Point } from '../geometry'
 import { outlineAngles, reachMm, roundShape, type Shape } from './shape'
 import { RADIANS } from './shape/define'
 import { sectionAt, type Ledge, type PlacedTier } from './standing'
+import type { Board } from './tier'
 
 /** A foot keeps this far from the rim and from the wall above, mm (usual practice). */
 const FROM_RIM_MM = 5
@@ -21,6 +22,17 @@ export function edgePoints(shape: Shape, turnDeg: number, middle: Point, steps =
     }
   })
 }
+
+/** How far from the middle of its board a tier reaches at its foot, corners counted, mm. */
+export const boardReachMm = (
+  outline: Board['outline'],
+  { shape, turnDeg, middle }: Pick<PlacedTier, 'shape' | 'turnDeg' | 'middle'>,
+): number =>
+  Math.max(
+    ...edgePoints(shape, turnDeg, middle).map(({ x, y }) =>
+      outline === 'round' ? Math.hypot(x, y) : Math.max(Math.abs(x), Math.abs(y)),
+    ),
+  )
 
 /** Distance from a point to a closed line through points, mm. */
 function distanceToEdge(point: Point, edge: readonly Point[]): number {

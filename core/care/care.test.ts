@@ -77,13 +77,13 @@ describe('judging a plan', () => {
     ['overhang', { overhang: { tier: 2, byMm: 12 } }],
     ['narrow-ledge', { narrowLedge: { bouquet: 'Orchard', mm: 6 } }],
     ['board', { boardTooSmall: true }],
-    ['sweep-above', { aboveTop: [{ name: 'sail', byMm: 12 }] }],
+    ['sweep-above', { aboveTop: [{ id: 'a', name: 'sail', byMm: 12 }] }],
     ['no-sheets', { noSheets: ['rice film'] }],
-    ['short-reach', { shortReach: [{ called: 'sails', count: 2, byMm: 9 }] }],
+    ['short-reach', { shortReach: [{ id: 'a', called: 'sails', count: 2, byMm: 9 }] }],
     ['sheets-short', { sheetsShort: [{ name: 'rice film, 220 mm disc', missing: 3 }] }],
     ['colour-miss', { outOfReach: ['soaked sail'] }],
-    ['colour-stops', { unsuitedColours: [{ decoration: 'Moths', severity: 'stop', say: 'It spits.' }] }],
-    ['colour-unsuited', { unsuitedColours: [{ decoration: 'Moths', severity: 'look', say: 'It sinks.' }] }],
+    ['colour-stops', { unsuitedColours: [{ id: 'a', name: 'Moths', severity: 'stop', say: 'It spits.' }] }],
+    ['colour-unsuited', { unsuitedColours: [{ id: 'a', name: 'Moths', severity: 'look', say: 'It sinks.' }] }],
     ['bath-life', { bathDays: 4 }],
     ['former-too-small', { tooBigForFormer: 1 }],
     ['never-sets', { setting: { chance: 0.1, atAll: false }, roomHumidity: 0.75 }],
@@ -91,7 +91,7 @@ describe('judging a plan', () => {
     ['paper-never-dry', { paperNeverDry: ['pan sail'] }],
     ['softens-in-room', { inOven: true, roomHumidity: 0.75 }],
     ['venue-softens', { softens: { names: ['soaked sail'], roadMin: null, venueMin: 100 } }],
-    ['laid-too-early', { laidTooEarly: [{ name: 'torn ruffle', covering: 'whipped cream', from: 600 }] }],
+    ['laid-too-early', { laidTooEarly: [{ id: 'a', name: 'torn ruffle', covering: 'whipped cream', from: 600 }] }],
     ['feet-wet', { feetOnWet: ['whipped cream'] }],
     ['lobes-apart', { lobesApart: [2] }],
     ['leans-too-far', { leansTooFar: [1] }],
@@ -99,11 +99,11 @@ describe('judging a plan', () => {
     ['dairy', { dairyCoverings: ['ganache'] }],
     ['event-past', { eventAt: -10 }],
     ['road-softens', { softens: { names: ['soaked sail'], roadMin: 30, venueMin: null } }],
-    ['unfit-paper', { unfitPapers: [{ name: 'torn ruffle', because: 'Rice film does not tear.' }] }],
-    ['unwanted-ingredient', { unwantedIngredients: [{ name: 'fabric bow', ingredient: 'gelatine' }] }],
+    ['unfit-paper', { unfitPapers: [{ id: 'a', because: 'Rice film does not tear.' }] }],
+    ['unwanted-ingredient', { unwantedIngredients: [{ id: 'a', name: 'fabric bow', ingredients: ['gelatine'] }] }],
     ['stray-accents', { strayAccents: ['pearls'] }],
-    ['not-placed', { notPlaced: ['butterfly'] }],
-    ['fewer-fit', { fewerFit: [{ name: 'Folded globe', asked: 4, fit: 3, ways: ['move them to the rim'] }] }],
+    ['not-placed', { notPlaced: [{ id: 'a', name: 'butterfly' }] }],
+    ['fewer-fit', { fewerFit: [{ id: 'a', name: 'Folded globe', asked: 4, fit: 3, ways: ['move them to the rim'] }] }],
     ['larger-than-sheet', { largerThanSheet: [{ name: 'torn ruffle', why: 'A strip is larger than the sheet.' }] }],
     ['never-warm', { chilled: { tiers: [1], warmMin: null, dewGdm2: 0.4, dewC: 21 }, coolCar: true }],
     [
@@ -122,7 +122,7 @@ describe('judging a plan', () => {
       '3 more of rice film, 220 mm disc',
     )
     expect(
-      judge({ ...fine, shortReach: [{ called: 'sails', count: 1, byMm: 25.4 }], units: 'imperial' })[0]!.say,
+      judge({ ...fine, shortReach: [{ id: 'a', called: 'sails', count: 1, byMm: 25.4 }], units: 'imperial' })[0]!.say,
     ).toContain('1 in')
   })
   it('tells of paper last where a tier is chilled, and of the risk where it is kept chilled', () => {

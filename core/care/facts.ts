@@ -9,18 +9,23 @@ export type Facts = {
   readonly clearanceMm: Readonly<Record<'wide' | 'deep' | 'high', number>>
   readonly tiers: number
   /** Decorations on a paper they must not be made of, and why. */
-  readonly unfitPapers: readonly { readonly name: string; readonly because: string }[]
+  readonly unfitPapers: readonly { readonly id: string; readonly because: string }[]
   /** Decorations with an ingredient that the client wants left out. */
-  readonly unwantedIngredients: readonly { readonly name: string; readonly ingredient: string }[]
+  readonly unwantedIngredients: readonly {
+    readonly id: string
+    readonly name: string
+    readonly ingredients: readonly string[]
+  }[]
   /** Accents that lie near nothing, and those for show on a cake that is eaten. */
   readonly strayAccents: readonly string[]
   readonly forShow: readonly string[]
   /** For show only, and on a tier that is eaten. */
   readonly showOnEaten: readonly string[]
   readonly largerThanSheet: readonly { readonly name: string; readonly why: string }[]
-  readonly notPlaced: readonly string[]
+  readonly notPlaced: readonly { readonly id: string; readonly name: string }[]
   /** Decorations of which fewer fit than were asked for, or none, and what would give all of them a place. */
   readonly fewerFit: readonly {
+    readonly id: string
     readonly name: string
     readonly asked: number
     readonly fit: number
@@ -58,9 +63,14 @@ export type Facts = {
   } | null
   readonly dairyCoverings: readonly string[]
   /** Decorations whose sweep ends above the cake, and how far. */
-  readonly aboveTop: readonly { readonly name: string; readonly byMm: number }[]
+  readonly aboveTop: readonly { readonly id: string; readonly name: string; readonly byMm: number }[]
   /** Elements that stay lower than wished, because no sheet is large enough. */
-  readonly shortReach: readonly { readonly called: string; readonly count: number; readonly byMm: number }[]
+  readonly shortReach: readonly {
+    readonly id: string
+    readonly called: string
+    readonly count: number
+    readonly byMm: number
+  }[]
   /** Papers of which no size is in use. */
   readonly noSheets: readonly string[]
   readonly feetOnWet: readonly string[]
@@ -71,7 +81,10 @@ export type Facts = {
   /** Decorations of which a colour cannot be mixed at all: these dyes make another. */
   readonly notMixed: readonly string[]
   /** Colours that do not suit their paper, the heat or the client. */
-  readonly unsuitedColours: readonly Pick<ColourFault, 'decoration' | 'severity' | 'say'>[]
+  readonly unsuitedColours: readonly ({ readonly id: string; readonly name: string } & Pick<
+    ColourFault,
+    'severity' | 'say'
+  >)[]
   readonly bathDays: number
   readonly tooBigForFormer: number
   readonly former: string
@@ -86,7 +99,12 @@ export type Facts = {
   readonly paperNeverDry: readonly string[]
   readonly venueHumidity: number
   /** What is set on the cake in the workshop, and lies on a covering that makes it soft before the event is over. */
-  readonly laidTooEarly: readonly { readonly name: string; readonly covering: string; readonly from: Moment }[]
+  readonly laidTooEarly: readonly {
+    readonly id: string
+    readonly name: string
+    readonly covering: string
+    readonly from: Moment
+  }[]
   readonly timetableProblem: string | null
   readonly startBy: Moment | null
   /** How likely it is to be ready, where that is less than what is wanted, and what helps. */

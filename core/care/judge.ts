@@ -13,7 +13,5 @@ const RULES = [...HOUR_RULES, ...CAKE_RULES, ...ARRANGE_RULES, ...SHEET_RULES, .
 /** Everything to know about a plan, what stops it first. */
 export function judge(facts: Facts): readonly Caution[] {
   const order = { stop: 0, look: 1, note: 2 } as const
-  return RULES.map((each) => each(facts))
-    .filter((caution) => caution !== null)
-    .sort((one, other) => order[one.severity] - order[other.severity])
+  return RULES.flatMap((each) => each(facts)).sort((one, other) => order[one.severity] - order[other.severity])
 }

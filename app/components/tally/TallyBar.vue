@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { watch } from 'vue'
+import { ref, watch } from 'vue'
 import { printWorkingValue } from '#core/quantity'
 import type { TallyFigure } from '#core/plan'
 import { useWorkingPanel } from '~/components/working/panel'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
+import NeedsALook from './NeedsALook.vue'
 
 const studio = useStudio()
 const preferences = usePreferences()
@@ -15,6 +16,15 @@ watch(
     for (const { id, working } of before) panel.follow(working, now.find((figure) => figure.id === id)?.working)
   },
 )
+
+/** Whether the list of what needs a look is open. */
+const isLooking = ref(false)
+
+/** Opens how a figure comes about; of what needs a look, the list. */
+function open({ id, working }: TallyFigure): void {
+  if (id === 'warnings') isLooking.value = true
+  else if (working) panel.open(working)
+}
 
 const shown = ({ working, none }: TallyFigure): string =>
   working ? printWorkingValue(working, preferences.units) : none
@@ -38,7 +48,7 @@ const shown = ({ working, none }: TallyFigure): string =>
       ]"
       :disabled="!figure.working"
       :data-testid="`tally-${figure.id}`"
-      @click="figure.working && panel.open(figure.working)"
+      @click="open(figure)"
     >
       <span class="flex items-center gap-2 text-[0.8rem] text-night-soft">
         {{ figure.label }}
@@ -65,5 +75,6 @@ const shown = ({ working, none }: TallyFigure): string =>
         figure.beside
       }}</span>
     </button>
+    <NeedsALook :open="isLooking" @close="isLooking = false" />
   </section>
 </template>

@@ -1,47 +1,12 @@
 <script setup lang="ts">
 import { optionSchema } from '#core/commission'
 import { computed } from 'vue'
-import { type BoxRemedy } from '#core/plan'
-import { printQuantity } from '#core/quantity'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
-import { usePreferences } from '~/stores/preferences'
 
-const { studio, commission, plan, option, cake, editOption } = usePlanned()
-const preferences = usePreferences()
+const { commission, plan, option, cake, editOption } = usePlanned()
 const fit = computed(() => plan.value.fit)
-const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)
-
-function says(remedy: BoxRemedy): string {
-  switch (remedy.kind) {
-    case 'placeAtVenue':
-      return 'Place what stands out at the venue'
-    case 'tiersApart':
-      return remedy.tiersApart === 1
-        ? 'Let the top tier travel apart'
-        : `Let the top ${remedy.tiersApart} tiers travel apart`
-    case 'box':
-      return `Take a box of ${length(remedy.box.widthMm)} × ${length(remedy.box.depthMm)} × ${length(remedy.box.heightMm)}`
-  }
-}
-
-function take(remedy: BoxRemedy): void {
-  switch (remedy.kind) {
-    case 'placeAtVenue':
-      return studio.edit('complete at the venue', (draft) => {
-        draft.commission.brief.completion = 'atVenue'
-      })
-    case 'tiersApart':
-      return editOption('tiers apart', (each) => {
-        each.tiersApart = remedy.tiersApart
-      })
-    case 'box':
-      return studio.edit('box', (draft) => {
-        draft.commission.brief.box = { ...remedy.box }
-      })
-  }
-}
 </script>
 
 <template>
@@ -56,13 +21,6 @@ function take(remedy: BoxRemedy): void {
         >, decorations packed apart</template
       >.
     </p>
-    <ul v-if="plan.remedies.length > 0" class="mt-2 flex flex-wrap gap-2">
-      <li v-for="remedy in plan.remedies" :key="remedy.kind">
-        <button type="button" class="button button-go" :data-testid="`remedy-${remedy.kind}`" @click="take(remedy)">
-          {{ says(remedy) }}
-        </button>
-      </li>
-    </ul>
     <p class="mt-2 text-ink-soft">
       Finished it is <FigureLink :working="plan.finished.wide" /> wide,
       <FigureLink :working="plan.finished.deep" /> deep and <FigureLink :working="plan.finished.high" /> high with its

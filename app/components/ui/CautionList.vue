@@ -1,23 +1,42 @@
 <script setup lang="ts">
 import { CircleAlert, Eye, ShieldAlert } from '@lucide/vue'
+import { computed } from 'vue'
 import type { Caution } from '#core/care'
+import { waysOut, type WayOut } from '#core/plan'
+import { usePreferences } from '~/stores/preferences'
+import { useStudio } from '~/stores/studio'
 
-defineProps<{ cautions: readonly Caution[] }>()
+/** Cautions, with what can be done at once about each; `elsewhere`: of a commission that is not the open one. */
+const props = defineProps<{ cautions: readonly Caution[]; elsewhere?: boolean }>()
+defineSlots<{ where?: (slot: { caution: Caution }) => unknown }>()
+
+const studio = useStudio()
+const preferences = usePreferences()
 
 const looks = {
   stop: { icon: ShieldAlert, box: 'bg-stop-soft', mark: 'text-stop', word: 'Stop' },
   look: { icon: Eye, box: 'bg-look-soft', mark: 'text-look-ink', word: 'Look' },
   note: { icon: CircleAlert, box: 'bg-paper-deep', mark: 'text-ink-soft', word: 'Mind' },
 } as const
+
+const shown = computed(() =>
+  props.cautions.map((caution) => {
+    const { commission, workshop, plan } = studio
+    if (props.elsewhere || !commission || !workshop || !plan) return { caution, ways: [] }
+    return { caution, ways: waysOut({ caution, plan, studio: { commission, workshop }, units: preferences.units }) }
+  }),
+)
+const take = ({ words, change }: WayOut): void => studio.edit(words.toLowerCase(), change)
 </script>
 
 <template>
   <ul v-if="cautions.length > 0" class="grid gap-2">
     <li
-      v-for="caution in cautions"
-      :key="caution.code"
+      v-for="({ caution, ways }, at) in shown"
+      :key="at"
       class="flex gap-2.5 rounded-xl px-3 py-2 text-[0.9rem]"
       :class="looks[caution.severity].box"
+      :data-testid="`caution-${caution.code}`"
     >
       <component
         :is="looks[caution.severity].icon"
@@ -25,9 +44,24 @@ const looks = {
         :class="looks[caution.severity].mark"
         aria-hidden="true"
       />
-      <p>
-        <span class="sr-only">{{ looks[caution.severity].word }}: </span>{{ caution.say }}
-      </p>
+      <div class="min-w-0">
+        <slot name="where" :caution="caution" />
+        <p>
+          <span class="sr-only">{{ looks[caution.severity].word }}: </span>{{ caution.say }}
+        </p>
+        <ul v-if="ways.length > 0" class="mt-1.5 mb-0.5 flex flex-wrap gap-1.5" aria-label="Ways out">
+          <li v-for="way in ways" :key="way.id">
+            <button
+              type="button"
+              class="button min-h-9 px-3 text-[0.88rem]"
+              :data-testid="`way-${way.id}`"
+              @click="take(way)"
+            >
+              {{ way.words }}
+            </button>
+          </li>
+        </ul>
+      </div>
     </li>
   </ul>
 </template>

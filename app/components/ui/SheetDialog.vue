@@ -4,7 +4,7 @@ import { X } from '@lucide/vue'
 import IconButton from './IconButton.vue'
 
 /** A sheet laid over the leaf, as high as its content or the window. */
-defineProps<{ open: boolean; title: string }>()
+defineProps<{ open: boolean; title: string; width?: 'narrow' | 'wide' }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
@@ -12,7 +12,10 @@ const emit = defineEmits<{ close: [] }>()
   <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-3 sm:p-6">
-      <DialogPanel class="sheet flex max-h-full w-full max-w-5xl flex-col rounded-2xl bg-paper!">
+      <DialogPanel
+        class="sheet flex max-h-full w-full flex-col rounded-2xl bg-paper!"
+        :class="width === 'narrow' ? 'max-w-2xl' : 'max-w-5xl'"
+      >
         <div class="flex items-center justify-between gap-3 px-6 pt-5 pb-3">
           <DialogTitle class="leaf-title">{{ title }}</DialogTitle>
           <IconButton :icon="X" says="Close" @click="emit('close')" />

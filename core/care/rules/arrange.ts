@@ -1,50 +1,40 @@
 /** What may go wrong with decorations on their places. */
-import { length, rule, type Rule } from './rule'
+import { length, rule, ruleOf, type Rule } from './rule'
 
 /** A food-safe holder and the cake round it take so much of a ledge, mm. */
 export const HOLDER_ROOM_MM = 12
 
 export const ARRANGE_RULES: readonly Rule[] = [
-  rule(
+  ruleOf(
     'sweep-above',
     'arrange',
     'look',
-    ({ aboveTop }) => aboveTop.length > 0,
-    (facts) =>
-      `${facts.aboveTop.map(({ name }) => name).join(', ')}: the sweep ends ` +
-      `${length(Math.max(...facts.aboveTop.map(({ byMm }) => byMm)), facts)} above the top of the cake, where no side ` +
-      `holds a foot. End it lower.`,
+    ({ aboveTop }) => aboveTop,
+    ({ name, byMm }, facts) =>
+      `${name}: the sweep ends ${length(byMm, facts)} above the top of the cake, where no side holds a foot. End it lower.`,
   ),
-  rule(
+  ruleOf(
     'unfit-paper',
     'arrange',
     'stop',
-    ({ unfitPapers }) => unfitPapers.length > 0,
-    ({ unfitPapers }) => unfitPapers.map(({ because }) => because).join(' '),
+    ({ unfitPapers }) => unfitPapers,
+    ({ because }) => because,
   ),
-  rule(
+  ruleOf(
     'unwanted-ingredient',
     'arrange',
     'look',
-    ({ unwantedIngredients }) => unwantedIngredients.length > 0,
-    ({ unwantedIngredients }) =>
-      unwantedIngredients
-        .map(({ name, ingredient }) => `No ${ingredient} was asked, and ${name} is made with it.`)
-        .join(' '),
+    ({ unwantedIngredients }) => unwantedIngredients,
+    ({ name, ingredients }) => `No ${ingredients.join(' and no ')} was asked, and ${name} is made with it.`,
   ),
-  rule(
+  ruleOf(
     'fewer-fit',
     'arrange',
     'look',
-    ({ fewerFit }) => fewerFit.length > 0,
-    ({ fewerFit }) =>
-      fewerFit
-        .map(
-          ({ name, asked, fit, ways }) =>
-            `${name}: ${fit === 0 ? 'none finds a place' : `${asked} asked, ${fit} ${fit === 1 ? 'fits' : 'fit'}`}: ` +
-            `${ways.length > 0 ? ways.join(', or ') : 'free some of the cake for them'}.`,
-        )
-        .join(' '),
+    ({ fewerFit }) => fewerFit,
+    ({ name, asked, fit, ways }) =>
+      `${name}: ${fit === 0 ? 'none finds a place' : `${asked} asked, ${fit} ${fit === 1 ? 'fits' : 'fit'}`}: ` +
+      `${ways.length > 0 ? ways.join(', or ') : 'free some of the cake for them'}.`,
   ),
   rule(
     'stray-accents',
@@ -79,26 +69,21 @@ export const ARRANGE_RULES: readonly Rule[] = [
       `narrowest: holders want ${length(HOLDER_ROOM_MM, facts)}. Set it over the ` +
       `shoulder, or stand the holders where the ledge is wider.`,
   ),
-  rule(
+  ruleOf(
     'not-placed',
     'arrange',
     'look',
-    ({ notPlaced }) => notPlaced.length > 0,
-    ({ notPlaced }) => `No place was found for ${notPlaced.join(', ')}: make it smaller, or give it more room.`,
+    ({ notPlaced }) => notPlaced,
+    ({ name }) => `No place was found for ${name}: make it smaller, or give it more room.`,
   ),
-  rule(
+  ruleOf(
     'short-reach',
     'arrange',
     'look',
-    ({ shortReach }) => shortReach.length > 0,
-    (facts) =>
-      facts.shortReach
-        .map(
-          ({ called, count, byMm }) =>
-            `${count} of the ${called} ${count === 1 ? 'stays' : 'stay'} up to ${length(byMm, facts)} lower than wished: ` +
-            `no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`,
-        )
-        .join(' '),
+    ({ shortReach }) => shortReach,
+    ({ called, count, byMm }, facts) =>
+      `${count} of the ${called} ${count === 1 ? 'stays' : 'stay'} up to ${length(byMm, facts)} lower than wished: ` +
+      `no disc in use reaches. Lower the seen height, shorten the foot, or use larger discs.`,
   ),
   rule(
     'feet-wet',

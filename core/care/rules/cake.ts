@@ -14,7 +14,7 @@ export const CAKE_RULES: readonly Rule[] = [
     (facts) =>
       `It does not fit the box standing. A box of ${length(facts.neededBoxMm.wide, facts)} × ` +
       `${length(facts.neededBoxMm.deep, facts)} × ${length(facts.neededBoxMm.high, facts)} ` +
-      `inside would just hold it; Tiers offers what else would do.`,
+      `inside would just hold it.`,
   ),
   rule(
     'box-shift',

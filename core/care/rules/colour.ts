@@ -1,7 +1,7 @@
 /** What may go wrong with colours. */
 import type { Severity } from '../caution'
 import type { Facts } from '../facts'
-import { rule, type Rule } from './rule'
+import { rule, ruleOf, type Rule } from './rule'
 
 const unsuited = ({ unsuitedColours }: Facts, of: Severity): Facts['unsuitedColours'] =>
   unsuitedColours.filter(({ severity }) => severity === of)
@@ -26,25 +26,19 @@ export const COLOUR_RULES: readonly Rule[] = [
       `The dyes that suit make another colour than was asked for ${notMixed.join(', ')}: put one of its hue on the ` +
       `shelf, or choose another colour.`,
   ),
-  rule(
+  ruleOf(
     'colour-stops',
     'tint',
     'stop',
-    (facts) => unsuited(facts, 'stop').length > 0,
-    (facts) =>
-      unsuited(facts, 'stop')
-        .map(({ decoration, say }) => `${decoration}: ${say}`)
-        .join(' '),
+    (facts) => unsuited(facts, 'stop'),
+    ({ name, say }) => `${name}: ${say}`,
   ),
-  rule(
+  ruleOf(
     'colour-unsuited',
     'tint',
     'look',
-    (facts) => unsuited(facts, 'look').length > 0,
-    (facts) =>
-      unsuited(facts, 'look')
-        .map(({ decoration, say }) => `${decoration}: ${say}`)
-        .join(' '),
+    (facts) => unsuited(facts, 'look'),
+    ({ name, say }) => `${name}: ${say}`,
   ),
   rule(
     'bath-life',

@@ -1,6 +1,6 @@
 /** What may go wrong with hours, road and venue. */
 import { dayClockText, percent, printDuration } from '../../quantity'
-import { rule, type Rule } from './rule'
+import { rule, ruleOf, type Rule } from './rule'
 
 export const HOUR_RULES: readonly Rule[] = [
   rule(
@@ -67,18 +67,13 @@ export const HOUR_RULES: readonly Rule[] = [
     ({ eventAt, now }) => eventAt < now,
     ({ eventAt }) => `The event, ${dayClockText(eventAt)}, has gone by. Set its day and hour.`,
   ),
-  rule(
+  ruleOf(
     'laid-too-early',
     'timetable',
     'look',
-    ({ laidTooEarly }) => laidTooEarly.length > 0,
-    ({ laidTooEarly }) =>
-      laidTooEarly
-        .map(
-          ({ name, covering, from }) =>
-            `${name} on ${covering} goes soft: not on the cake before ${dayClockText(from)}. ` +
-            `Place it there, or put a thin film of fat between.`,
-        )
-        .join(' '),
+    ({ laidTooEarly }) => laidTooEarly,
+    ({ name, covering, from }) =>
+      `${name} on ${covering} goes soft: not on the cake before ${dayClockText(from)}. ` +
+      `Place it at the venue, or put a thin film of fat between.`,
   ),
 ]

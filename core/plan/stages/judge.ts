@@ -1,5 +1,5 @@
 /** What is to be known of a plan: its facts, judged by the rules of care. */
-import { edgePoints, leanDeg, stackHeightMm, type Board, type BoxFit, type StandingTier, type Tier } from '../../cake'
+import { boardReachMm, leanDeg, stackHeightMm, type Board, type BoxFit, type StandingTier, type Tier } from '../../cake'
 import { judge, type Caution, type Facts } from '../../care'
 import { chosenOption, wayToFitWords } from '../../commission'
 import type { PlannedDecoration } from '../../decoration'
@@ -114,14 +114,11 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
     neededBoxMm: fit.neededMm,
     boxShift: fit.shift,
     tiers: cake.tiers.length,
-    unfitPapers: decorations.flatMap(({ unfit, name }) =>
-      unfit ? [{ name: name.toLowerCase(), because: unfit }] : [],
-    ),
-    unwantedIngredients: decorations.flatMap(({ contains, name, elements }) =>
-      elements.length > 0
-        ? contains.filter((each) => unwanted[each]).map((ingredient) => ({ name: name.toLowerCase(), ingredient }))
-        : [],
-    ),
+    unfitPapers: decorations.flatMap(({ id, unfit }) => (unfit ? [{ id, because: unfit }] : [])),
+    unwantedIngredients: made.flatMap(({ id, contains, name }) => {
+      const ingredients = contains.filter((each) => unwanted[each])
+      return ingredients.length > 0 ? [{ id, name: name.toLowerCase(), ingredients }] : []
+    }),
     strayAccents: accents.filter(({ elements }) => elements.length === 0).map(({ many }) => many),
     forShow: accents.filter(({ edible, elements }) => !edible && elements.length > 0).map(({ many }) => many),
     showOnEaten: accents
@@ -132,12 +129,12 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       return out ? [{ name: name.toLowerCase(), why: out.why }] : []
     }),
     narrowLedge: narrowLedgeOf(option.bouquets, stack),
-    fewerFit: decorations.flatMap(({ name, fewer }) =>
-      fewer ? [{ name, ...fewer, ways: fewer.ways.map((way) => wayToFitWords(way, units)) }] : [],
+    fewerFit: decorations.flatMap(({ id, name, fewer }) =>
+      fewer ? [{ id, name, ...fewer, ways: fewer.ways.map((way) => wayToFitWords(way, units)) }] : [],
     ),
     notPlaced: decorations
       .filter(({ elements, fewer }) => elements.length === 0 && !fewer)
-      .map(({ name }) => name.toLowerCase()),
+      .map(({ id, name }) => ({ id, name: name.toLowerCase() })),
     overhang: overhang === -1 ? null : { tier: overhang + 2, byMm: stack[overhang]!.ledge.overhangMm },
     boardTooSmall: stack.some((tier) => tier.footMm === 0 && boardTooSmall(cake.board, tier)),
     lobesApart: tierNumbers((_, index) => !cakeFacts.tiers[index]!.lobesMeet),
@@ -166,7 +163,7 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
           .map((id) => coveringOf(id).name.toLowerCase())
       : [],
     aboveTop: aboveTopOf(option.decorations, decorations, stack),
-    shortReach: made.flatMap(({ called, short }) => (short.count > 0 ? [{ called, ...short }] : [])),
+    shortReach: made.flatMap(({ id, called, short }) => (short.count > 0 ? [{ id, called, ...short }] : [])),
     noSheets: [...new Set(made.map(({ paper }) => paper))]
       .filter((paper) => !workshop.papers.some((each) => each.paper === paper && each.inUse))
       .map((paper) => paperOf(paper).name),
@@ -188,7 +185,8 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
       ),
     ],
     unsuitedColours: dishes.faults.map(({ decoration, severity, say }) => ({
-      decoration: nameOf(decoration),
+      id: decoration,
+      name: nameOf(decoration),
       severity,
       say,
     })),
@@ -223,10 +221,6 @@ export function cautionsFor(parts: CautionInputs): readonly Caution[] {
 /** Coverings that are usually made with milk, cream or butter. */
 const DAIRY: readonly string[] = ['ganache', 'setButtercream', 'freshButtercream', 'whippedCream', 'modellingChocolate']
 
-/** Whether the lowest tier, its corners too, reaches over its board. */
-function boardTooSmall({ outline, acrossMm }: Board, { shape, turnDeg, middle }: StandingTier): boolean {
-  const reach = edgePoints(shape, turnDeg, middle).map(({ x, y }) =>
-    outline === 'round' ? Math.hypot(x, y) : Math.max(Math.abs(x), Math.abs(y)),
-  )
-  return Math.max(...reach) > acrossMm / 2 + 0.05
-}
+/** Whether a tier that stands on the board, its corners too, reaches over it. */
+const boardTooSmall = ({ outline, acrossMm }: Board, tier: StandingTier): boolean =>
+  boardReachMm(outline, tier) > acrossMm / 2 + 0.05

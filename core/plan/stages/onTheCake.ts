@@ -29,14 +29,14 @@ export function laidTooEarlyOf(
   tiers: readonly OnTier[],
   made: readonly Pick<PlannedDecoration, 'id' | 'name' | 'skin' | 'elements'>[],
   slots: readonly Slot[],
-): readonly { readonly name: string; readonly covering: string; readonly from: Moment }[] {
+): readonly { readonly id: string; readonly name: string; readonly covering: string; readonly from: Moment }[] {
   return made
     .filter(({ skin, elements }) => skin && elements.length > 0)
     .flatMap(({ id, name, elements }) => {
       const on = tiers[elements[0]!.tier]
       const laid = slots.filter(({ of }) => of?.decoration === id).at(-1)
       return on && on.placeFrom !== null && laid && laid.from < on.placeFrom
-        ? [{ name: name.toLowerCase(), covering: on.covering, from: on.placeFrom }]
+        ? [{ id, name, covering: on.covering, from: on.placeFrom }]
         : []
     })
 }

@@ -31,7 +31,7 @@ export const aboveTopOf = (
   wanted.flatMap(({ id, composition, gathered }) => {
     if (composition.kind !== 'sweep' || gathered) return []
     const byMm = Math.max(composition.fromHeightMm, composition.toHeightMm) - firstPile(stack).at(-1)!.topMm
-    return byMm > 0.5 ? [{ name: decorations.find((each) => each.id === id)!.name, byMm }] : []
+    return byMm > 0.5 ? [{ id, name: decorations.find((each) => each.id === id)!.name, byMm }] : []
   })
 
 /** Coverings on which feet of what stands free would rest; what is on a skewer or a wire rests on that. */

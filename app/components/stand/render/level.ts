@@ -29,7 +29,7 @@ export function takeCanvas(): HTMLCanvasElement {
 }
 
 /** What a canvas must be asked for, the same each time. */
-export const CANVAS_TRAITS = { alpha: true, antialias: false, premultipliedAlpha: true } as const
+export const CANVAS_TRAITS: WebGLContextAttributes = { alpha: true, antialias: false, premultipliedAlpha: true }
 
 /** A frame that moves is in time below this, ms; a picture at rest may take this long. */
 const MOVING_MS = 70
