@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { optionSchema } from '#core/commission'
 import { dishLabels } from '#core/draw'
 import { printQuantity } from '#core/quantity'
-import { COLOURING_WORDS, colourWords, doseWords } from '#core/tint'
+import { COLOURING_WORDS, colourWords, dippedSteps, doseWords } from '#core/tint'
 import BathSection from '~/components/tint/BathSection.vue'
 import ColouringSection from '~/components/tint/ColouringSection.vue'
 import DishSection from '~/components/tint/DishSection.vue'
@@ -26,7 +26,8 @@ const baths = computed(() => plan.value.dishes.baths)
 const dishes = computed(() => plan.value.dishes.dishes)
 const colours = computed(() => plan.value.tally.find(({ id }) => id === 'colours')?.working ?? null)
 /** Dishes are numbered through: the steps of the baths, then the others. */
-const firstOf = (at: number): number => 1 + baths.value.slice(0, at).reduce((sum, { steps }) => sum + steps.length, 0)
+const firstOf = (at: number): number =>
+  1 + baths.value.slice(0, at).reduce((sum, bath) => sum + dippedSteps(bath).length, 0)
 const isDipped = computed(
   () => baths.value.length > 0 || dishes.value.some(({ colouring }) => colouring.way === 'bath'),
 )
@@ -41,15 +42,15 @@ const doseText = (dye: string, drops: number): string => {
 const volume = (ml: number): string => printQuantity(ml, 'volume', preferences.units)
 const labels = computed(() => [
   dishLabels(`${commission.value.brief.name}: dishes in the order of work`, [
-    ...baths.value.flatMap(({ steps, uses }, at) =>
-      steps.map((step) => ({
-        place: firstOf(at) + step.shade,
+    ...baths.value.flatMap((bath, at) =>
+      dippedSteps(bath).map((step, order) => ({
+        place: firstOf(at) + order,
         name:
           `${colourWords(step.predictedHex, commission.value.palette)}, ` +
-          `${step.shade === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
+          `${order === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
         hex: step.predictedHex,
         doses: Object.entries(step.wholeDrops).flatMap(([dye, drops]) => (drops > 0 ? [doseText(dye, drops)] : [])),
-        pieces: `dip ${step.batch.pieceCount}: ${uses.map(({ name }) => name.toLowerCase()).join(', ')}`,
+        pieces: `dip ${step.batch.pieceCount}: ${bath.uses.map(({ name }) => name.toLowerCase()).join(', ')}`,
       })),
     ),
     ...dishes.value.map(({ predictedHex, ml, doses, uses, colouring }, at) => ({

@@ -1,5 +1,6 @@
 import type { Plan } from '../plan'
 import { inOneBreath } from '../schedule'
+import { dippedSteps } from '../tint'
 import { momentText, workingSentence, type Working } from '../quantity'
 
 const figure = (working: Working | null): object | null =>
@@ -74,10 +75,10 @@ export const planSummary = (plan: Plan): object => ({
       pieces: pieces.map(({ part, number, x, y, rotationDeg }) => ({ part: part.id, number, x, y, rotationDeg })),
     })),
   })),
-  baths: plan.dishes.baths.map(({ uses, startMl, steps }) => ({
-    decorations: uses.map(({ decoration }) => decoration),
-    startMl: startMl.value,
-    steps: steps.map(({ shade, batch, exactDrops, wholeDrops, predictedHex }) => ({
+  baths: plan.dishes.baths.map((bath) => ({
+    decorations: bath.uses.map(({ decoration }) => decoration),
+    startMl: bath.startMl.value,
+    steps: dippedSteps(bath).map(({ shade, batch, exactDrops, wholeDrops, predictedHex }) => ({
       shade: shade + 1,
       pieces: batch.pieceCount,
       areaDm2: batch.areaDm2,

@@ -1,5 +1,6 @@
 import type { Plan } from '../plan'
 import { inOneBreath } from '../schedule'
+import { dippedSteps } from '../tint'
 import {
   dateClockText,
   printDuration,
@@ -16,9 +17,9 @@ export function planText(name: string, plan: Plan, units: UnitSystem): string {
       `${label.padEnd(14)}${working ? printWorkingValue(working, units) : none}${beside ? `  (${beside})` : ''}`,
   )
   const workings = plan.tally.flatMap(({ working }) => (working ? [`  ${workingSentence(working, units)}`] : []))
-  const baths = plan.dishes.baths.flatMap(({ uses, steps }) => [
-    `  ${uses.map(({ name: of }) => of).join(', ')}`,
-    ...steps.map(
+  const baths = plan.dishes.baths.flatMap((bath) => [
+    `  ${bath.uses.map(({ name: of }) => of).join(', ')}`,
+    ...dippedSteps(bath).map(
       ({ shade, batch, wholeDrops, predictedHex }) =>
         `  shade ${shade + 1}  ${batch.pieceCount} pieces  add ${Object.entries(wholeDrops)
           .map(([dye, drops]) => `${dye} ${drops}`)

@@ -198,5 +198,5 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     ...middle,
     ...accents,
     ...equipment,
-  ])
+  ]).filter(({ amount }) => amount.value > 0)
 }

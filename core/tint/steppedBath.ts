@@ -106,8 +106,10 @@ export function steppedBath(
   let volumeMl = startMl.value
   let heldDrops = 0
   let heldWhole: Dose = {}
+  const first = batches.findIndex(({ pieceCount }) => pieceCount > 0)
   const steps = ladder.map((step, shade): BathStep => {
     const batch = batches[shade]!
+    if (batch.pieceCount === 0) return notDipped(step, shade, volumeMl, startMl)
     const wanted = sumDrops(step.dose)
     const wantedDrops = found(
       `strength of shade ${shade + 1} in 100 ml`,
@@ -116,7 +118,7 @@ export function steppedBath(
       'the dye mix nearest to the heart’s colour, weakened so that shades look evenly stepped',
     )
     const exactDrops = derive(
-      shade === 0 ? 'first dose' : 'add',
+      shade === first ? 'first dose' : 'add',
       'drops',
       'stepped bath',
       '( {wantedDrops} × {volume} ÷ 100 ml − {held} still in it ) ÷ ( 1 − strength × {drop} ÷ 100 ml )',
@@ -155,8 +157,10 @@ export function steppedBath(
     'colour',
     'drops',
     'doses added up',
-    steps.map((_, shade) => `{step${shade}}`).join(' + ') || '0',
-    Object.fromEntries(steps.map(({ exactDrops }, shade) => [`step${shade}`, exactDrops])),
+    dippedSteps({ steps })
+      .map(({ shade }) => `{step${shade}}`)
+      .join(' + ') || '0',
+    Object.fromEntries(dippedSteps({ steps }).map(({ shade, exactDrops }) => [`step${shade}`, exactDrops])),
     (v) => Object.values(v).reduce((sum, drops) => sum + drops, 0),
   )
   const leftMl = derive(
@@ -169,6 +173,23 @@ export function steppedBath(
   )
   return { startMl, uptakeMl, steps, totalDrops, leftMl, leftDrops: heldDrops }
 }
+
+/** The steps at which something is dipped: at the others no dye goes in. */
+export const dippedSteps = ({ steps }: Pick<SteppedBath, 'steps'>): readonly BathStep[] =>
+  steps.filter(({ batch }) => batch.pieceCount > 0)
+
+/** A shade of which there is no piece: the bath goes straight on to the next. */
+const notDipped = ({ hex }: LadderStep, shade: number, volumeMl: number, startMl: Working): BathStep => ({
+  shade,
+  batch: { pieceCount: 0, areaDm2: 0 },
+  exactDrops: carriedOver('dye for no piece', 0, 'drops', startMl),
+  wholeDrops: {},
+  volumeMl,
+  inBath: {},
+  carriedDrops: 0,
+  plannedHex: hex,
+  predictedHex: hex,
+})
 
 /** A figure that the steps before left behind. */
 const carriedOver = (label: string, value: number, kind: Working['kind'], startMl: Working): Working =>

@@ -19,6 +19,7 @@ import {
   sheetHex,
   sheetOklab,
   SOAKED_FILM,
+  dippedSteps,
   steppedBath,
   throughBands,
   type ColouredSheet,
@@ -309,6 +310,19 @@ describe('one bath stepped from pale to deep', () => {
       SOAKED_FILM,
     )
 
+  it('goes straight on over a shade of which there is no piece, and needs no more dye for it', () => {
+    const ladder = evenLadder(dose(20, 40, 3), 0.05, 3, DYES)
+    const tray = { lengthMm: 240, widthMm: 240, depthMm: 8 }
+    const pieces = found('pieces', 2, 'count', 'counted')
+    const some = { pieceCount: 1, areaDm2: 2 }
+    const none = { pieceCount: 0, areaDm2: 0 }
+    const over = steppedBath(ladder, [none, some, none], pieces, tray, DYES, SOAKED_FILM)
+    const alone = steppedBath([ladder[1]!], [some], pieces, tray, DYES, SOAKED_FILM)
+    expect(dippedSteps(over).map(({ shade }) => shade)).toEqual([1])
+    expect(over.totalDrops.value).toBeCloseTo(alone.totalDrops.value, 9)
+    expect(over.steps[1]!.wholeDrops).toEqual(alone.steps[0]!.wholeDrops)
+    expect(over.steps[1]!.exactDrops.label).toBe('first dose')
+  })
   it('puts in just the dye that is carried away and left over', () =>
     fc.assert(
       fc.property(areas, (batches) => {

@@ -95,17 +95,22 @@ const remove = (): void =>
   <div v-if="made">
     <div class="flex items-start justify-between gap-4">
       <LeafHeading :title="made.name">
-        <FigureLink :working="made.count" :after="` ${made.count.value === 1 ? made.one : made.called}`" /> on the
-        cake<template v-if="made.spread > 0">, give or take {{ made.spread }}</template
-        ><template v-if="made.cast"
-          >; <FigureLink :working="made.cast.slurry" /> of slurry, poured
-          <FigureLink :working="made.cast.pours" :after="made.cast.pours.value === 1 ? ' time' : ' times'" /></template
-        ><template v-else
-          >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
-          <FigureLink :working="sheets" :after="` ${sheetsOfWords(cutShapes, sheets.value)}`" />{{
-            isShared ? ', shared with others' : ''
-          }}</template
-        ><template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.
+        <template v-if="made.count.value === 0">None on the cake yet.</template>
+        <template v-else
+          ><FigureLink :working="made.count" :after="` ${made.count.value === 1 ? made.one : made.called}`" /> on the
+          cake<template v-if="made.spread > 0">, give or take {{ made.spread }}</template
+          ><template v-if="made.cast"
+            >; <FigureLink :working="made.cast.slurry" /> of slurry, poured
+            <FigureLink
+              :working="made.cast.pours"
+              :after="made.cast.pours.value === 1 ? ' time' : ' times'" /></template
+          ><template v-else
+            >; <FigureLink :working="made.pieces" after=" pieces" /> with spares from
+            <FigureLink :working="sheets" :after="` ${sheetsOfWords(cutShapes, sheets.value)}`" />{{
+              isShared ? ', shared with others' : ''
+            }}</template
+          ><template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.</template
+        >
       </LeafHeading>
       <div class="flex gap-2">
         <button v-if="!isGathered" type="button" class="button" data-testid="shuffle" @click="shuffle">

@@ -74,11 +74,10 @@ const line = computed(() => Math.max(window.value.widthMm, window.value.heightMm
     </svg>
     <figcaption class="text-center text-[0.86rem]">
       <FigureLink :working="piece.wholes.needed" />
-      {{ piece.wholes.needed.value === 1 ? piece.name : several(piece.name) }} +
-      <FigureLink :working="piece.wholes.spares" /><span
-        v-if="piece.plies > 1"
-        class="block text-[0.8rem] text-ink-soft"
-        >{{ piece.plies }} plies each</span
+      {{ piece.wholes.needed.value === 1 ? piece.name : several(piece.name)
+      }}<template v-if="piece.wholes.spares.value > 0">
+        + <FigureLink :working="piece.wholes.spares" after=" spare" /></template
+      ><span v-if="piece.plies > 1" class="block text-[0.8rem] text-ink-soft">{{ piece.plies }} plies each</span
       ><span class="block text-ink-soft"
         ><FigureLink :working="piece.width" /> × <FigureLink :working="piece.height" /></span
       ><span class="block text-[0.8rem] text-ink-soft">{{ piece.face }}</span>

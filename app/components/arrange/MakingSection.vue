@@ -56,13 +56,13 @@ function restWords({ id }: PlannedDecoration['steps'][number]): string {
     <ol class="grid gap-1.5 text-[0.92rem]">
       <li v-for="(step, at) in [...made.steps, made.setting]" :key="step.id" class="grid grid-cols-[1.4rem_1fr]">
         <span class="font-semibold text-ink-soft">{{ at + 1 }}</span><span
-          ><b>{{ step.name }}.</b> {{ step.say }}<template v-if="restWords(step)"> {{ restWords(step) }}</template>
+          ><b>{{ step.name }}.</b> {{ [step.say, restWords(step)].filter(Boolean).join(' ') }}
           <span
             v-for="caution in made.cautions.filter((each) => each.at === step.id)"
             :key="caution.id"
-            class="text-look-ink"
-            >{{ caution.say }}
-          </span></span
+            class="block text-look-ink"
+            >{{ caution.say }}</span
+          ></span
         >
       </li>
     </ol>

@@ -74,7 +74,10 @@ describe('a flat piece', () => {
       const mounted = mount(FlatPiece, { props: { piece: piece!, colour: made.colour.heart } })
       expect(mounted.findAll('path')).toHaveLength(1 + piece!.folds.length)
       expect(mounted.text()).toContain(piece!.face)
-      expect(mounted.text()).toMatch(/\d+ .+ \+ \d+/)
+      const { needed, spares } = piece!.wholes
+      expect(mounted.text()).toMatch(new RegExp(`^${needed.value} `))
+      if (spares.value > 0) expect(mounted.text()).toContain(`+ ${spares.value} spare`)
+      else expect(mounted.text()).not.toContain('spare')
     },
   )
   it.each(plan.decorations.map((made) => [made.name, made.classes] as const))(

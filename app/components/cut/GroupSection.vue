@@ -3,7 +3,7 @@ import { Download, LoaderCircle, Lock, LockOpen, Maximize2, Minimize2, Search, S
 import { computed, ref } from 'vue'
 import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
-import { paperOf, shapeBox, shapeName } from '#core/material'
+import { paperOf, shapeBox, shapeKey, shapeName, sheetsOfWords } from '#core/material'
 import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
 import { placesOf } from '~/components/stand/elementPlaces'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
@@ -22,7 +22,10 @@ const nesting = useNesting()
 const cutter = useCutter()
 
 /** What is cut from: one size, or whichever of several serves best. */
-const sizes = computed(() => [...new Set(props.group.layout.sheets.map(({ shape }) => shapeName(shape)))].join(', '))
+const shapes = computed(() => [
+  ...new Map(props.group.layout.sheets.map(({ shape }) => [shapeKey(shape), shape])).values(),
+])
+const sizes = computed(() => shapes.value.map(shapeName).join(', '))
 /** The box that every sheet fits into, for drawing them beside one another. */
 const largest = computed(() => {
   const boxes = props.group.layout.sheets.map(({ shape }) => shapeBox(shape))
@@ -137,7 +140,7 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
     data-testid="cut-group"
   >
     <h2 class="part-title">
-      <FigureLink :working="group.sheets" /> {{ group.sheets.value === 1 ? 'sheet' : 'sheets' }} of {{ sizes }},
+      <FigureLink :working="group.sheets" /> {{ sheetsOfWords(shapes, group.sheets.value) }},
       {{ paperOf(group.paper).name }}: {{ words.name.toLowerCase() }}{{ atOnce
       }}<template v-if="group.colour"
         >, coloured first in

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
-import { bathStep, colourWords, doseWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
+import { bathStep, colourWords, dippedSteps, doseWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
 import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -21,8 +21,8 @@ const names = computed(() => props.bath.uses.map(({ name }) => name.toLowerCase(
 const dyes = computed(() => plan.value.dishes.dyes[props.bath.sheet.kind])
 const isIn = (decoration: string): boolean => props.bath.uses.some((use) => use.decoration === decoration)
 const steps = computed(() =>
-  props.bath.steps.map((step, at) => {
-    const shade = bathStep(at, props.bath.steps.length)
+  dippedSteps(props.bath).map((step) => {
+    const shade = bathStep(step.shade, props.bath.steps.length)
     const places = placesOf(plan.value.decorations, (piece, { id }) => isIn(id) && piece.shade === shade)
     const tier = plan.value.decorations.find(({ id }) => isIn(id))?.elements[0]?.tier ?? 0
     const turns = plan.value.work.making
@@ -81,7 +81,7 @@ const OUT_OF_REACH: Readonly<Record<OutOfReach, string>> = {
         />
         <div class="lg:text-center">
           <p class="font-semibold first-letter:uppercase">{{ words }}</p>
-          <p class="text-[0.82rem] text-ink-soft">{{ step.shade === 0 ? 'into clear water' : 'then add' }}</p>
+          <p class="text-[0.82rem] text-ink-soft">{{ at === 0 ? 'into clear water' : 'then add' }}</p>
           <template v-for="{ dye } in dyes" :key="dye.id"
             ><p
               v-if="(step.wholeDrops[dye.id] ?? 0) > 0"

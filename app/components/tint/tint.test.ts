@@ -77,7 +77,9 @@ describe('how each is coloured', () => {
       draft.commission.brief.limits.noAlcohol = true
     })
     const mounted = mount(ColouringSection)
-    expect(plan.value.cautions.find(({ code }) => code === 'colour-stops')!.say).toContain('Butterfly: No alcohol')
+    expect(
+      plan.value.cautions.find((each) => each.code === 'colour-stops' && each.decoration === 'moths')!.say,
+    ).toContain('Butterfly: No alcohol')
     for (let turn = 0; turn < 20 && mounted.find('[data-testid^="fault-"] button').exists(); turn += 1)
       await mounted.get('[data-testid^="fault-"] button').trigger('click')
     expect(plan.value.dishes.faults).toEqual([])

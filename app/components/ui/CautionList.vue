@@ -3,14 +3,14 @@ import { CircleAlert, Eye, ShieldAlert } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Caution } from '#core/care'
 import { waysOut, type WayOut } from '#core/plan'
+import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
-import { useStudio } from '~/stores/studio'
 
 /** Cautions, with what can be done at once about each; `elsewhere`: of a commission that is not the open one. */
 const props = defineProps<{ cautions: readonly Caution[]; elsewhere?: boolean }>()
 defineSlots<{ where?: (slot: { caution: Caution }) => unknown }>()
 
-const studio = useStudio()
+const { studio, commission, workshop, plan } = usePlanned()
 const preferences = usePreferences()
 
 const looks = {
@@ -21,9 +21,9 @@ const looks = {
 
 const shown = computed(() =>
   props.cautions.map((caution) => {
-    const { commission, workshop, plan } = studio
-    if (props.elsewhere || !commission || !workshop || !plan) return { caution, ways: [] }
-    return { caution, ways: waysOut({ caution, plan, studio: { commission, workshop }, units: preferences.units }) }
+    if (props.elsewhere) return { caution, ways: [] }
+    const open = { commission: commission.value, workshop: workshop.value }
+    return { caution, ways: waysOut({ caution, plan: plan.value, studio: open, units: preferences.units }) }
   }),
 )
 const take = ({ words, change }: WayOut): void => studio.edit(words.toLowerCase(), change)

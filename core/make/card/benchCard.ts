@@ -7,7 +7,7 @@ import { dryingOf, type Plan } from '../../plan'
 import { printQuantity, printWorkingValue, several, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { STOCK_WIRE_MM, type Step } from '../../technique'
-import { bathStep, doseWords, type Bath, type Dish } from '../../tint'
+import { bathStep, dippedSteps, doseWords, type Bath, type Dish } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
 
 /** A task of a decoration: which step of its making, which turn. */
@@ -98,7 +98,7 @@ function doseAmounts(
     (one, other) => one - other,
   )
   return [
-    ...(steps[0] === 0 ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
+    ...(steps[0] === dippedSteps(bath)[0]?.shade ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
     ...steps.map((step) => ({
       label: `for shade ${step + 1}`,
       text:

@@ -38,7 +38,9 @@ describe('what is laid too early', () => {
     ({ id: 'wrap', name: 'Wrap', skin, elements: [{ tier }] }) as never
   const laidAt = (from: number) => [{ of: { decoration: 'wrap' }, from }] as never
   it('is what goes on before its tier lets it stay stiff, and nothing else', () => {
-    expect(laidTooEarlyOf(tiers, [wrap(0)], laidAt(900))).toEqual([{ name: 'wrap', covering: 'ganache', from: 1000 }])
+    expect(laidTooEarlyOf(tiers, [wrap(0)], laidAt(900))).toEqual([
+      { id: 'wrap', name: 'Wrap', covering: 'ganache', from: 1000 },
+    ])
     expect(laidTooEarlyOf(tiers, [wrap(0)], laidAt(1000))).toEqual([])
     expect(laidTooEarlyOf(tiers, [wrap(1)], laidAt(900))).toEqual([])
     expect(laidTooEarlyOf(tiers, [wrap(0, null)], laidAt(900))).toEqual([])
