@@ -15,6 +15,7 @@ import {
   startOwn,
   test,
   turnTo,
+  openFold,
 } from './studio'
 
 const run = promisify(execFile)
@@ -129,6 +130,7 @@ test('a paper that does not suit is refused with the reason, and the right one i
   await startOwnArrangement(page)
   await add(page, 'Torn ruffle')
   await expect(page.getByTestId('tally-paper')).toContainText('A4')
+  await openFold(page, 'colour')
   await page.getByRole('main').getByLabel('Paper', { exact: true }).selectOption({ label: 'rice film (does not suit)' })
   await expect(page.getByTestId('tally-warnings')).toContainText('something stops the plan')
   await expect(page.getByTestId('paper-says')).toContainText('does not tear straight')
@@ -145,6 +147,7 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
   await expect(page.getByTestId('finishes')).toContainText(/takes .*ml/)
   await expect.poll(() => figureOf(page, 'handsOn')).not.toBe(hands)
   expect(await figureOf(page, 'paper')).toBe(sheets)
+  await openFold(page, 'what')
   await page.getByTestId('add-accent').click()
   await page.getByRole('menuitem', { name: 'Pearl' }).click()
   await expect(page.getByTestId('accents')).toContainText('14 pearls')
@@ -238,6 +241,7 @@ test('a bouquet says how many blooms a place takes; it is made fuller, pulled, s
 
   // A bloom is made after another plant and its petal pulled.
   await blooms.click()
+  await openFold(page, 'what')
   await page.getByTestId('plants').getByRole('button', { name: 'Magnolia' }).click()
   await expect(page.getByTestId('flat-pieces')).toContainText('medium petals')
   const wide = await page.getByTestId('flat-pieces').innerText()

@@ -58,6 +58,13 @@ export async function startOwn(page: Page): Promise<void> {
   await expect(page.getByRole('main').getByLabel('Commission')).toHaveValue('New commission')
 }
 
+/** Opens a part of Arrange that is folded away. */
+export async function openFold(page: Page, id: 'where' | 'what' | 'colour'): Promise<void> {
+  const fold = page.getByTestId(`fold-${id}`)
+  if ((await fold.getAttribute('open')) === null) await fold.locator('> summary').click()
+  await expect(fold).toHaveAttribute('open')
+}
+
 /** Waits until the figures shown are those of the last edit. */
 export const settled = (page: Page): Promise<void> =>
   expect(page.getByTestId('tally')).toHaveAttribute('aria-busy', 'false')

@@ -10,6 +10,7 @@ export {
   startingGathering,
 } from './beginnings'
 export { arrangedAs } from './arrangedAs'
+export { anotherName, duplicated, forAnotherOption, movedTo, onAnotherTier, placeOf } from './rearranged'
 export { askedFor, laidOut, type LyingOn } from './laidOut'
 export { waysToFit, wayToFitWords, type WayToFit } from './waysToFit'
 export {

@@ -1,4 +1,4 @@
-import { expect, settled, test, turnTo } from '../studio'
+import { expect, openFold, settled, test, turnTo } from '../studio'
 import { completedBy, startJob } from './job'
 
 /**
@@ -33,6 +33,7 @@ test('a crescent of blooms and leaf stems, open behind, seen from above in Arran
   // The wires of the open blooms in thirds, on their own leaf; the bouquet lists how they are cut.
   await recipe.getByRole('button', { name: 'Open bloom', exact: true }).click()
   await settled(page)
+  await openFold(page, 'what')
   await page.getByTestId('parameter-wireCut').selectOption('third')
   await settled(page)
   await page.getByTestId('gathered').getByRole('button', { name: 'Bouquet' }).click()

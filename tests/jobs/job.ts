@@ -1,6 +1,6 @@
 /** What every job does at the screen: its tiers, its decorations, the numbers that are typed. */
 import type { Page } from '@playwright/test'
-import { addDecoration, settled, startOwn, turnTo } from '../studio'
+import { addDecoration, openFold, settled, startOwn, turnTo } from '../studio'
 
 /** An own commission with one round tier of a size and covering, its board wide enough. */
 export async function startJob(
@@ -32,11 +32,14 @@ export async function add(page: Page, technique: string): Promise<void> {
 }
 
 /** A number of where it stands (`place`) or of how it is made (`parameter`), typed. */
-export const say = (page: Page, of: 'place' | 'parameter', key: string, text: string): Promise<void> =>
-  type(page, page.getByTestId(`${of}-${key}`).locator('input').first(), text)
+export async function say(page: Page, of: 'place' | 'parameter', key: string, text: string): Promise<void> {
+  await openFold(page, of === 'place' ? 'where' : 'what')
+  await type(page, page.getByTestId(`${of}-${key}`).locator('input').first(), text)
+}
 
 /** A choice of how it is made. */
 export async function choose(page: Page, key: string, value: string): Promise<void> {
+  await openFold(page, 'what')
   await page.getByTestId(`parameter-${key}`).selectOption(value)
   await settled(page)
 }

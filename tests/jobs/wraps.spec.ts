@@ -1,4 +1,4 @@
-import { expect, settled, test, turnTo } from '../studio'
+import { expect, openFold, settled, test, turnTo } from '../studio'
 import { add, heading, say, shopping, startJob } from './job'
 
 /**
@@ -17,6 +17,7 @@ test('a wrap in three shades is ground for a ruffle; strips are torn six from a 
   expect(await heading(page)).toMatch(/3 sheets.*4 pieces with spares from 4 sheets/s)
   expect(await heading(page)).not.toContain('give or take')
   await expect(page.getByTestId('flat-pieces')).toContainText(/287 mm × 141 mm/)
+  await openFold(page, 'colour')
   const shades = page.getByTestId('run-steps').locator('input').first()
   // Ink blue at the foot, cream at the top.
   await page.getByRole('group', { name: 'Colour', exact: true }).getByRole('button', { name: 'ink blue' }).click()

@@ -1,36 +1,43 @@
 <script setup lang="ts">
-import { Shuffle, Trash2 } from '@lucide/vue'
+import { Shuffle } from '@lucide/vue'
 import { computed } from 'vue'
-import { shapeName, sheetsOfWords } from '#core/material'
-import { sumOf } from '#core/quantity'
-import { isPetalShape, silhouette, type PetalShape, techniqueOf } from '#core/technique'
+import { tierWords } from '#core/cake'
+import { compositionOf } from '#core/compose'
+import { paperOf, shapeName, sheetsOfWords } from '#core/material'
+import { counted, sumOf } from '#core/quantity'
+import { isPetalShape, finishOf, PETAL_FIELDS, silhouette, type PetalShape, techniqueOf } from '#core/technique'
+import { colourWords } from '#core/tint'
 import CautionList from '~/components/ui/CautionList.vue'
-import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafFold from '~/components/ui/LeafFold.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import AccentSection from './AccentSection.vue'
 import ArrangedAs from './ArrangedAs.vue'
 import AssemblySection from './AssemblySection.vue'
+import DecorationMenu from './DecorationMenu.vue'
 import { useDecoration } from './editing'
 import ElementBar from './ElementBar.vue'
 import FinishSection from './FinishSection.vue'
 import FlatPieces from './FlatPieces.vue'
 import MakingSection from './MakingSection.vue'
-import NumbersSection from './NumbersSection.vue'
+import NamedHeading from './NamedHeading.vue'
 import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
+import PlaceNumbers from './PlaceNumbers.vue'
 import SideEditor from './SideEditor.vue'
 import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
 import TopView from './TopView.vue'
-import IconButton from '~/components/ui/IconButton.vue'
+import ValueFields from './ValueFields.vue'
 
 const props = defineProps<{ id: string }>()
 
-const { plan, editOption, cautionsOn } = usePlanned()
+const { plan, option, commission, editOption, cautionsOn } = usePlanned()
 const { decoration, made, edit } = useDecoration(() => props.id)
 const cautions = cautionsOn('arrange')
+/** What is said of this one, and of the whole cake; what is about another is said there. */
+const own = computed(() => cautions.value.filter(({ decoration: of }) => of === undefined || of === props.id))
 const NEXT_SEED = 37
 const SEEDS = 1_000_000
 
@@ -81,6 +88,43 @@ const longestPetal = computed(() =>
   Math.max(10, ...(made.value?.classes ?? []).filter(({ isPetal }) => isPetal).map(({ height }) => height.value)),
 )
 
+/** What stands in each fold, in a line. */
+const whereWords = computed(() => {
+  const { composition, gathered } = decoration.value
+  if (gathered) return `in ${option.value.bouquets.find(({ id }) => id === gathered.bouquet)?.name ?? 'a bouquet'}`
+  const called = compositionOf(composition.kind).name.toLowerCase()
+  const where = 'tier' in composition ? `, ${tierWords(plan.value.stack, onStack(composition.tier))}` : ''
+  const { count = null, one = '' } = made.value ?? {}
+  const many = count?.value ?? 0
+  return `${many > 1 ? `${called} of ${counted(many, one)}` : called}${where}`
+})
+/** Whether there is nothing of it on the side: then the view from above says all. */
+const isAllOnTop = computed(() => {
+  const elements = made.value?.elements ?? []
+  return elements.length > 0 && elements.every(({ on }) => on === 'top')
+})
+const onStack = (tier: number): number => Math.min(tier, plan.value.stack.length - 1)
+const whatWords = computed(() => {
+  const many = new Map<string, number>()
+  for (const { name, wholes } of made.value?.classes ?? []) many.set(name, (many.get(name) ?? 0) + wholes.needed.value)
+  return [...many].map(([name, count]) => counted(count, name)).join(', ')
+})
+const colourWordsOf = computed(() => {
+  const { colour, finishes, paper } = decoration.value
+  const named = (hex: string): string => colourWords(hex, commission.value.palette)
+  const run = colour.steps > 1 ? `${named(colour.heart)} to ${named(colour.tail)}` : named(colour.heart)
+  const finished = finishes.map(({ finish }) => finishOf(finish).name.toLowerCase())
+  return [paperOf(paper).name.toLowerCase(), run, ...finished].join(', ')
+})
+
+const setParameter = (key: string, value: number | string | boolean | null): void =>
+  edit(
+    key,
+    (each) => {
+      ;(each.parameters as unknown as Record<string, unknown>)[key] = value
+    },
+    key,
+  )
 const shuffle = (): void =>
   edit('shuffle', (each) => {
     each.composition.seed = (each.composition.seed + NEXT_SEED) % SEEDS
@@ -94,7 +138,17 @@ const remove = (): void =>
 <template>
   <div v-if="made">
     <div class="flex items-start justify-between gap-4">
-      <LeafHeading :title="made.name">
+      <NamedHeading
+        :title="made.name"
+        :name="decoration.name"
+        :placeholder="technique.name"
+        @name="
+          (name) =>
+            edit('name', (each) => {
+              each.name = name
+            })
+        "
+      >
         <template v-if="made.count.value === 0">None on the cake yet.</template>
         <template v-else
           ><FigureLink :working="made.count" :after="` ${made.count.value === 1 ? made.one : made.called}`" /> on the
@@ -111,70 +165,83 @@ const remove = (): void =>
             }}</template
           ><template v-if="hands">, <FigureLink :working="hands" /> of hands</template>.</template
         >
-      </LeafHeading>
+      </NamedHeading>
       <div class="flex gap-2">
         <button v-if="!isGathered" type="button" class="button" data-testid="shuffle" @click="shuffle">
           <Shuffle class="size-4.5" aria-hidden="true" />Shuffle
         </button>
-        <IconButton :icon="Trash2" :says="`Remove the ${technique.name.toLowerCase()}`" @click="remove" />
+        <DecorationMenu :id="id" :called="technique.name.toLowerCase()" @remove="remove" />
       </div>
     </div>
-    <ArrangedAs :id="id" />
-    <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
-      <div class="grid content-start gap-3">
-        <SideEditor v-if="!isGathered" :decoration="decoration" :made="made" :first-element="firstElement" />
-        <TopView v-if="!isGathered" :decorations="[decoration.id]" />
-        <ElementBar v-if="!isGathered" :called="made.called" :discs-mm="discsMm" />
-        <FlatPieces :decoration="decoration" :made="made" />
-        <PlantChoice
-          :technique="decoration.technique"
-          @choose="
-            (plant) =>
-              edit(`after ${plant.name.toLowerCase()}`, (each) => {
-                Object.assign(each.parameters, plant.parameters)
-                Object.assign(each.colour, { heart: plant.colour, tail: plant.colour })
-              })
-          "
-        />
-        <AssemblySection :decoration="decoration" />
-        <PetalSection
-          v-if="petal"
-          :shape="petal"
-          :colour="decoration.colour.heart"
-          :called="`${technique.name} petal`"
-          :length-mm="longestPetal"
-          @change="
-            (shape, merge) =>
-              edit(
-                'shape the petal',
-                (each) => {
-                  Object.assign(each.parameters, shape)
-                },
-                merge && `petal ${merge}`,
-              )
-          "
+    <CautionList class="mb-3" :cautions="own" />
+    <LeafFold id="where" title="Where" :says="whereWords">
+      <ArrangedAs :id="id" />
+      <div v-if="!isGathered" class="grid gap-x-8 gap-y-4 lg:grid-cols-[1fr_13rem]">
+        <div class="grid content-start gap-3">
+          <SideEditor v-if="!isAllOnTop" :decoration="decoration" :made="made" :first-element="firstElement" />
+          <TopView :decorations="[decoration.id]" />
+          <ElementBar :called="made.called" :discs-mm="discsMm" />
+          <QuietSection
+            :quiet="decoration.quiet"
+            :first="false"
+            @edit="(label, change, merge) => edit(label, ({ quiet }) => change(quiet), merge)"
+          />
+        </div>
+        <PlaceNumbers :id="id" />
+      </div>
+    </LeafFold>
+    <LeafFold id="what" title="What" :says="whatWords">
+      <div class="grid gap-x-8 gap-y-5 lg:grid-cols-[1fr_13rem]">
+        <div class="grid content-start gap-5">
+          <FlatPieces :decoration="decoration" :made="made" />
+          <PlantChoice
+            :technique="decoration.technique"
+            @choose="
+              (plant) =>
+                edit(`after ${plant.name.toLowerCase()}`, (each) => {
+                  Object.assign(each.parameters, plant.parameters)
+                  Object.assign(each.colour, { heart: plant.colour, tail: plant.colour })
+                })
+            "
+          />
+          <AssemblySection :decoration="decoration" />
+          <PetalSection
+            v-if="petal"
+            :shape="petal"
+            :colour="decoration.colour.heart"
+            :called="`${technique.name} petal`"
+            :length-mm="longestPetal"
+            @change="
+              (shape, merge) =>
+                edit(
+                  'shape the petal',
+                  (each) => {
+                    Object.assign(each.parameters, shape)
+                  },
+                  merge && `petal ${merge}`,
+                )
+            "
+          />
+          <OutlineSection v-if="decoration.technique === silhouette.id" :id="id" />
+          <MakingSection :made="made" />
+          <AccentSection :follows="id" />
+        </div>
+        <ValueFields
+          class="self-start"
+          :schema="technique.parameters"
+          :values="decoration.parameters"
+          :leave-out="petal ? PETAL_FIELDS : []"
+          test-prefix="parameter"
+          @set="setParameter"
         />
       </div>
-      <NumbersSection :id="id" />
-    </div>
-    <CautionList class="mt-4" :cautions="cautions" />
-    <div class="mt-5 grid gap-x-8 gap-y-5 md:grid-cols-2">
-      <div class="grid content-start gap-5">
-        <OutlineSection v-if="decoration.technique === silhouette.id" :id="id" />
+    </LeafFold>
+    <LeafFold id="colour" title="Colour and finish" :says="colourWordsOf">
+      <div class="grid gap-x-8 gap-y-5 md:grid-cols-2">
         <PaperChoice :id="id" />
         <FinishSection :id="id" />
       </div>
-      <div class="grid content-start gap-5">
-        <QuietSection
-          v-if="!isGathered"
-          :quiet="decoration.quiet"
-          :first="false"
-          @edit="(label, change, merge) => edit(label, ({ quiet }) => change(quiet), merge)"
-        />
-        <AccentSection :follows="id" />
-        <MakingSection :made="made" />
-      </div>
-    </div>
+    </LeafFold>
   </div>
   <p v-else role="status" class="text-ink-soft">Working it out…</p>
 </template>

@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { Flower2, Plus } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { Plus } from '@lucide/vue'
+import { computed, nextTick, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
 import { NuxtLink } from '#components'
 import type { Decoration } from '#core/commission'
 import type { PlannedDecoration } from '#core/decoration'
 import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { usePlanned } from '~/composables/planned'
+import DecorationTab from './DecorationTab.vue'
 import { useChosenDecoration } from './chosen'
+import { useHidden } from './hidden'
+import { useRearranging } from './useRearranging'
 import { useAdding } from './useAdding'
 
 const { plan, option } = usePlanned()
@@ -23,13 +27,42 @@ const tabsIn = (bouquet: string | null) =>
         ? [{ id: made.id, name: made.name, count: made.elements.length, colour: made.colour.heart, bouquet: false }]
         : []
     })
-const tabs = computed(() => [
-  ...option.value.bouquets.flatMap(({ id, name }) => [
+const gathered = computed(() =>
+  option.value.bouquets.flatMap(({ id, name }) => [
     { id, name, count: tabsIn(id).reduce((sum, { count }) => sum + count, 0), colour: '', bouquet: true },
     ...tabsIn(id),
   ]),
-  ...tabsIn(null),
-])
+)
+const { isHidden } = useHidden()
+const { move, moveTo } = useRearranging()
+/** What is loose on the cake stands in the order in which it is placed, and can be put in another by drag. */
+const loose = computed({
+  get: () => tabsIn(null),
+  set: (tabs) => {
+    const moved = tabs.find(({ id }, at) => id !== loose.value[at]?.id && isMoved(id, tabs))
+    if (moved) moveTo(moved.id, tabs.indexOf(moved))
+  },
+})
+/** Whether a tab is the one that was taken: without it both orders are the same. */
+const isMoved = (id: string, tabs: readonly { readonly id: string }[]): boolean =>
+  tabs
+    .filter((tab) => tab.id !== id)
+    .map((tab) => tab.id)
+    .join() ===
+  loose.value
+    .filter((tab) => tab.id !== id)
+    .map((tab) => tab.id)
+    .join()
+
+const list = ref<HTMLElement | null>(null)
+/** Alt with an arrow moves a tab, and keeps it in the hand. */
+async function moveByKey(id: string, event: KeyboardEvent): Promise<void> {
+  if (!event.altKey || (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight')) return
+  event.preventDefault()
+  move(id, event.key === 'ArrowLeft' ? -1 : 1)
+  await nextTick()
+  list.value?.querySelector<HTMLElement>(`[data-id="${id}"]`)?.focus()
+}
 
 const isAdding = ref(false)
 /** What is chosen is put on once the pictures are gone. */
@@ -41,23 +74,27 @@ const { isFull, hasRoomForBouquet, add, addBouquet } = useAdding()
 </script>
 
 <template>
-  <div class="relative z-20 mb-3 flex flex-wrap items-center gap-1.5" data-testid="decorations">
-    <button
-      v-for="tab in tabs"
+  <div ref="list" class="relative z-20 mb-3 flex flex-wrap items-center gap-1.5" data-testid="decorations">
+    <DecorationTab
+      v-for="tab in gathered"
       :key="tab.id"
-      type="button"
-      class="button min-h-9 gap-1.5! px-2.5 text-[0.88rem]"
-      :class="tab.id === open ? 'bg-go-soft ring-2 ring-go' : ''"
-      :aria-pressed="tab.id === open"
+      :tab="tab"
+      :open="tab.id === open"
+      :hidden="isHidden(tab.id)"
       @click="choose(tab.id)"
-    >
-      <Flower2 v-if="tab.bouquet" class="size-4 text-go" aria-hidden="true" /><span
-        v-else
-        class="size-3.5 rounded-full shadow-inner"
-        :style="{ background: tab.colour }"
-        aria-hidden="true"
-      />{{ tab.name }}<span class="font-normal text-ink-soft">{{ tab.count }}</span>
-    </button>
+      @keydown="moveByKey(tab.id, $event)"
+    />
+    <VueDraggable v-model="loose" class="contents" :animation="150" force-fallback :fallback-tolerance="6">
+      <DecorationTab
+        v-for="tab in loose"
+        :key="tab.id"
+        :tab="tab"
+        :open="tab.id === open"
+        :hidden="isHidden(tab.id)"
+        @click="choose(tab.id)"
+        @keydown="moveByKey(tab.id, $event)"
+      />
+    </VueDraggable>
     <button
       type="button"
       class="button min-h-9 gap-1! px-2.5 text-[0.88rem]"

@@ -12,6 +12,7 @@ import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import { useArranging } from './arranging'
 import HandlePoint from './HandlePoint.vue'
+import { labelPlaces } from './labels'
 import { sideMapOf } from './sideMap'
 import { unrolledOutline } from './unrolled'
 
@@ -30,8 +31,10 @@ const view = computed(() => ({
   left: -map.value.halfWidthMm - 18,
   top: -34,
   width: 2 * map.value.halfWidthMm + 36,
-  height: map.value.heightMm + 72,
+  height: map.value.heightMm + 72 + room.value,
 }))
+/** Room below for the handles' words, mm: it does not depend on what is drawn, lest the drawing would jump. */
+const room = computed(() => map.value.heightMm / 12)
 const perPixel = computed(() =>
   width.value && height.value ? Math.max(view.value.width / width.value, view.value.height / height.value) : 1,
 )
@@ -56,6 +59,29 @@ const shown = computed(() =>
   handles.value
     .filter(({ on }) => on === 'side')
     .map((handle) => ({ ...handle, ...map.value.toMap(handle.tier, handle.angleDeg, handle.heightMm) })),
+)
+/** Words that are always there: the tiers' and the front's. */
+const written = computed(() => [
+  ...map.value.bands.map(({ left, top }, at) => {
+    const words = bandLabel(at)
+    return {
+      id: `tier ${at}`,
+      words,
+      x: left + (7 + words.length * 3.2) * perPixel.value,
+      y: top + 16 * perPixel.value,
+    }
+  }),
+  { id: 'front', words: 'front', x: 0, y: frontY.value },
+])
+const frontY = computed(() => map.value.heightMm + 20 * perPixel.value)
+const bandLabel = (at: number): string => `${bandWords(at)}, ${length(stack.value[at]!.perimeterMm)} round`
+const labels = computed(() =>
+  labelPlaces(
+    shown.value.map(({ id, x, y, name }) => ({ id, x, y, words: name })),
+    perPixel.value,
+    written.value,
+    { left: view.value.left, right: view.value.left + view.value.width },
+  ),
 )
 /** Edges of a band, drawn right across it. */
 const edges = computed(() =>
@@ -116,7 +142,7 @@ function drag(event: PointerEvent): void {
         :font-size="12 * perPixel"
         fill="var(--ink-soft)"
       >
-        {{ bandWords(at) }}, {{ length(stack[at]!.perimeterMm) }} round
+        {{ bandLabel(at) }}
       </text>
     </g>
     <line
@@ -128,15 +154,7 @@ function drag(event: PointerEvent): void {
       :stroke-width="perPixel"
       :stroke-dasharray="`${2 * perPixel} ${4 * perPixel}`"
     />
-    <text
-      x="0"
-      :y="map.heightMm + 20 * perPixel"
-      text-anchor="middle"
-      :font-size="12 * perPixel"
-      fill="var(--ink-soft)"
-    >
-      front
-    </text>
+    <text x="0" :y="frontY" text-anchor="middle" :font-size="12 * perPixel" fill="var(--ink-soft)">front</text>
     <text
       v-if="onTop > 0"
       x="0"
@@ -204,8 +222,8 @@ function drag(event: PointerEvent): void {
       @nudge="(right, up) => nudgeHandle(handle.id, right, up)"
     >
       <text
-        :x="handle.x"
-        :y="handle.y + 24 * perPixel"
+        :x="labels.get(handle.id)!.x"
+        :y="labels.get(handle.id)!.y"
         text-anchor="middle"
         :font-size="11.5 * perPixel"
         font-weight="600"

@@ -217,9 +217,11 @@ describe('a decoration’s leaf', () => {
     await slide(mounted, 'parameter-seenMm', 50)
     expect(made('globes').seen.widthMm).toBe(50)
   })
-  it('takes it off the cake', () => {
+  it('takes it off the cake', async () => {
     const mounted = leaf('globes')
-    ;(mounted.get('[aria-label="Remove the folded globe"]').element as HTMLButtonElement).click()
+    await mounted.get('[data-testid="decoration-menu"]').trigger('click')
+    await vi.waitUntil(() => mounted.find('[data-testid="decoration-remove"]').exists())
+    ;(mounted.get('[data-testid="decoration-remove"]').element as HTMLButtonElement).click()
     // Its page closes the leaf as soon as the decoration is gone.
     mounted.unmount()
     expect(decoration('globes')).toBeUndefined()

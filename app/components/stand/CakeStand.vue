@@ -21,6 +21,7 @@ import {
 import type { Point } from '#core/geometry'
 import { cakeRoom, sceneOf } from '#core/plan'
 import { counted, printQuantity } from '#core/quantity'
+import { useHidden } from '~/components/arrange/hidden'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 import type { Shown } from '~/workers/solids'
@@ -31,6 +32,7 @@ import StandBar from './StandBar.vue'
 import StandCanvas from './StandCanvas.vue'
 import StandPictures from './StandPictures.vue'
 import StandHandles from './StandHandles.vue'
+import { placesOf } from './elementPlaces'
 import { useLit } from './lit'
 import { useLook } from './look'
 import { drawsInDepth } from './render/level'
@@ -83,7 +85,15 @@ const looked = computed<Shown | null>((before) => {
   }
 })
 const isFlat = !drawsInDepth()
-const { solids, isMaking } = useSolids(() => looked.value, isFlat)
+const { solids: all, isMaking } = useSolids(() => looked.value, isFlat)
+const { isHidden } = useHidden()
+/** Elements of decorations that are hidden while others are composed. */
+const hiddenPlaces = computed(() =>
+  shown.value ? new Set(placesOf(shown.value.plan.decorations, (_, { id }) => isHidden(id))) : new Set<number>(),
+)
+const isSeen = ({ kind, index }: Pick<Solid, 'kind' | 'index'>): boolean =>
+  kind !== 'element' || !hiddenPlaces.value.has(index)
+const solids = computed(() => (hiddenPlaces.value.size === 0 ? all.value : all.value.filter(isSeen)))
 const scene = computed(() => looked.value && sceneOf(looked.value.option, looked.value.looks))
 const box = computed(() => (boxShown.value ? shown.value?.commission.brief.box : undefined))
 const footMm = computed(() => -(shown.value?.option.cake.board.thicknessMm ?? 0))
@@ -116,7 +126,7 @@ const view = computed(() => {
   const all = { ...below, top: below.top - captionMm, height: below.height + captionMm }
   return nearer(all, times.value, moved.value)
 })
-const flats = computed(() => (isFlat && scene.value ? flatStand(scene.value, viewAt(look.value)) : []))
+const flats = computed(() => (isFlat && scene.value ? flatStand(scene.value, viewAt(look.value)).filter(isSeen) : []))
 const perPixel = computed(() => (width.value > 0 ? view.value.width / width.value : 1))
 const viewBox = computed(() => `${view.value.left} ${view.value.top} ${view.value.width} ${view.value.height}`)
 const length = (mm: number): string => printQuantity(mm, 'length', preferences.units)

@@ -2,22 +2,19 @@
 import { computed } from 'vue'
 import { tierWords } from '#core/cake'
 import { compositionOf } from '#core/compose'
-import { isPetalShape, PETAL_FIELDS, techniqueOf } from '#core/technique'
+import { techniqueOf } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useDecoration } from './editing'
 import SizesSection from './SizesSection.vue'
 import ValueFields from './ValueFields.vue'
 
-/** What a decoration is called, where it is, how many and in which sizes, and the numbers of its technique. */
+/** Where a decoration is on the cake, how many, and in which sizes. */
 const props = defineProps<{ id: string }>()
 
 const { plan, cake } = usePlanned()
 const { decoration, made, edit } = useDecoration(() => props.id)
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const composition = computed(() => compositionOf(decoration.value.composition.kind))
-const isGathered = computed(() => decoration.value.gathered !== null)
-/** Petals have an editor of their own. */
-const hasPetal = computed(() => isPetalShape(decoration.value.parameters))
 /** What the size of its biggest is told by, mm. */
 const seenMm = computed(() => {
   const [key] = technique.value.sizedBy ?? []
@@ -47,11 +44,11 @@ const idle = computed(() =>
         : [],
 )
 
-const set = (part: 'parameters' | 'composition', key: string, value: number | string | boolean | null): void =>
+const set = (key: string, value: number | string | boolean | null): void =>
   edit(
     key,
     (each) => {
-      ;(each[part] as unknown as Record<string, unknown>)[key] = value
+      ;(each.composition as unknown as Record<string, unknown>)[key] = value
     },
     key,
   )
@@ -59,25 +56,12 @@ const set = (part: 'parameters' | 'composition', key: string, value: number | st
 
 <template>
   <div class="grid content-start gap-1.5">
-    <label class="block text-[0.8rem] text-ink-soft"
-      >Called<input
-        class="field-input text-ink"
-        maxlength="40"
-        data-testid="decoration-name"
-        :placeholder="technique.name"
-        :value="decoration.name"
-        @change="
-          edit('name', (each) => {
-            each.name = ($event.target as HTMLInputElement).value.trim()
-          })
-        "
-    /></label>
-    <label v-if="!isGathered && 'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
+    <label v-if="'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
       >Tier<select
         class="field-input text-ink"
         data-testid="place-tier"
         :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)"
-        @change="set('composition', 'tier', Number(($event.target as HTMLSelectElement).value))"
+        @change="set('tier', Number(($event.target as HTMLSelectElement).value))"
       >
         <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">
           {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
@@ -85,16 +69,15 @@ const set = (part: 'parameters' | 'composition', key: string, value: number | st
       </select></label
     >
     <ValueFields
-      v-if="!isGathered"
       :schema="composition.schema"
       :values="decoration.composition"
       :leave-out="[...leftOut, ...idle]"
       :none="filled"
       test-prefix="place"
-      @set="(key, value) => set('composition', key, value)"
+      @set="(key, value) => set(key, value)"
     />
     <SizesSection
-      v-if="!isGathered && !technique.layOut && 'count' in decoration.composition"
+      v-if="!technique.layOut && 'count' in decoration.composition"
       :decoration="decoration"
       :seen-mm="seenMm"
       @set="
@@ -103,13 +86,6 @@ const set = (part: 'parameters' | 'composition', key: string, value: number | st
             each.sizes = [...sizes]
           })
       "
-    />
-    <ValueFields
-      :schema="technique.parameters"
-      :values="decoration.parameters"
-      :leave-out="hasPetal ? PETAL_FIELDS : []"
-      test-prefix="parameter"
-      @set="(key, value) => set('parameters', key, value)"
     />
   </div>
 </template>
