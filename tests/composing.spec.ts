@@ -143,6 +143,7 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
   await add(page, 'Butterfly')
   const sheets = await figureOf(page, 'paper')
   const hands = await figureOf(page, 'handsOn')
+  await openFold(page, 'colour')
   await page.getByTestId('finish-edgeGilding').click()
   await expect(page.getByTestId('finishes')).toContainText(/takes .*ml/)
   await expect.poll(() => figureOf(page, 'handsOn')).not.toBe(hands)
@@ -166,6 +167,7 @@ test('another way of arranging, a finish, a quiet place and pearls change what t
 test('an outline is brought from a file, a bad one changes nothing', async ({ page }) => {
   await startOwnArrangement(page)
   await add(page, 'Silhouette')
+  await openFold(page, 'what')
   const bring = (name: string, text: string): Promise<void> =>
     page.getByTestId('outline-file').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
   await bring('bad.svg', '<svg><script>alert(1)</script></svg>')

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, fill, openLeaf, test, turnTo, TALLY_NAMES } from './studio'
+import { expect, figureOf, fill, openLeaf, test, turnTo, TALLY_NAMES } from './studio'
 
 const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Supply', 'Make', 'Deliver', 'Learn']
 const PAGES = [
@@ -40,7 +40,7 @@ test('every leaf is turned to by its tab', async ({ page }) => {
 
 test('every figure in the tally opens its working, down to what was typed or began', async ({ page }) => {
   await openLeaf(page, 'arrange')
-  for (const name of TALLY_NAMES) {
+  for (const name of TALLY_NAMES.filter((each) => each !== 'warnings')) {
     const figure = page.getByTestId(`tally-${name}`)
     await figure.focus()
     await page.keyboard.press('Enter')
@@ -54,6 +54,11 @@ test('every figure in the tally opens its working, down to what was typed or beg
     await page.keyboard.press('Escape')
     await expect(page.getByTestId('working-sentence')).toBeHidden()
   }
+  // What needs a look is its own list: as many as are counted.
+  await page.getByTestId('tally-warnings').focus()
+  await page.keyboard.press('Enter')
+  const many = Number(await figureOf(page, 'warnings'))
+  await expect(page.locator('[data-testid=needs-a-look] [data-testid^=caution-]')).toHaveCount(many)
 })
 
 test('an open working answers to the leaves', async ({ page }) => {

@@ -172,7 +172,10 @@ describe('the care card', () => {
       { many: 'toppers', count: 1, edible: false },
     ],
     dummyTiers: ['Tier 1 from the bottom'],
+    finishes: [{ name: 'Gilded edges', on: ['globes', 'moths'] }],
   })
+  it('tells of paint and dust, and that its label comes first', () =>
+    expect(card.eat.find((line) => line.startsWith('Gilded edges'))).toMatch(/globes, moths.*label/))
   it('lists all that was put in and is not food', () =>
     expect(card.remove).toMatchObject([{ name: 'wooden skewers', count: 11, where: 'one in the foot of each sail' }]))
   it('never has anything on wires cut through: off whole before, other paper as it is', () => {

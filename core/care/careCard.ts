@@ -31,6 +31,8 @@ export type CareFacts = {
   /** Pearls, leaf, a topper: eaten or for show. */
   readonly accents: readonly { readonly many: string; readonly count: number; readonly edible: boolean }[]
   readonly dummyTiers: readonly string[]
+  /** Paint, dust and the like on the paper: what, and on which decorations. */
+  readonly finishes: readonly { readonly name: string; readonly on: readonly string[] }[]
 }
 
 export type CareCard = {
@@ -59,7 +61,7 @@ function softWords({ decorations, venueHumidity, venueSoftMin }: CareFacts): rea
 
 /** What whoever keeps, cuts and eats the cake must know. It informs; food rules and labels decide. */
 export function careCard(facts: CareFacts): CareCard {
-  const { decorations, glues, inedible, accents, dummyTiers } = facts
+  const { decorations, glues, inedible, accents, dummyTiers, finishes } = facts
   const film = decorations.filter(({ isFilm, isWired }) => isFilm && !isWired)
   const wired = decorations.filter(({ isWired }) => isWired)
   const plain = decorations.filter(({ isFilm, isWired }) => !isFilm && !isWired)
@@ -93,6 +95,10 @@ export function careCard(facts: CareFacts): CareCard {
               .join(', ')}. Hard: mind teeth and little children.`,
           ]
         : []),
+      ...finishes.map(
+        ({ name, on }) =>
+          `${name} on the ${listed(on)}: paint or dust sold as edible, in a thin coat; what its label says comes first.`,
+      ),
       ...dummyTiers.map((tier) => `${tier} is a dummy and is not eaten.`),
     ],
     remove: inedible,

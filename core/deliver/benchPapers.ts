@@ -1,34 +1,46 @@
 /** Papers of the bench: its steps, and the job looked back at. */
 import type { Review, StepCard } from '../make'
 import { clockText, dateText, dayOf } from '../quantity'
-import { table, under, type About, type Block, type Paper } from './paper'
+import { table, tableUnder, under, type About, type Block, type Paper } from './paper'
+
+/** Picks and the like that hold something while it sets: they are counted out before the cake leaves the bench. */
+function benchCounts({ plan }: About): readonly Block[] {
+  const rows = plan.inedible
+    .filter(({ stays }) => !stays)
+    .map(({ name, count, where }) => [String(count.value), name, where])
+  return tableUnder('Out before it leaves', ['many', 'what', 'where'], rows, [0], true)
+}
 
 /** Every step by hand on paper, for a bench without a screen. */
-export function workPaper({ commission }: About, cards: readonly StepCard[]): Paper {
+export function workPaper(about: About, cards: readonly StepCard[]): Paper {
+  const { commission } = about
   const days = [...new Set(cards.map(({ from }) => dayOf(from)))]
   return {
     id: 'work',
     title: 'Steps',
     under: under(commission),
-    blocks: days.flatMap((day): readonly Block[] => [
-      { kind: 'heading', text: dateText(day) },
-      table(
-        ['hour', 'step', 'amounts', 'mind'],
-        cards
-          .filter(({ from }) => dayOf(from) === day)
-          .map(({ from, name, amounts, cautions }) => [
-            clockText(from),
-            name,
-            amounts
-              .slice(0, 3)
-              .map(({ label, text }) => `${label} ${text}`)
-              .join('; '),
-            cautions.join(' '),
-          ]),
-        [],
-        true,
-      ),
-    ]),
+    blocks: [
+      ...days.flatMap((day): readonly Block[] => [
+        { kind: 'heading', text: dateText(day) },
+        table(
+          ['hour', 'step', 'amounts', 'mind'],
+          cards
+            .filter(({ from }) => dayOf(from) === day)
+            .map(({ from, name, amounts, cautions }) => [
+              clockText(from),
+              name,
+              amounts
+                .slice(0, 3)
+                .map(({ label, text }) => `${label} ${text}`)
+                .join('; '),
+              cautions.join(' '),
+            ]),
+          [],
+          true,
+        ),
+      ]),
+      ...benchCounts(about),
+    ],
   }
 }
 

@@ -23,6 +23,7 @@ import {
   quotePaper,
   repairKitOf,
   shoppingPaper,
+  workPaper,
 } from '.'
 import { runsOf } from './placing'
 import { spreadTags } from './tags'
@@ -157,10 +158,53 @@ describe('the pack', () => {
   })
   it('as text and as a table says every number of the removal list', () => {
     const removal = pack.find(({ id }) => id === 'removal')!
-    for (const { name, count } of plan.careCard.remove) {
+    for (const { name, count, stays } of plan.careCard.remove) {
+      if (!stays) continue
       expect(paperText(removal)).toMatch(new RegExp(`\\[ \\]\\s+${count}\\s+${name}`))
       expect(paperCsv(removal)).toContain(`${count},${name}`)
     }
+  })
+  it('lists for the client what is still in: counted in less counted out, and before that what is to stay', () => {
+    const [first, second, ...rest] = plan.inedible.filter(({ stays }) => stays)
+    const wentIn = { [first!.id]: 5, [second!.id]: 3 }
+    const bench = { ...freshBench(), wentIn, cameOut: { [first!.id]: 5, [second!.id]: 1 } }
+    const [, table] = handoverPack(about, placings, packing, bench).find(({ id }) => id === 'removal')!.blocks
+    expect(table).toMatchObject({
+      kind: 'table',
+      rows: [
+        ['2', second!.name, second!.where],
+        ...rest.map(({ count, name, where }) => [String(count.value), name, where]),
+      ],
+    })
+  })
+  it('leaves what holds a piece while it sets to the bench, where it is counted out', () => {
+    const picks = plan.inedible.filter(({ stays }) => !stays)
+    expect(picks.length).toBeGreaterThan(0)
+    const steps = workPaper(about, [])
+    for (const { count, name } of picks) expect(paperCsv(steps)).toContain(`${count.value},${name}`)
+    expect(paperText(workPaper({ ...about, plan: { ...plan, inedible: [] } }, []))).not.toContain('Out before')
+  })
+  it('tells of paint and dust on the care card, and has no empty table', () => {
+    const gilded = plan.decorations.filter(({ finishes, elements }) => finishes.length > 0 && elements.length > 0)
+    expect(gilded.length).toBeGreaterThan(0)
+    for (const { finishes, called } of gilded)
+      for (const { name } of finishes)
+        expect(plan.careCard.eat.find((line) => line.startsWith(`${name} on the`))).toContain(called)
+    fc.assert(
+      fc.property(aCommission, (any) => {
+        const planned = planOf(any)
+        const of = { plan: planned.plan, commission: planned.commission, units: 'metric' } as const
+        const papers = handoverPack(
+          of,
+          placingsOf(planned.plan, planned.commission),
+          packingOf(planned.plan, planned.commission, STARTING_PIECE_BOXES),
+          freshBench(),
+        )
+        for (const { id, blocks } of papers)
+          for (const block of blocks) if (block.kind === 'table') expect(block.rows.length, id).toBeGreaterThan(0)
+      }),
+      RUNS,
+    )
   })
   it('breaks lines between words, no wider than asked, and loses none', () =>
     fc.assert(

@@ -5,20 +5,21 @@ import { coveringOf, paperOf } from '../material'
 import { type Plan } from '../plan'
 import { dateClockText } from '../quantity'
 import { type Packing } from './packing'
-import { table, under, type About, type Block, type Paper } from './paper'
+import { linesUnder, table, tableUnder, under, type About, type Block, type Paper } from './paper'
 import { type Placing } from './placing'
 import { packingPlan, checklist } from './packingPapers'
 import { placingGuide } from './papers'
 
-/** Everything that is not food, in and out; what stays is for whoever cuts the cake. */
+/**
+ * What is not food and still in the cake, for whoever cuts it: what was counted in and not out again; before anything
+ * is counted, what is planned to stay.
+ */
 function removalList({ plan, commission }: About, bench: Bench): Paper {
-  const rows = plan.inedible.map(({ id, name, count, where }) => [
-    String(count.value),
-    name,
-    where,
-    String(bench.wentIn[id] ?? ''),
-    String(bench.cameOut[id] ?? ''),
-  ])
+  const rows = plan.inedible.flatMap(({ id, name, count, where, stays }) => {
+    const wentIn = bench.wentIn[id]
+    const stillIn = wentIn === undefined ? (stays ? count.value : 0) : wentIn - (bench.cameOut[id] ?? 0)
+    return stillIn > 0 ? [[String(stillIn), name, where]] : []
+  })
   return {
     id: 'removal',
     title: 'Removal list',
@@ -29,35 +30,29 @@ function removalList({ plan, commission }: About, bench: Bench): Paper {
         lines: ['For whoever cuts the cake. None of this is food. Take it out and count it before anybody is served.'],
       },
       rows.length > 0
-        ? table(['many', 'what', 'where', 'in', 'out'], rows, [0, 3, 4], true)
+        ? table(['many', 'what', 'where'], rows, [0], true)
         : { kind: 'lines', lines: ['Nothing that is not food is left in this cake.'] },
       { kind: 'note', text: 'If a count is short, search before serving. Keep small parts from children.' },
     ],
   }
 }
 
-const carePaper = ({ plan, commission }: About): Paper => ({
-  id: 'care',
-  title: 'Care card',
-  under: `${under(commission)}. For whoever keeps, cuts and serves the cake.`,
-  blocks: [
-    { kind: 'heading', text: 'Keeping' },
-    { kind: 'lines', lines: plan.careCard.keep },
-    { kind: 'heading', text: 'Cutting and eating' },
-    { kind: 'lines', lines: plan.careCard.eat },
-    { kind: 'heading', text: 'To take out first' },
-    table(
-      ['many', 'what', 'where'],
-      plan.careCard.remove.filter(({ stays }) => stays).map(({ name, count, where }) => [String(count), name, where]),
-      [0],
-      true,
-    ),
-    { kind: 'heading', text: 'Before serving' },
-    { kind: 'lines', lines: plan.careCard.ask },
-    { kind: 'heading', text: 'In this cake' },
-    { kind: 'lines', lines: contentsOf(plan, commission) },
-  ],
-})
+function carePaper({ plan, commission }: About): Paper {
+  const { keep, eat, remove, ask } = plan.careCard
+  const staying = remove.filter(({ stays }) => stays).map(({ name, count, where }) => [String(count), name, where])
+  return {
+    id: 'care',
+    title: 'Care card',
+    under: `${under(commission)}. For whoever keeps, cuts and serves the cake.`,
+    blocks: [
+      ...linesUnder('Keeping', keep),
+      ...linesUnder('Cutting and eating', eat),
+      ...tableUnder('To take out first', ['many', 'what', 'where'], staying, [0], true),
+      ...linesUnder('Before serving', ask),
+      ...linesUnder('In this cake', contentsOf(plan, commission)),
+    ],
+  }
+}
 
 /** What is in the cake that somebody may have to know: papers, colours, mixtures, coverings. */
 function contentsOf(plan: Plan, commission: Commission): readonly string[] {

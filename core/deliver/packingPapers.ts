@@ -1,7 +1,7 @@
 /** Papers for packing and the road: what goes in which box, what must be with you. */
-import { dayClockText, parseMoment, printQuantity, valueOf, type Moment } from '../quantity'
+import { counted, dayClockText, parseMoment, printQuantity, valueOf, type Moment } from '../quantity'
 import { repairKitOf, type Packing } from './packing'
-import { table, under, type About, type Block, type Paper } from './paper'
+import { table, tableUnder, under, type About, type Block, type Paper } from './paper'
 
 /** What goes into which box, in which order. */
 export function packingPlan({ plan, commission, units }: About, packing: Packing): Paper {
@@ -34,7 +34,7 @@ export function packingPlan({ plan, commission, units }: About, packing: Packing
             `${length(plan.fit.clearance.high.value)} free above.`,
         ],
       },
-      table(['box', 'which', 'layer, from below', 'what', 'high'], rows, [0], true),
+      ...tableUnder(null, ['box', 'which', 'layer, from below', 'what', 'high'], rows, [0], true),
       ...(packing.tooLarge.length > 0
         ? [
             {
@@ -58,8 +58,8 @@ export function packingPlan({ plan, commission, units }: About, packing: Packing
           `A bag of food-safe desiccant in each box, ${packing.boxes.length} in all; boxes closed until placing.`,
         ],
       },
-      { kind: 'heading', text: 'Repair kit' },
-      table(
+      ...tableUnder(
+        'Repair kit',
         ['many', 'what'],
         repairKitOf(plan, commission).map(({ many, name }) => [String(many), name]),
         [0],
@@ -93,7 +93,7 @@ export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonl
     {
       id: 'leave',
       at: leaveAt,
-      text: `Leave; ${brief.driveMin} min on the road${brief.stops.length > 0 ? ` and ${brief.stops.length} stops` : ''}`,
+      text: `Leave; ${brief.driveMin} min on the road${brief.stops.length > 0 ? ` and ${counted(brief.stops.length, 'stop')}` : ''}`,
     },
     {
       id: 'arrive',
@@ -121,16 +121,15 @@ export function checklistOf({ plan, commission }: Omit<About, 'units'>): readonl
 }
 
 /** The checklist as a paper. */
-export const checklist = (about: About): Paper => ({
-  id: 'checklist',
-  title: 'Venue checklist',
-  under: under(about.commission),
-  blocks: [
-    table(
-      ['hour', 'what'],
-      checklistOf(about).map(({ at, text }) => [at === null ? '' : dayClockText(at), text]),
-      [],
-      true,
-    ),
-  ],
-})
+export function checklist(about: About): Paper {
+  const rows = checklistOf(about).map(({ at, text }) => [at === null ? '' : dayClockText(at), text])
+  return {
+    id: 'checklist',
+    title: 'Venue checklist',
+    under: under(about.commission),
+    blocks:
+      rows.length > 0
+        ? [table(['hour', 'what'], rows, [], true)]
+        : [{ kind: 'lines', lines: ['There are no hours for this job yet; Timetable says why.'] }],
+  }
+}

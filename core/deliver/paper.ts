@@ -48,6 +48,30 @@ export const table = (
   ticks = false,
 ): Block => ({ kind: 'table', head, rows, numbers, ticks })
 
+/** A table below its heading, where it has one; nothing at all where it would be empty. */
+export const tableUnder = (
+  heading: string | null,
+  head: readonly string[],
+  rows: readonly (readonly string[])[],
+  numbers: readonly number[] = [],
+  ticks = false,
+): readonly Block[] =>
+  rows.length === 0
+    ? []
+    : [
+        ...(heading === null ? [] : [{ kind: 'heading', text: heading } satisfies Block]),
+        table(head, rows, numbers, ticks),
+      ]
+
+/** Lines below a heading; nothing at all where there are none. */
+export const linesUnder = (text: string, lines: readonly string[]): readonly Block[] =>
+  lines.length === 0
+    ? []
+    : [
+        { kind: 'heading', text },
+        { kind: 'lines', lines },
+      ]
+
 /** Whose job it is, planned, and in which units it is told. */
 export type About = { readonly plan: Plan; readonly commission: Commission; readonly units: UnitSystem }
 

@@ -4,7 +4,7 @@ import { chosenOption } from '../commission'
 import { coveringOf, glueOf } from '../material'
 import { printQuantity } from '../quantity'
 import { numberedView, standingOf } from './elevation'
-import { table, under, type About, type Paper } from './paper'
+import { tableUnder, under, type About, type Paper } from './paper'
 import { runsOf, STAGE_WORDS, type Placing } from './placing'
 
 const SIDES = [
@@ -35,8 +35,12 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
       {
         kind: 'lines',
         lines: [
-          'In order: focal point, then the large ones, then fill. The clock is seen from ' +
-            'above, front at six; heights are of the foot, above the board.',
+          ...(open.length > 0
+            ? [
+                'In order: focal point, then the large ones, then fill. The clock is seen from ' +
+                  'above, front at six; heights are of the foot, above the board.',
+              ]
+            : []),
           ...(dressed.length > 0
             ? [
                 `Already on: ${[...new Set(dressed.map(({ name }) => name))].join(', ')}, ` +
@@ -45,7 +49,8 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
             : []),
         ],
       },
-      table(
+      ...tableUnder(
+        null,
         ['no.', 'what', 'order', 'where', 'clock', 'foot at', 'tall'],
         open.map((each) => [
           String(each.number),
@@ -58,8 +63,7 @@ export function placingGuide({ plan, commission, units }: About, placings: reado
         ]),
         [0],
       ),
-      { kind: 'heading', text: 'Fix and hold' },
-      table(['numbers', 'what', 'fix with', 'hold'], fixings(open)),
+      ...tableUnder('Fix and hold', ['numbers', 'what', 'fix with', 'hold'], fixings(open)),
       { kind: 'heading', text: 'By covering' },
       {
         kind: 'lines',

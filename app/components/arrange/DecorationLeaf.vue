@@ -28,6 +28,7 @@ import SideEditor from './SideEditor.vue'
 import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
+import { sizeFields } from './sizeFields'
 import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 
@@ -116,6 +117,12 @@ const colourWordsOf = computed(() => {
   const finished = finishes.map(({ finish }) => finishOf(finish).name.toLowerCase())
   return [paperOf(paper).name.toLowerCase(), run, ...finished].join(', ')
 })
+
+/** Petals have an editor of their own; the size is told where it stands. */
+const saidElsewhere = computed(() => [
+  ...(petal.value ? PETAL_FIELDS : []),
+  ...(isGathered.value ? [] : sizeFields(technique.value)),
+])
 
 const setParameter = (key: string, value: number | string | boolean | null): void =>
   edit(
@@ -230,7 +237,7 @@ const remove = (): void =>
           class="self-start"
           :schema="technique.parameters"
           :values="decoration.parameters"
-          :leave-out="petal ? PETAL_FIELDS : []"
+          :leave-out="saidElsewhere"
           test-prefix="parameter"
           @set="setParameter"
         />

@@ -6,6 +6,7 @@ import { techniqueOf } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { useDecoration } from './editing'
 import SizesSection from './SizesSection.vue'
+import { fieldsBesideSize, sizeFields } from './sizeFields'
 import ValueFields from './ValueFields.vue'
 
 /** Where a decoration is on the cake, how many, and in which sizes. */
@@ -75,6 +76,14 @@ const set = (key: string, value: number | string | boolean | null): void =>
       :none="filled"
       test-prefix="place"
       @set="(key, value) => set(key, value)"
+    />
+    <ValueFields
+      v-if="sizeFields(technique).length > 0"
+      :schema="technique.parameters"
+      :values="decoration.parameters"
+      :leave-out="fieldsBesideSize(technique)"
+      test-prefix="parameter"
+      @set="(key, value) => edit(key, (each) => Object.assign(each.parameters, { [key]: value }), key)"
     />
     <SizesSection
       v-if="!technique.layOut && 'count' in decoration.composition"

@@ -16,6 +16,7 @@ const rows = computed(() =>
   })),
 )
 const missing = computed(() => rows.value.filter(({ each, went, came }) => !each.stays && came < went))
+const hasCounted = computed(() => rows.value.some(({ went }) => went > 0))
 const staying = computed(() =>
   rows.value.filter(({ went, came }) => went > came).reduce((sum, { went, came }) => sum + went - came, 0),
 )
@@ -45,7 +46,9 @@ const allIn = (): void =>
               `Search before the cake leaves.`
             : staying > 0
               ? `${staying} stay in until the cake is cut; they are on the removal list.`
-              : 'Nothing is in that has to come out.'
+              : hasCounted
+                ? 'All that went in came out again.'
+                : 'Count in what is not food as it goes into the cake, and out again as it comes out.'
         }}
       </p>
       <button type="button" class="button" data-testid="all-in" @click="allIn">All went in as planned</button>

@@ -10,7 +10,7 @@ import { useBench } from '~/stores/bench'
 import { useStudio } from '~/stores/studio'
 import PieceCounter from './PieceCounter.vue'
 import StepPicture from './StepPicture.vue'
-import { timerText } from './timerText'
+import { stopwatchText, timerText } from './timerText'
 
 /** The step that is in hand, large enough for wet fingers. */
 const props = defineProps<{ card: StepCard }>()
@@ -66,7 +66,7 @@ function skip(): void {
           @click="bench.finish(card)"
         >
           <Check class="size-6" aria-hidden="true" />Done<span class="font-normal opacity-80">{{
-            timerText(Math.max(0.02, worked))
+            stopwatchText(Math.max(0, worked))
           }}</span>
         </button>
         <button

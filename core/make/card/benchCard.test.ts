@@ -37,7 +37,7 @@ describe('a card at the bench', () => {
     const { text } = made.cards
       .filter(({ of }) => of?.decoration === 'ruffle')
       .flatMap(({ amounts }) => amounts)
-      .find(({ label }) => label === 'colour')!
+      .find(({ label }) => label.startsWith('colour, in'))!
     for (const { dye, whole } of dish!.doses) if (whole > 0) expect(text).toContain(`${dye} ${whole} drop`)
   })
 })

@@ -7,7 +7,7 @@ import { dryingOf, type Plan } from '../../plan'
 import { printQuantity, printWorkingValue, several, type UnitSystem } from '../../quantity'
 import { type Making, type MakingStep, type TaskOf, type Turn } from '../../schedule'
 import { STOCK_WIRE_MM, type Step } from '../../technique'
-import { bathStep, dippedSteps, doseWords, type Bath, type Dish } from '../../tint'
+import { bathStep, CARRIER_WORDS, dippedSteps, doseWords, type Bath, type Dish } from '../../tint'
 import { NOTHING, ledgerOf, type CardPicture, type StepCard, type Wanted, type Told } from './card'
 
 /** A task of a decoration: which step of its making, which turn. */
@@ -53,9 +53,10 @@ function colourAmounts({ made, step, turn }: InWork, { plan, units }: Wanted): S
   if (step.id !== colouring) return []
   const isFor = ({ uses }: { readonly uses: readonly { readonly decoration: string }[] }): boolean =>
     uses.some(({ decoration }) => decoration === made.id)
-  const dishes = plan.dishes.dishes
-    .filter(isFor)
-    .map((dish) => ({ label: 'colour', text: dishText(dish, plan, units) }))
+  const dishes = plan.dishes.dishes.filter(isFor).map((dish) => ({
+    label: `colour, in ${CARRIER_WORDS[dish.colouring.carrier]}`,
+    text: dishText(dish, plan, units),
+  }))
   const bath = plan.dishes.baths.find(isFor)
   return [...dishes, ...(bath ? doseAmounts(bath, made, turn, plan, units) : [])]
 }
@@ -98,9 +99,11 @@ function doseAmounts(
     (one, other) => one - other,
   )
   return [
-    ...(steps[0] === dippedSteps(bath)[0]?.shade ? [{ label: 'bath', text: printWorkingValue(bath.startMl, units) }] : []),
+    ...(steps[0] === dippedSteps(bath)[0]?.shade
+      ? [{ label: 'boiled, cooled water', text: printWorkingValue(bath.startMl, units) }]
+      : []),
     ...steps.map((step) => ({
-      label: `for shade ${step + 1}`,
+      label: `dye for shade ${step + 1}`,
       text:
         dosesText(Object.entries(bath.steps[step]!.wholeDrops), dishes.dyes[bath.sheet.kind], units) ||
         'no more colour',

@@ -25,6 +25,15 @@ type CareInputs = {
 const soonest = (minutes: readonly (number | null)[]): number | null =>
   minutes.reduce<number | null>((least, each) => (each === null ? least : Math.min(each, least ?? Infinity)), null)
 
+/** Finishes of decorations, each once, with what it is on. */
+function finishesOn(decorations: readonly PlannedDecoration[]) {
+  const names = [...new Set(decorations.flatMap(({ finishes }) => finishes.map(({ name }) => name)))]
+  return names.map((name) => ({
+    name,
+    on: decorations.filter(({ finishes }) => finishes.some((each) => each.name === name)).map((each) => each.called),
+  }))
+}
+
 export function careCardOf(inputs: CareInputs): CareCard {
   const { cake, stack, decorations, accents, inedible, dryings, onTheCake, venue } = inputs
   const isFilm = ({ paper }: PlannedDecoration): boolean => paperOf(paper).kind === 'film'
@@ -50,6 +59,7 @@ export function careCardOf(inputs: CareInputs): CareCard {
       stays,
     })),
     accents: accents.map(({ many, count, edible }) => ({ many, count: count.value, edible })),
+    finishes: finishesOn(decorations),
     dummyTiers: cake.tiers.flatMap(({ covering, inside }, at) =>
       covering === 'dummy' || inside === 'dummy' ? [`Tier ${at + 1} from the bottom`] : [],
     ),
