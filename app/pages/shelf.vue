@@ -136,7 +136,12 @@ async function bringBack(): Promise<void> {
               }}</b></template
             >
           </p>
-          <CautionList v-if="known[each.id]" class="mt-2" elsewhere :cautions="attention(known[each.id]!.plan).slice(0, 2)" />
+          <CautionList
+            v-if="known[each.id]"
+            class="mt-2"
+            elsewhere
+            :cautions="attention(known[each.id]!.plan).slice(0, 2)"
+          />
           <p
             v-if="known[each.id] && attention(known[each.id]!.plan).length > 2"
             class="mt-1 text-[0.85rem] text-ink-soft"
