@@ -233,14 +233,15 @@ const remove = (): void =>
           <MakingSection :made="made" />
           <AccentSection :follows="id" />
         </div>
-        <ValueFields
-          class="self-start"
-          :schema="technique.parameters"
-          :values="decoration.parameters"
-          :leave-out="saidElsewhere"
-          test-prefix="parameter"
-          @set="setParameter"
-        />
+        <div class="grid content-start gap-1.5">
+          <ValueFields
+            :schema="technique.parameters"
+            :values="decoration.parameters"
+            :leave-out="saidElsewhere"
+            test-prefix="parameter"
+            @set="setParameter"
+          />
+        </div>
       </div>
     </LeafFold>
     <LeafFold id="colour" title="Colour and finish" :says="colourWordsOf">
