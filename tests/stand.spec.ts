@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { validateBytes } from 'gltf-validator'
 import type { Page } from '@playwright/test'
 import { hexOklab } from '../core/tint'
-import { downloaded, expect, openLeaf, settled, test, turnTo } from './studio'
+import { downloaded, expect, openFold, openLeaf, settled, test, turnTo } from './studio'
 import { add, choose, startJob } from './jobs/job'
 
 /** Few pixels: a processor draws them in place of a graphics card. */
@@ -98,6 +98,7 @@ test('colours in Tint are those that were reckoned, on the cake too', async ({ p
   await page.getByTestId('tier-1').getByLabel('Shape').selectOption({ label: 'Square' })
   await add(page, 'Box panels')
   await choose(page, 'print', 'plain')
+  await openFold(page, 'colour')
   const heart = page
     .getByRole('main')
     .getByLabel(/: typed$/)
