@@ -58,6 +58,15 @@ test('decorations are called otherwise, put in another order by drag and by keys
   await expect(tabs.filter({ hasText: 'Paper moths 2' })).toHaveCount(0)
 })
 
+test('a caution about one decoration names it, called by its technique where nobody named it', async ({ page }) => {
+  await openLeaf(page, 'brief')
+  await page.getByLabel('No alcohol carrier').check()
+  await settled(page)
+  await page.getByTestId('tally-warnings').click()
+  await page.getByTestId('needs-a-look').getByRole('link', { name: 'Tint: Butterfly' }).click()
+  await expect(page).toHaveURL(/tint$/)
+})
+
 test('what needs a look is listed with its reason and place, and a way out ends it', async ({ page }) => {
   await openLeaf(page, 'tiers')
   await page.getByTestId('tally-warnings').click()

@@ -41,7 +41,7 @@ export function anotherName(name: string, taken: readonly string[]): string {
   }
 }
 
-/** A copy of a decoration with an id and a name of its own, and no place beside the first by hand. */
+/** A copy of a decoration with an id and a name of its own. */
 const copyOf = (decoration: Decoration, id: string, name: string): Decoration => ({
   ...structuredClone(decoration),
   id,

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { gatheredIn, MOST_DECORATIONS, type Decoration } from '#core/commission'
-import { tierWords } from '#core/cake'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Shuffle, Trash2, X } from '@lucide/vue'
 import { computed } from 'vue'
@@ -21,6 +20,7 @@ import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
+import TierChoice from './TierChoice.vue'
 import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 import WireSection from './WireSection.vue'
@@ -29,7 +29,7 @@ import IconButton from '~/components/ui/IconButton.vue'
 /** A bouquet: the room it fills, its recipe, and how many of each that takes. */
 const props = defineProps<{ id: string }>()
 
-const { plan, option, cake, editOption, cautionsOn } = usePlanned()
+const { plan, option, editOption, cautionsOn } = usePlanned()
 const { choose } = useChosenDecoration(() => option.value)
 const cautions = cautionsOn('arrange')
 const NEXT_SEED = 37
@@ -238,17 +238,7 @@ function remove(): void {
             maxlength="40"
             @change="set('name', ($event.target as HTMLInputElement).value.trim() || bouquet.name)"
         /></label>
-        <label class="block text-[0.8rem] text-ink-soft"
-          >Tier<select
-            class="field-input text-ink"
-            :value="Math.min(bouquet.tier, cake.tiers.length - 1)"
-            @change="set('tier', Number(($event.target as HTMLSelectElement).value))"
-          >
-            <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">
-              {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
-            </option>
-          </select></label
-        >
+        <TierChoice :tier="bouquet.tier" @tier="set('tier', $event)" />
         <ValueFields
           :schema="bouquetSchema"
           :values="bouquet"

@@ -9,13 +9,13 @@ import { useRearranging } from './useRearranging'
 const props = defineProps<{ id: string; called: string }>()
 const emit = defineEmits<{ remove: [] }>()
 
-const { isFull, placeOf, move, duplicate, otherTiers, toTier, otherOptions, toOption } = useRearranging()
+const { isFull, placeOf, isLast, move, duplicate, otherTiers, toTier, otherOptions, toOption } = useRearranging()
 const { isHidden, toggle } = useHidden()
 
 type Entry = { readonly id: string; readonly words: string; readonly off?: boolean; readonly act: () => void }
 const entries = computed((): readonly Entry[] => [
   { id: 'earlier', words: 'Placed earlier', off: placeOf(props.id) === 0, act: () => move(props.id, -1) },
-  { id: 'later', words: 'Placed later', act: () => move(props.id, 1) },
+  { id: 'later', words: 'Placed later', off: isLast(props.id), act: () => move(props.id, 1) },
   { id: 'duplicate', words: 'Duplicate', off: isFull.value, act: () => duplicate(props.id) },
   ...otherTiers(props.id).map(({ tier, words }) => ({
     id: `tier-${tier}`,

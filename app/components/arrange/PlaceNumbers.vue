@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { tierWords } from '#core/cake'
 import { compositionOf } from '#core/compose'
 import { techniqueOf } from '#core/technique'
-import { usePlanned } from '~/composables/planned'
 import { useDecoration } from './editing'
 import SizesSection from './SizesSection.vue'
 import { fieldsBesideSize, sizeFields } from './sizeFields'
+import TierChoice from './TierChoice.vue'
 import ValueFields from './ValueFields.vue'
 
 /** Where a decoration is on the cake, how many, and in which sizes. */
 const props = defineProps<{ id: string }>()
 
-const { plan, cake } = usePlanned()
 const { decoration, made, edit } = useDecoration(() => props.id)
 const technique = computed(() => techniqueOf(decoration.value.technique))
 const composition = computed(() => compositionOf(decoration.value.composition.kind))
@@ -57,18 +55,12 @@ const set = (key: string, value: number | string | boolean | null): void =>
 
 <template>
   <div class="grid content-start gap-1.5">
-    <label v-if="'tier' in decoration.composition" class="block text-[0.8rem] text-ink-soft"
-      >Tier<select
-        class="field-input text-ink"
-        data-testid="place-tier"
-        :value="Math.min(decoration.composition.tier, cake.tiers.length - 1)"
-        @change="set('tier', Number(($event.target as HTMLSelectElement).value))"
-      >
-        <option v-for="(tier, index) in cake.tiers" :key="tier.id" :value="index">
-          {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
-        </option>
-      </select></label
-    >
+    <TierChoice
+      v-if="'tier' in decoration.composition"
+      :tier="decoration.composition.tier"
+      data-testid="place-tier"
+      @tier="set('tier', $event)"
+    />
     <ValueFields
       :schema="composition.schema"
       :values="decoration.composition"

@@ -4,7 +4,6 @@ import { ref } from 'vue'
 const hidden = ref<ReadonlySet<string>>(new Set())
 
 export const useHidden = () => ({
-  hidden,
   isHidden: (id: string): boolean => hidden.value.has(id),
   toggle: (id: string): void => {
     const next = new Set(hidden.value)

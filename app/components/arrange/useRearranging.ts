@@ -24,7 +24,14 @@ export function useRearranging() {
   }
   const isFull = computed(() => option.value.decorations.length >= MOST_DECORATIONS)
 
+  const isLast = (id: string): boolean => {
+    const { decorations } = option.value
+    return placeOf(decorations, id) === placeOf(movedTo(decorations, id, decorations.length), id)
+  }
+  /** Nothing is changed where it stands there already. */
   function moveTo(id: string, at: number): void {
+    const { decorations } = option.value
+    if (placeOf(movedTo(decorations, id, at), id) === placeOf(decorations, id)) return
     editOption('what is placed first', (each) => {
       each.decorations = [...movedTo(each.decorations, id, at)]
     })
@@ -33,6 +40,7 @@ export function useRearranging() {
   return {
     isFull,
     placeOf: (id: string): number => placeOf(option.value.decorations, id),
+    isLast,
     moveTo,
     /** One place earlier (-1) or later (1). */
     move: (id: string, by: number): void => moveTo(id, Math.max(0, placeOf(option.value.decorations, id) + by)),

@@ -17,10 +17,9 @@ const studio = useStudio()
 const { choose } = useChosenDecoration(() => chosenOption(studio.commission!))
 const found = computed(() => (studio.plan?.cautions ?? []).filter(({ severity }) => severity !== 'note'))
 
+/** What the decoration is called that it is about; nothing where it is about the whole cake. */
 const nameOf = ({ decoration }: Caution): string =>
-  decoration === undefined
-    ? ''
-    : (chosenOption(studio.commission!).decorations.find(({ id }) => id === decoration)?.name ?? '')
+  studio.plan?.decorations.find(({ id }) => id === decoration)?.name ?? ''
 const leafName = ({ leaf }: Caution): string => LEAF_TABS.find((tab) => tab.leaf === leaf)!.name
 
 /** Turns to the leaf, with the decoration open that it is about. */
