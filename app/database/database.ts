@@ -8,6 +8,7 @@ import { from6 } from '#core/format/upgrade7'
 import { from7 } from '#core/format/upgrade8'
 import { from8 } from '#core/format/upgrade9'
 import { from9 } from '#core/format/upgrade10'
+import { from10 } from '#core/format/upgrade11'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 /**
@@ -132,5 +133,8 @@ export class StudioDatabase extends Dexie {
     this.version(10)
       .stores({})
       .upgrade((transaction) => bringUp(transaction, from9))
+    this.version(11)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, from10))
   }
 }

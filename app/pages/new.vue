@@ -12,20 +12,23 @@ import {
   type Option,
   type StartingPoint,
 } from '#core/commission'
-import { isSameShape, paperOf } from '#core/material'
-import { momentText } from '#core/quantity'
-import { paperName } from '#core/supply'
+import { isUsualSize } from '#core/material'
+import { momentText, type Currency } from '#core/quantity'
+import { inCurrency, paperName } from '#core/supply'
 import type { TechniqueId } from '#core/technique'
-import { setOnHand, STARTING_WORKSHOP, type Workshop } from '#core/workshop'
+import { setOnHand, sheetItem, type Workshop } from '#core/workshop'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import { eventProblem } from '~/components/brief/eventHour'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
+import CurrencyChoice from '~/components/supply/CurrencyChoice.vue'
 import SheetsAtHome from '~/components/start/SheetsAtHome.vue'
 import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import PillButton from '~/components/ui/PillButton.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { usePreferences } from '~/stores/preferences'
+import { startingWorkshop } from '~/stores/startingWorkshop'
 import { useStudio } from '~/stores/studio'
 
 /** A new commission: three questions, each of which can wait, then what goes on the cake. */
@@ -50,17 +53,15 @@ const bare = computed(() => {
 })
 const atHome = ref<Readonly<Record<string, number>>>({})
 
+const workshop = computed(() => studio.workshop ?? startingWorkshop(usePreferences().studio, studio.now))
+const currency = ref<Currency>(workshop.value.prices.currency)
 const papers = computed(() =>
-  (studio.workshop ?? STARTING_WORKSHOP).papers
+  workshop.value.papers
     .filter(({ inUse }) => inUse)
     .map(({ paper, shape }) => ({ paper, shape, name: paperName(paper, shape) })),
 )
 /** The sizes that papers are usually had in come first: wafer in A4, film in discs. */
-const usual = computed(() =>
-  papers.value.filter(
-    ({ paper, shape }) => paperOf(paper).kind === 'film' || isSameShape(shape, paperOf(paper).shapes[0]!),
-  ),
-)
+const usual = computed(() => papers.value.filter(({ paper, shape }) => isUsualSize(paper, shape)))
 const others = computed(() => papers.value.filter((each) => !usual.value.includes(each)))
 const tellAtHome = (called: string, sheets: number): void => {
   atHome.value = { ...atHome.value, [called]: sheets }
@@ -82,9 +83,10 @@ function commissionWith(change: (option: Option) => void): Commission {
   return { ...made, brief: name.value.trim() ? { ...brief, name: name.value.trim() } : brief, options: [option] }
 }
 
-function stocked(workshop: Workshop): void {
+function stocked(draft: Workshop): void {
+  draft.prices = inCurrency(draft.prices, currency.value)
   for (const { paper, shape, name: called } of papers.value)
-    if (atHome.value[called]) setOnHand(workshop, paper, shape, atHome.value[called])
+    if (atHome.value[called]) setOnHand(draft, sheetItem(paper, shape), atHome.value[called])
 }
 
 async function begin(change: (option: Option) => void, leaf: string): Promise<void> {
@@ -179,6 +181,7 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
           }}</DisclosureButton>
           <DisclosurePanel><SheetsAtHome :papers="others" :counts="atHome" @change="tellAtHome" /></DisclosurePanel>
         </Disclosure>
+        <CurrencyChoice v-model="currency" class="mt-3" />
       </section>
     </div>
     <div class="mb-3 flex flex-wrap items-center justify-between gap-3">

@@ -4,6 +4,7 @@ import { chosenOption, choosing } from '#core/commission'
 import { proposal, type Views } from '#core/deliver'
 import { FRONT_DOWN_DEG } from '#core/draw'
 import { cakeRoom, sceneOf } from '#core/plan'
+import { printWorkingValue } from '#core/quantity'
 import { useOptionPlans, type PlannedOption } from '~/components/options/useOptionPlans'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import PaperView from '~/components/papers/PaperView.vue'
@@ -66,7 +67,7 @@ watch(
 
 /** What an option would cost, as its quote says. */
 const priceOf = ({ option: { id }, plan: planned }: PlannedOption): string =>
-  boughtFor(planned, choosing(commission.value, id)).quote.price.value.toFixed(2)
+  printWorkingValue(boughtFor(planned, choosing(commission.value, id)).quote.price, preferences.units)
 const offered = computed(() =>
   planned.value.map((each) => ({ ...each, price: withPrice.value ? priceOf(each) : null })),
 )

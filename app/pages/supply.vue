@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
+import { listCost } from '#core/supply'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import EquipmentSection from '~/components/supply/EquipmentSection.vue'
 import QuoteSection from '~/components/supply/QuoteSection.vue'
 import ShoppingSection from '~/components/supply/ShoppingSection.vue'
 import StockSection from '~/components/supply/StockSection.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import FigureLink from '~/components/working/FigureLink.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
-const { plan } = usePlanned()
+const { plan, workshop } = usePlanned()
 const { shopping, shoppingSheet } = useHandover()
 const toBuy = computed(() => shopping.value.filter(({ packs }) => packs.value > 0))
-const cost = computed(() => toBuy.value.reduce((sum, { price, packs }) => sum + (price ?? 0) * packs.value, 0))
+const cost = computed(() => listCost(shopping.value, workshop.value.prices.currency))
 const TABS = ['To buy', 'Stock'] as const
 </script>
 
@@ -27,8 +29,8 @@ const TABS = ['To buy', 'Stock'] as const
   <div v-else>
     <div class="mb-3 flex flex-wrap items-start justify-between gap-4">
       <LeafHeading class="mb-0!" :title="toBuy.length === 0 ? 'All on the shelf' : `${toBuy.length} things to buy`"
-        >In whole packs, net of stock and of what other commissions keep<template v-if="cost > 0"
-          >; about {{ cost.toFixed(2) }} for what has a price</template
+        >In whole packs, net of stock and of what other commissions keep<template v-if="toBuy.length > 0"
+          >; about <FigureLink :working="cost" /> in all</template
         >.</LeafHeading
       >
       <PaperTools :papers="[shoppingSheet]" ending="shopping" title="Shopping list" />

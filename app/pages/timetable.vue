@@ -3,7 +3,6 @@ import { CalendarDays, Printer } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { clockText, dateText, percent, printDuration } from '#core/quantity'
 import { paceSchema, type Pace, type Slot } from '#core/schedule'
-import { pricesSchema, type Prices } from '#core/supply'
 import { standingWords } from '~/components/make/standingWords'
 import { agendaOf } from '~/components/timetable/axis'
 import HoursEditor from '~/components/timetable/HoursEditor.vue'
@@ -27,7 +26,6 @@ const timetable = computed(() => (plan.value.timetable.ok ? plan.value.timetable
 const startBy = computed(() => plan.value.tally.find(({ id }) => id === 'startBy')?.working ?? null)
 const standing = computed(() => (timetable.value ? standingWords(timetable.value) : null))
 const agenda = computed(() => (timetable.value ? agendaOf(timetable.value.slots) : []))
-const prices = Object.keys(pricesSchema.shape) as (keyof Prices)[]
 const paces = Object.keys(paceSchema.shape) as (keyof Pace)[]
 const stopping = computed(() => [...cautions.value, ...dryCautions.value.filter(({ severity }) => severity === 'stop')])
 
@@ -152,11 +150,10 @@ async function saveCalendar(): Promise<void> {
         <HoursEditor />
         <BusySection />
         <details>
-          <summary class="font-display text-[1.05rem] font-semibold">Your pace and prices</summary>
+          <summary class="font-display text-[1.05rem] font-semibold">Your pace</summary>
           <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>
           <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
             <WorkshopField v-for="key in paces" :key="key" group="pace" :name="key" edits="pace" />
-            <WorkshopField v-for="key in prices" :key="key" group="prices" :name="key" edits="prices" />
           </div>
         </details>
       </aside>

@@ -1,9 +1,9 @@
-import { STARTING_WORKSHOP, type Workshop } from '#core/workshop'
+import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
 import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { demoCommission, demoWorkshop, lanternRow } from '#core/demo'
+import { demoCommission, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
 import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
@@ -26,6 +26,7 @@ import { planner } from './planning'
 import { afterPress } from './underTheFinger'
 import type { Tried } from '~/workers/plan'
 import { usePreferences, type StudioName } from './preferences'
+import { startingWorkshop } from './startingWorkshop'
 
 /** What an edit may change. */
 export type Studio = { commission: Commission; workshop: Workshop }
@@ -55,7 +56,7 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
-  const startingWorkshop = (): Workshop => (preferences.studio === 'demo' ? demoWorkshop(now.value) : STARTING_WORKSHOP)
+  const beginning = (): Workshop => startingWorkshop(preferences.studio, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
   const plan = shallowRef<Plan | null>(null)
@@ -165,7 +166,7 @@ export const useStudio = defineStore('studio', () => {
 
   async function open(id: string): Promise<boolean> {
     await saving
-    const opened = await openCommission(database(), id, startingWorkshop())
+    const opened = await openCommission(database(), id, beginning())
     if (!opened) return false
     ;({ revision, workshopRevision } = opened)
     edits.value = opened.edits
@@ -253,7 +254,7 @@ export const useStudio = defineStore('studio', () => {
    * Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back.
    */
   async function take(file: CommissionFile, withWorkshop: boolean): Promise<void> {
-    if (!(await openCommission(database(), file.commission.id, startingWorkshop())))
+    if (!(await openCommission(database(), file.commission.id, beginning())))
       await addCommission(database(), file.commission, Date.now())
     await open(file.commission.id)
     edit('open file', (studio) => {
@@ -263,13 +264,13 @@ export const useStudio = defineStore('studio', () => {
     await saving
   }
 
-  /** The plan of a commission with this workshop, beside the one that is shown. */
   /** What would come of a change, without making it. */
   const attempt = (change: (draft: { commission: Commission; workshop: Workshop }) => void): Promise<Tried> =>
     tried({
       ...question(),
       ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change),
     })
+  /** The plan of a commission with this workshop, beside the one that is shown. */
   const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
 
   const refreshList = async (): Promise<void> => {
@@ -306,7 +307,7 @@ export const useStudio = defineStore('studio', () => {
 
   /** A commission as the studio keeps it, without opening it. */
   const peek = async (id: string): Promise<Commission | null> =>
-    (await openCommission(database(), id, startingWorkshop()))?.commission ?? null
+    (await openCommission(database(), id, beginning()))?.commission ?? null
 
   async function remove(id: string): Promise<void> {
     await removeCommission(database(), id)

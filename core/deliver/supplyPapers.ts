@@ -23,14 +23,14 @@ export function shoppingPaper({ commission, units }: About, lines: readonly Shop
                 ['packs', 'what', 'needed', 'on hand', 'about'],
                 wanted
                   .filter(({ need }) => need.shelf === shelf)
-                  .map(({ need, packs, onHand, reserved, price }) => [
+                  .map(({ need, packs, onHand, reserved, cost }) => [
                     String(packs.value),
                     need.name,
                     shown(need.kind, need.amount.value),
                     reserved > 0
                       ? `${shown(need.kind, onHand)}, ${shown(need.kind, reserved)} kept`
                       : shown(need.kind, onHand),
-                    price === null ? '' : (price * packs.value).toFixed(2),
+                    printWorkingValue(cost, units),
                   ]),
                 [0, 4],
                 true,
@@ -51,7 +51,8 @@ function cakeWords(stack: readonly StandingTier[]): string {
 /** What the client is asked to pay; hours and margins stay with the studio. */
 export function quotePaper({ plan, commission, units }: About, { price, lines }: Quote): Paper {
   const total = lines.reduce((sum, { cost }) => sum + cost.value, 0)
-  const share = (cost: number): string => (total > 0 ? ((price.value * cost) / total).toFixed(2) : '')
+  const share = (cost: number): string =>
+    total > 0 ? printWorkingValue({ ...price, value: (price.value * cost) / total }, units) : ''
   return {
     id: 'quote',
     title: 'Quote',
@@ -69,11 +70,11 @@ export function quotePaper({ plan, commission, units }: About, { price, lines }:
         ['what', 'price'],
         [
           ...lines.filter(({ cost }) => cost.value > 0).map(({ name, cost }) => [name, share(cost.value)]),
-          ['Together', price.value.toFixed(2)],
+          ['Together', printWorkingValue(price, units)],
         ],
         [1],
       ),
-      { kind: 'note', text: 'Prices in the studio’s own money. Cake, fillings and hire of stands as agreed.' },
+      { kind: 'note', text: 'Cake, fillings and hire of stands as agreed.' },
       { kind: 'signature', lines: ['For the studio', 'Agreed'] },
     ],
   }

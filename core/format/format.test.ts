@@ -51,7 +51,7 @@ describe('a commission file', () => {
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
     ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
     ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 11 })), 'newer', 'version 10'],
+    ['a later version', changed((content) => Object.assign(content, { version: 12 })), 'newer', 'version 11'],
     [
       'a missing brief',
       changed((content) => {
@@ -258,6 +258,11 @@ describe('a commission file', () => {
     for (const { cake } of content.commission.options) for (const tier of cake.tiers) delete tier.stands
     expect(JSON.stringify(content)).not.toContain('"stands"')
     expect(valueOf(readCommissionFile(JSON.stringify({ ...content, version: 9 }))).commission).toEqual(file.commission)
+  })
+  it('of version 10 is brought up: prices were guessed in euro', () => {
+    const content = JSON.parse(text) as { workshop: { prices: Record<string, unknown> } }
+    delete content.workshop.prices.currency
+    expect(valueOf(readCommissionFile(JSON.stringify({ ...content, version: 10 }))).workshop).toEqual(file.workshop)
   })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const {

@@ -9,6 +9,7 @@ import { workshopFrom5 } from './upgrade6Workshop'
 import { from6 } from './upgrade7'
 import { from7 } from './upgrade8'
 import { from9 } from './upgrade10'
+import { from10 } from './upgrade11'
 import { from8 } from './upgrade9'
 import { isRecord, recordsOf, recordIn, SHAPES, type Loose } from './looseRecords'
 
@@ -209,14 +210,16 @@ function withPartsFrom5(commission: Commission, workshop: Workshop): Commission 
   }
 }
 
+const since6 = (value: unknown): unknown => from10(from9(from8(from7(from6(value)))))
+
 /** Both together, when they hold; else as they are, for the schema to say what is wrong. */
 export function bothFrom5(
   commission: unknown,
   workshop: unknown,
 ): { readonly commission: unknown; readonly workshop: unknown } {
   const next = {
-    commission: from9(from8(from7(from6(commissionFrom5(commission))))),
-    workshop: from9(from8(from7(from6(workshopFrom5(workshop))))),
+    commission: since6(commissionFrom5(commission)),
+    workshop: since6(workshopFrom5(workshop)),
   }
   const [wanted, own] = [commissionSchema.safeParse(next.commission), workshopSchema.safeParse(next.workshop)]
   if (!wanted.success || !own.success) return next

@@ -24,6 +24,8 @@ export type Covering = {
   readonly rolled?: true
   /** Crumb coat under it, mm; 0 where it needs none. */
   readonly crumbCoatMm: number
+  /** What a crumb coat is spread from where that is not the covering itself. */
+  readonly crumbCoatOf?: 'freshButtercream'
   /** Minutes after covering until paper may go on. */
   readonly readyMin: number
   /** What to wait for, in words. */
@@ -52,6 +54,7 @@ export const COVERINGS = [
     wasteShare: 0.3,
     rolled: true,
     crumbCoatMm: 2,
+    crumbCoatOf: 'freshButtercream',
     readyMin: 120,
     readyWhen: 'its skin is dry to the touch',
     keepsMin: 3 * DAY_MIN,
@@ -143,6 +146,7 @@ export const COVERINGS = [
     wasteShare: 0.3,
     rolled: true,
     crumbCoatMm: 2,
+    crumbCoatOf: 'freshButtercream',
     readyMin: 60,
     readyWhen: 'it has firmed up',
     keepsMin: 3 * DAY_MIN,

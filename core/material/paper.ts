@@ -1,5 +1,5 @@
 /** Edible papers to cut from. Film is soaked to be worked and dries like glass; wafer would dissolve. */
-import { disc, rect, type StockShape } from './stockShape'
+import { disc, isSameShape, rect, type StockShape } from './stockShape'
 
 export type Paper = {
   readonly id: string
@@ -72,3 +72,7 @@ export function paperOf(id: PaperId): Paper {
   if (!paper) throw new Error(`Expected a paper of ${paperIds.join(', ')}, got ${id}.`)
   return paper
 }
+
+/** Whether a paper is usually had in a size: wafer in its first, film in any disc. */
+export const isUsualSize = (paper: PaperId, shape: StockShape): boolean =>
+  paperOf(paper).kind === 'film' || isSameShape(shape, paperOf(paper).shapes[0]!)

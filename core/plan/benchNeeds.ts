@@ -1,12 +1,8 @@
 /** What decorations use up at the bench and on the cake: oil, sugar, kitchen paper, what fixes them. */
 import type { PlannedDecoration } from '../decoration'
 import { benchSupplyOf, glueOf } from '../material'
-import { derive, type Working } from '../quantity'
-import type { Need } from '../supply'
-
-/** Usual packs, g. */
-const COVERING_PACK = 1000
-const GLUE_PACK = 200
+import { derive, type Currency, type Working } from '../quantity'
+import { inPacksOf, inUsualPacks, type Need } from '../supply'
 
 /** A name as it is found in stock. */
 export const keyOf = (name: string): string =>
@@ -26,6 +22,7 @@ export const whole = (working: Working): Working =>
 /** Things used up, and glue that is bought; water and the covering itself never are. */
 export function benchNeeds(
   decorations: readonly Pick<PlannedDecoration, 'name' | 'used' | 'gluings'>[],
+  currency: Currency,
 ): readonly Need[] {
   const used = decorations
     .flatMap((each) => each.used)
@@ -38,8 +35,7 @@ export function benchNeeds(
         shelf,
         kind,
         amount: kind === 'count' ? whole(amount) : amount,
-        usualPack: pack,
-        eachPrice: null,
+        ...inPacksOf(pack, currency),
       }
     })
   const glues = decorations
@@ -54,8 +50,7 @@ export function benchNeeds(
       shelf: glue === 'buttercream' ? 'covering' : 'liquid',
       kind: 'mass',
       amount: grams,
-      usualPack: glue === 'buttercream' ? COVERING_PACK : GLUE_PACK,
-      eachPrice: null,
+      ...inUsualPacks(glue === 'buttercream' ? 'covering' : 'glue', currency),
     }))
   return [...glues, ...used]
 }

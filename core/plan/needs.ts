@@ -1,31 +1,24 @@
 /** Everything that is bought for a job, from the plan of it. */
+import { coveringOf } from '../material'
 import { found } from '../quantity'
 import { chosenOption, type Commission } from '../commission'
 import { benchNeeds, keyOf, whole } from './benchNeeds'
-import { colourNeeds, merged, paperItem, paperName, type Need, type Prices } from '../supply'
+import {
+  colourNeeds,
+  inUsualPacks,
+  merged,
+  paperItem,
+  paperName,
+  pricedEach,
+  type Need,
+  type PackName,
+  type Prices,
+} from '../supply'
 import type { Plan } from './plan'
 
-/** Usual packs: guesses to replace under Supply. */
-const PACKS = {
-  disc: 10,
-  sheet: 25,
-  dye: 20,
-  carrier: 250,
-  dust: 5,
-  paint: 15,
-  mixture: 250,
-  wire: 50,
-  tape: 27_000,
-  holder: 12,
-  covering: 1000,
-  support: 12,
-  accent: 100,
-  leaf: 25,
-  single: 1,
-  pick: 50,
-  card: 10,
-  desiccant: 20,
-} as const
+const DISCS_IN_A_PACK = 10
+const SHEETS_IN_A_PACK = 25
+const DYE_BOTTLE_ML = 20
 
 /**
  * What a job takes, item by item, each once.
@@ -33,14 +26,16 @@ const PACKS = {
  */
 export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxes: number): readonly Need[] {
   const { cake } = chosenOption(commission)
+  const inPacks = (pack: PackName) => inUsualPacks(pack, prices.currency)
   const sheets = plan.sheets.map(({ paper, shape, needed }): Need => ({
     item: paperItem(paper, shape),
     name: paperName(paper, shape),
     shelf: 'paper',
     kind: 'count',
     amount: needed,
-    usualPack: shape.kind === 'disc' ? PACKS.disc : PACKS.sheet,
-    eachPrice: shape.kind === 'disc' ? prices.discEach : prices.sheetEach,
+    ...(shape.kind === 'disc'
+      ? pricedEach(prices, 'discEach', DISCS_IN_A_PACK, 'count')
+      : pricedEach(prices, 'sheetEach', SHEETS_IN_A_PACK, 'count')),
   }))
   const dyes = plan.dyeUses.map(({ dye, ml }): Need => ({
     item: `dye ${dye}`,
@@ -48,8 +43,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     shelf: 'colour',
     kind: 'volume',
     amount: ml,
-    usualPack: PACKS.dye,
-    eachPrice: prices.colourMl,
+    ...pricedEach(prices, 'colourMl', DYE_BOTTLE_ML, 'volume'),
   }))
   const liquids = [
     ...colourNeeds(
@@ -64,9 +58,8 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       name,
       kind: amount.kind === 'mass' ? 'mass' : 'volume',
       amount,
-      eachPrice: null,
       shelf: amount.kind === 'mass' || name.includes('paint') || name.includes('dust') ? 'colour' : 'liquid',
-      usualPack: amount.kind === 'mass' ? PACKS.dust : name.includes('paint') ? PACKS.paint : PACKS.carrier,
+      ...inPacks(amount.kind === 'mass' ? 'dust' : name.includes('paint') ? 'paint' : 'carrier'),
     }))
   const wires = plan.wires.gauges.map(({ gauge, stock }): Need => ({
     item: `wire ${gauge}`,
@@ -74,8 +67,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     shelf: 'wire',
     kind: 'count',
     amount: stock,
-    usualPack: PACKS.wire,
-    eachPrice: null,
+    ...inPacks('wire'),
   }))
   const tape = plan.wires.tape.map((length): Need => ({
     item: `tape ${keyOf(length.label)}`,
@@ -83,8 +75,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     shelf: 'wire',
     kind: 'length',
     amount: length,
-    usualPack: PACKS.tape,
-    eachPrice: null,
+    ...inPacks('tape'),
   }))
   const holders = plan.wires.holders
     ? [
@@ -94,8 +85,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
           shelf: 'wire',
           kind: 'count',
           amount: plan.wires.holders,
-          usualPack: PACKS.holder,
-          eachPrice: null,
+          ...inPacks('holder'),
         } satisfies Need,
       ]
     : []
@@ -108,23 +98,24 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       shelf: 'wire',
       kind: 'count',
       amount: count,
-      usualPack: /cards/.test(name) ? PACKS.card : /dummy|separator/.test(name) ? PACKS.single : PACKS.pick,
-      eachPrice: null,
+      ...inPacks(/cards/.test(name) ? 'card' : /dummy|separator/.test(name) ? 'dummy' : 'pick'),
     }))
-  const coverings = [
-    ...plan.cake.coverings.map(({ name, total }) => ({ name, total })),
-    ...plan.cake.tiers.flatMap(({ covering }) =>
-      covering?.crumbCoat ? [{ name: 'Crumb coat', total: covering.crumbCoat }] : [],
-    ),
-  ].map(({ name, total }): Need => ({
-    item: `covering ${keyOf(name)}`,
-    name: name.toLowerCase(),
-    shelf: 'covering',
-    kind: 'mass',
-    amount: total,
-    usualPack: PACKS.covering,
-    eachPrice: null,
-  }))
+  const crumbCoats = cake.tiers.flatMap(({ covering }, at) => {
+    const coat = plan.cake.tiers[at]?.covering?.crumbCoat
+    const bowl = coveringOf(coveringOf(covering).crumbCoatOf ?? covering)
+    return coat ? [{ name: bowl.name, total: { ...coat, label: `crumb coat, tier ${at + 1}` } }] : []
+  })
+  // A crumb coat is spread from the same bowl as a coat of what it is made of.
+  const coverings = [...plan.cake.coverings.map(({ name, total }) => ({ name, total })), ...crumbCoats].map(
+    ({ name, total }): Need => ({
+      item: `covering ${keyOf(name)}`,
+      name: name.toLowerCase(),
+      shelf: 'covering',
+      kind: 'mass',
+      amount: total,
+      ...inPacks('covering'),
+    }),
+  )
   const supports = plan.cake.tiers.flatMap(({ supports: own }, at) =>
     own.map(({ count }): Need => ({
       item: 'support',
@@ -132,8 +123,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       shelf: 'equipment',
       kind: 'count',
       amount: { ...count, label: `in tier ${at + 1}` },
-      usualPack: PACKS.support,
-      eachPrice: null,
+      ...inPacks('support'),
     })),
   )
   const middle = plan.cake.middleDowel
@@ -144,8 +134,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
           shelf: 'equipment',
           kind: 'count',
           amount: found('middle dowel', 1, 'count', 'for a tall stack'),
-          usualPack: PACKS.single,
-          eachPrice: null,
+          ...inPacks('middleDowel'),
         } satisfies Need,
       ]
     : []
@@ -157,8 +146,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       shelf: 'accent',
       kind: 'count',
       amount: whole(count),
-      usualPack: accent === 'topper' ? PACKS.single : accent === 'leafFlake' ? PACKS.leaf : PACKS.accent,
-      eachPrice: null,
+      ...inPacks(accent === 'topper' ? 'topper' : accent === 'leafFlake' ? 'leaf' : 'accent'),
     }))
   const equipment: readonly Need[] = [
     {
@@ -167,8 +155,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
       shelf: 'equipment',
       kind: 'count',
       amount: found('board', 1, 'count', 'the cake stands on it'),
-      usualPack: PACKS.single,
-      eachPrice: null,
+      ...inPacks('board'),
     },
     ...(boxes > 0
       ? [
@@ -178,8 +165,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
             shelf: 'equipment',
             kind: 'count',
             amount: found('boxes', boxes, 'count', 'a bag in each box that Deliver packs'),
-            usualPack: PACKS.desiccant,
-            eachPrice: null,
+            ...inPacks('desiccant'),
           } satisfies Need,
         ]
       : []),
@@ -188,7 +174,7 @@ export function needsOf(plan: Plan, commission: Commission, prices: Prices, boxe
     ...sheets,
     ...dyes,
     ...liquids,
-    ...benchNeeds(plan.decorations),
+    ...benchNeeds(plan.decorations, prices.currency),
     ...wires,
     ...tape,
     ...holders,

@@ -1,7 +1,15 @@
 /** What a job costs, decoration by decoration, and the price that comes of it. */
 import { outlineAreaMm2 } from '../geometry'
-import { derive, found, starting, sumOf, typed, type Working } from '../quantity'
-import { pricesSchema, pricingSchema, STARTING_PRICING, type Prices, type Pricing, type ShoppingLine } from '../supply'
+import { derive, found, setting, sumOf, type Working } from '../quantity'
+import {
+  priceOf,
+  pricingSchema,
+  STARTING_PRICING,
+  type PriceName,
+  type Prices,
+  type Pricing,
+  type ShoppingLine,
+} from '../supply'
 import type { Plan } from './plan'
 
 /** One line of a quote: what it is, and paper, colour and hands in it. */
@@ -17,8 +25,6 @@ type OneMore = { readonly decoration: string; readonly called: string; readonly 
 
 export type Quote = {
   readonly lines: readonly QuoteLine[]
-  /** Things that have no price yet, so that the quote is too low. */
-  readonly unpriced: readonly string[]
   readonly bare: Working
   readonly overhead: Working
   readonly price: Working
@@ -89,8 +95,7 @@ type LineParts = Partial<Shared> & { readonly drops?: number; readonly minutes: 
  * steps. The lines add up to what the tally says, and what else is bought and has a price.
  */
 export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: Prices, pricing: Pricing): Quote {
-  const price = (key: keyof Prices): Working =>
-    typed(pricesSchema.shape[key].meta()!.label as string, prices[key], 'money', 'Timetable')
+  const price = (name: PriceName): Working => priceOf(prices, name)
   const isMade = plan.decorations.filter(({ elements }) => elements.length > 0)
   const dyeMl = plan.dyeUses.reduce((sum, { ml }) => sum + ml.value, 0)
   const allDrops = isMade.reduce((sum, { id }) => sum + dropsFor(plan, id), 0)
@@ -147,8 +152,7 @@ export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: P
     ...(restDiscs > 1e-6 && { discs: restDiscs }),
     ...(restSheets > 1e-6 && { sheets: restSheets }),
   })
-  const bought = shopping.filter(({ need }) => need.eachPrice === null)
-  const materials = materialsOf(bought, shopping)
+  const materials = materialsOf(shopping.filter(({ need }) => need.pricedBy === 'pack'))
   const lines = [...own, rest, { id: 'materials', name: 'Wire, coverings and the like', cost: materials, handsMin: 0 }]
   const bare = sumOf(
     'bare cost',
@@ -168,7 +172,6 @@ export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: P
     lines,
     bare,
     overhead,
-    unpriced: bought.filter(({ price: pack }) => pack === null).map(({ need }) => need.name),
     price: derive(
       'price',
       'money',
@@ -188,34 +191,33 @@ export function quoteOf(plan: Plan, shopping: readonly ShoppingLine[], prices: P
   }
 }
 
-const pricingWorking = (pricing: Pricing, key: keyof Pricing): Working => {
-  const label = pricingSchema.shape[key].meta()!.label as string
-  return pricing[key] === STARTING_PRICING[key]
-    ? starting(label, pricing[key], 'share', 'guess')
-    : typed(label, pricing[key], 'share', 'Supply')
-}
-
-/** What is used of what is bought in packs and has a price. */
-function materialsOf(bought: readonly ShoppingLine[], shopping: readonly ShoppingLine[]): Working {
-  const priced = bought.filter(({ price: pack }) => pack !== null)
-  return money(
-    'other materials',
-    'used, by the price of a pack',
-    priced.map((_, at) => `{use${at}}`).join(' + ') || '0',
-    Object.fromEntries(
-      priced.map(({ need, price: pack }, at) => [
-        `use${at}`,
-        found(need.name, (need.amount.value / packOf(need, shopping)) * pack!, 'money', 'its share of a pack'),
-      ]),
-    ),
-    (v) => Object.values(v).reduce((sum, each) => sum + each, 0),
+const pricingWorking = (pricing: Pricing, key: keyof Pricing): Working =>
+  setting(
+    pricingSchema.shape[key].meta()!.label as string,
+    pricing[key],
+    STARTING_PRICING[key],
+    'share',
+    'guess',
+    'Supply',
   )
-}
 
-const packOf = ({ item, usualPack }: ShoppingLine['need'], shopping: readonly ShoppingLine[]): number => {
-  const { packs } = shopping.find(({ need }) => need.item === item)!
-  return packs.source.from === 'derived' ? packs.source.inputs.pack!.value : usualPack
-}
+/** What is used of what is bought in packs: the job pays for its part of a pack. */
+const materialsOf = (bought: readonly ShoppingLine[]): Working =>
+  sumOf(
+    'other materials',
+    'money',
+    'used, by the price of a pack',
+    bought.map(({ need, pack, packPrice }) =>
+      derive(
+        need.name,
+        'money',
+        'its part of a pack',
+        '{amount} ÷ {pack} × {price}',
+        { amount: need.amount, pack: found('in a pack', pack, need.kind, 'as Supply has it'), price: packPrice },
+        (v) => (v.amount / v.pack) * v.price,
+      ),
+    ),
+  )
 
 /** One element more as the others are, spares too: its share of paper, colour and hands. */
 const oneMoreOf = ({ cost }: QuoteLine, count: Working): Working =>

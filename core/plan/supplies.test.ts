@@ -3,11 +3,19 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aCommission, planOf } from '../../tests/any/anyPlan'
 import { demoCommission, demoWorkshop } from '../demo'
-import { found } from '../quantity'
-import { shoppingList, STARTING_PRICES, STARTING_PRICING, type Need } from '../supply'
+import { CURRENCIES, found, type Currency } from '../quantity'
+import {
+  inCurrency,
+  pricedEach,
+  shoppingList,
+  STARTING_PRICES,
+  STARTING_PRICING,
+  startingPrices,
+  type Need,
+} from '../supply'
 import { techniqueOf } from '../technique'
 import { chosenOption } from '../commission'
-import { putOnShelf, STARTING_WORKSHOP, stockOf, type Workshop } from '../workshop'
+import { putOnShelf, setOnHand, STARTING_WORKSHOP, stockOf, type Workshop } from '../workshop'
 import { derivePlan, needsOf, quoteOf } from '.'
 
 const RUNS = { numRuns: 40 }
@@ -110,8 +118,7 @@ describe('shopping', () => {
       shelf: 'paper',
       kind: 'count',
       amount: found('sheets', 13, 'count', 'counted'),
-      usualPack: 25,
-      eachPrice: 0.5,
+      ...pricedEach(STARTING_PRICES, 'sheetEach', 25, 'count'),
     }
     expect(
       shoppingList(
@@ -119,10 +126,10 @@ describe('shopping', () => {
         () => ({ onHand: 10, pack: 25, packPrice: null }),
         new Map([['sheet thinWafer 210x297', 4]]),
       )[0],
-    ).toMatchObject({ packs: { value: 1 }, reserved: 4, price: 12.5 })
+    ).toMatchObject({ packs: { value: 1 }, reserved: 4, packPrice: { value: 12.5 }, cost: { value: 12.5 } })
     expect(shoppingList([need], () => ({ onHand: 13, pack: 25, packPrice: 9 }))[0]).toMatchObject({
       packs: { value: 0 },
-      price: 9,
+      packPrice: { value: 9, source: { from: 'typed' } },
     })
   })
   it('counts as the plan does: every sheet, disc and dye of the demo', () => {
@@ -164,6 +171,45 @@ describe('shopping', () => {
       for (const need of needs) putOnShelf(draft, need, -1e6)
     })
     for (const { item } of needs) expect(stockOf(empty, item)!.onHand).toBe(0)
+    const counted = produce(after, (draft) => {
+      for (const need of needs) setOnHand(draft, need, 3)
+    })
+    for (const { item } of needs) expect(stockOf(counted, item)!.onHand).toBe(3)
+  })
+})
+
+describe('prices', () => {
+  const listIn = (currency: Currency) =>
+    shoppingList(needsOf(plan, demoCommission(now), startingPrices(currency), 2), () => null)
+  it('are known for everything that is bought, in the currency of the studio', () =>
+    fc.assert(
+      fc.property(aCommission, fc.constantFrom(...CURRENCIES), (commission, currency) => {
+        const { plan: made } = planOf(commission)
+        for (const { need, packPrice, cost } of shoppingList(
+          needsOf(made, commission, startingPrices(currency), 2),
+          () => null,
+        )) {
+          expect([need.name, packPrice.value > 0, packPrice.currency]).toEqual([need.name, true, currency])
+          expect(cost.currency).toBe(currency)
+        }
+      }),
+      { numRuns: 20 },
+    ))
+  it('go by the pack that is bought: twice as much in a pack costs twice as much', () => {
+    const wire = listIn('EUR').find(({ need }) => need.shelf === 'wire')!.need
+    const priceOf = (pack: number): number =>
+      shoppingList([wire], () => ({ onHand: 0, pack, packPrice: null }))[0]!.packPrice.value
+    expect(priceOf(2 * wire.usualPack)).toBeCloseTo(2 * priceOf(wire.usualPack), 9)
+  })
+  it('stay as typed in another currency, and are its starting values where none was typed', () => {
+    const own = { ...STARTING_PRICES, hour: 31 }
+    expect(inCurrency(own, 'JPY')).toEqual({ ...startingPrices('JPY'), hour: 31 })
+    expect(inCurrency(inCurrency(own, 'GBP'), 'EUR')).toEqual(own)
+  })
+  it('buy a crumb coat with the covering it is made of', () => {
+    const items = listIn('EUR').map(({ need }) => need.item)
+    expect(items).not.toContain('covering crumb-coat')
+    expect(new Set(items).size).toBe(items.length)
   })
 })
 
@@ -178,13 +224,13 @@ describe('the quote', () => {
     fc.assert(
       fc.property(aCommission, (commission) => {
         const { plan: made } = planOf(commission)
-        const { bare } = quoteOf(
-          made,
-          shoppingList(needsOf(made, commission, STARTING_PRICES, 0), () => null),
-          STARTING_PRICES,
-          STARTING_PRICING,
-        )
-        expect(bare.value).toBeCloseTo(made.cost.value, 6)
+        const list = shoppingList(needsOf(made, commission, STARTING_PRICES, 0), () => null)
+        const { bare, lines } = quoteOf(made, list, STARTING_PRICES, STARTING_PRICING)
+        const materials = list
+          .filter(({ need }) => need.pricedBy === 'pack')
+          .reduce((sum, { need, pack, packPrice }) => sum + (need.amount.value / pack) * packPrice.value, 0)
+        expect(lines.find(({ id }) => id === 'materials')!.cost.value).toBeCloseTo(materials, 6)
+        expect(bare.value).toBeCloseTo(made.cost.value + materials, 6)
       }),
       { numRuns: 20 },
     ))
@@ -193,8 +239,7 @@ describe('the quote', () => {
       quote.bare.value * (1 + STARTING_PRICING.overhead),
       9,
     ))
-  it('says what has no price yet, and what one more of each costs', () => {
-    expect(quote.unpriced).toContain('wire, gauge 26')
+  it('says what one more of each costs', () => {
     for (const { decoration, cost } of quote.oneMore) {
       const { count } = plan.decorations.find(({ id }) => id === decoration)!
       const line = quote.lines.find(({ id }) => id === decoration)!

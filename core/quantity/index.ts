@@ -1,3 +1,12 @@
+export {
+  CURRENCIES,
+  currencyName,
+  currencyOfLocale,
+  currencySign,
+  guessIn,
+  printMoney,
+  type Currency,
+} from './currency'
 export { measureSentence, printNumber } from './measure'
 export {
   clockText,

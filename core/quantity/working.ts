@@ -1,3 +1,4 @@
+import { printMoney, type Currency } from './currency'
 import { dateClockText } from './moment'
 import { printNumber } from './measure'
 import { printQuantity, type QuantityKind, type UnitSystem } from './units'
@@ -28,6 +29,8 @@ export type Working = {
   readonly value: number
   readonly kind: WorkingKind
   readonly source: Source
+  /** What an amount of money is in; what is derived from one is in the same. */
+  readonly currency?: Currency
 }
 
 /** A figure the user typed on a leaf. */
@@ -84,7 +87,14 @@ export function derive<Inputs extends Readonly<Record<string, Working>>>(
   const values = Object.fromEntries(
     Object.entries(inputs).map(([name, working]) => [name, working.value]),
   ) as Values<Inputs>
-  return { label, value: compute(values), kind, source: { from: 'derived', rule, formula, inputs } }
+  const currency = kind === 'money' ? Object.values(inputs).find((input) => input.currency)?.currency : undefined
+  return {
+    label,
+    value: compute(values),
+    kind,
+    source: { from: 'derived', rule, formula, inputs },
+    ...(currency && { currency }),
+  }
 }
 
 /** Workings of one kind added up. */
@@ -105,7 +115,10 @@ export function sumOf(label: string, kind: WorkingKind, rule: string, parts: rea
 const SECONDS_BELOW_MIN = 2
 
 /** The value of a working for reading, with its unit. */
-export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind'>, system: UnitSystem): string {
+export function printWorkingValue(
+  { value, kind, currency }: Pick<Working, 'value' | 'kind' | 'currency'>,
+  system: UnitSystem,
+): string {
   switch (kind) {
     case 'moment':
       return dateClockText(value)
@@ -118,6 +131,8 @@ export function printWorkingValue({ value, kind }: Pick<Working, 'value' | 'kind
       return value > 0 && value < SECONDS_BELOW_MIN && value % 1 !== 0
         ? `${printNumber(value * 60, value < 0.2 ? 1 : 0)} s`
         : printQuantity(value, kind, system)
+    case 'money':
+      return currency ? printMoney(value, currency) : printQuantity(value, kind, system)
     case 'drops':
       return `${printNumber(value, 1)} drops`
     default:

@@ -14,7 +14,7 @@ const hands = (minutes: number) => found('hands-on', minutes, 'duration', 'count
 
 describe('what a job costs', () => {
   it('is film, paper, colour and hands, worked by hand', () => {
-    const prices: Prices = { discEach: 0.5, sheetEach: 0.4, colourMl: 2, hour: 20 }
+    const prices: Prices = { currency: 'EUR', discEach: 0.5, sheetEach: 0.4, colourMl: 2, hour: 20 }
     const cost = costOf([...discs(160, 160, 280), ...sheets(5)], colour(6), hands(90), prices)
     expect(cost.value).toBeCloseTo(3 * 0.5 + 5 * 0.4 + 6 * 2 + 1.5 * 20, 9)
   })
@@ -51,7 +51,7 @@ describe('what a job costs', () => {
 
   it('shows its working down to the prices', () => {
     const cost = costOf([...discs(160), ...sheets(2)], colour(3), hands(60), STARTING_PRICES)
-    expect(workingSentence(cost, 'metric')).toMatch(/^cost \d+\.\d\d = /)
+    expect(workingSentence(cost, 'metric')).toMatch(/^cost €\d+\.\d\d = /)
     expect(workingsBelow(cost).map(({ label }) => label)).toEqual(
       expect.arrayContaining(['An hour of your work', 'A disc of film']),
     )

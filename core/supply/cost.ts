@@ -1,25 +1,10 @@
-import { z } from 'zod'
-import { derive, sumOf, typed, type Working } from '../quantity'
+import { derive, sumOf, type Working } from '../quantity'
 import type { StockShape } from '../material'
+import { priceOf, type Prices } from './prices'
 import type { SheetNeed } from './shopping'
-
-/** What things cost this studio, in its own money. */
-export const pricesSchema = z.strictObject({
-  discEach: z.number().min(0).max(1000).meta({ label: 'A disc of film', kind: 'money' }),
-  sheetEach: z.number().min(0).max(1000).meta({ label: 'A sheet of paper', kind: 'money' }),
-  colourMl: z.number().min(0).max(1000).meta({ label: 'Colour, each ml', kind: 'money' }),
-  hour: z.number().min(0).max(1000).meta({ label: 'An hour of your work', kind: 'money' }),
-})
-
-export type Prices = z.infer<typeof pricesSchema>
-
-/** Guesses to replace. */
-export const STARTING_PRICES: Prices = { discEach: 0.6, sheetEach: 0.5, colourMl: 0.5, hour: 25 }
 
 /** Paper, colour and hands of a job. @param colour dye that goes into baths and dishes */
 export function costOf(sheets: readonly SheetNeed[], colour: Working, handsOn: Working, prices: Prices): Working {
-  const price = (key: keyof Prices): Working =>
-    typed(pricesSchema.shape[key].meta()!.label as string, prices[key], 'money', 'Timetable')
   const of = (kind: StockShape['kind'], label: string): Working =>
     sumOf(
       label,
@@ -35,13 +20,13 @@ export function costOf(sheets: readonly SheetNeed[], colour: Working, handsOn: W
     'paper, colour and hands',
     `${hasDiscs ? '{discs} × {discEach} + ' : ''}{sheets} × {sheetEach} + {colour} × {colourMl} + {hands} in hours × {hour}`,
     {
-      ...(hasDiscs && { discs, discEach: price('discEach') }),
+      ...(hasDiscs && { discs, discEach: priceOf(prices, 'discEach') }),
       sheets: rects,
-      sheetEach: price('sheetEach'),
+      sheetEach: priceOf(prices, 'sheetEach'),
       colour,
-      colourMl: price('colourMl'),
+      colourMl: priceOf(prices, 'colourMl'),
       hands: handsOn,
-      hour: price('hour'),
+      hour: priceOf(prices, 'hour'),
     },
     () =>
       discs.value * prices.discEach +

@@ -1,4 +1,15 @@
-export { costOf, pricesSchema, STARTING_PRICES, type Prices } from './cost'
+export { costOf } from './cost'
+export {
+  inCurrency,
+  PRICE_NAMES,
+  priceOf,
+  pricesSchema,
+  STARTING_PRICES,
+  startingPrices,
+  type PriceName,
+  type Prices,
+} from './prices'
+export { inPacksOf, inUsualPacks, pricedEach, type PackName } from './usualPacks'
 export { DYE_BASE_WORDS, dyeStockSchema, MOST_DYES_ON_SHELF, STARTING_DYES, type DyeStock } from './dyeStock'
 export { colourNeeds } from './colourNeeds'
 export { dyeUses, type DyeUse } from './dyeUse'
@@ -21,5 +32,5 @@ export {
   type ShelfId,
   type Stock,
 } from './stock'
-export { merged, shoppingList, type Need, type ShoppingLine } from './need'
+export { listCost, merged, packPriceOf, shoppingList, type Need, type ShoppingLine } from './need'
 export { sheetSupplies, type SheetNeed, type SheetSupply } from './shopping'

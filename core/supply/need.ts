@@ -1,19 +1,15 @@
 /** What a job takes of anything that is bought, and what is to be bought for it. */
-import { derive, found, sumOf, type Working, type WorkingKind } from '../quantity'
+import { derive, found, sumOf, typed, type Currency, type Working, type WorkingKind } from '../quantity'
 import type { ShelfId, Stock } from './stock'
+import type { Bought } from './usualPacks'
 
-/**
- * Something a job takes: what it is called on the shelf, in which packs it is usually sold, and what one of it costs
- * where that is known otherwise.
- */
-export type Need = {
+/** Something a job takes: what it is called on the shelf, how much, in which packs it is usually sold. */
+export type Need = Bought & {
   readonly item: string
   readonly name: string
   readonly shelf: ShelfId
   readonly kind: Stock['kind']
   readonly amount: Working
-  readonly usualPack: number
-  readonly eachPrice: number | null
 }
 
 /** A line of the shopping list. `reserved` is what other commissions will take of what is on hand. */
@@ -21,8 +17,12 @@ export type ShoppingLine = {
   readonly need: Need
   readonly onHand: number
   readonly reserved: number
+  /** What a pack holds. */
+  readonly pack: number
   readonly packs: Working
-  readonly price: number | null
+  /** What a pack costs: typed, or a usual pack's. */
+  readonly packPrice: Working
+  readonly cost: Working
 }
 
 const NEAR = 1e-9
@@ -79,12 +79,49 @@ export function shoppingList(
       },
       (v) => Math.max(0, Math.ceil((v.needed - (v.onHand - v.reserved)) / v.pack - NEAR)),
     )
+    const price = packPriceOf(need, pack, packPrice)
     return {
       need,
       onHand,
       reserved: others,
+      pack,
       packs,
-      price: packPrice ?? (need.eachPrice === null ? null : need.eachPrice * pack),
+      packPrice: price,
+      cost: derive('to buy', 'money', 'whole packs', '{packs} × {price}', { packs, price }, (v) => v.packs * v.price),
     }
   })
 }
+
+/** What a pack of an item costs: as it was typed, else a usual pack's price for as much. */
+export function packPriceOf(
+  { kind, usualPack, usualPackPrice: usual }: Pick<Need, 'kind' | 'usualPack' | 'usualPackPrice'>,
+  pack: number,
+  own: number | null,
+): Working {
+  const { currency } = usual
+  if (own !== null) return { ...typed('a pack', own, 'money', 'Supply'), ...(currency && { currency }) }
+  if (pack === usualPack) return { ...usual, label: 'a pack' }
+  return derive(
+    'a pack',
+    'money',
+    'as a usual pack',
+    '{usual} × {pack} ÷ {usualPack}',
+    {
+      usual,
+      pack: found('in a pack', pack, kind, 'as Supply has it'),
+      usualPack: found('in a usual pack', usualPack, kind, 'usual practice'),
+    },
+    (v) => (v.usual * v.pack) / v.usualPack,
+  )
+}
+
+/** What all of a list costs together. */
+export const listCost = (lines: readonly ShoppingLine[], currency: Currency): Working => ({
+  ...sumOf(
+    'to buy',
+    'money',
+    'lines added up',
+    lines.filter(({ packs }) => packs.value > 0).map(({ need, cost }) => ({ ...cost, label: need.name })),
+  ),
+  currency,
+})

@@ -25,7 +25,7 @@ export const stockSchema = z.strictObject({
   kind: z.enum(STOCK_KINDS),
   onHand: z.number().min(0).max(1e7),
   pack: z.number().gt(0).max(1e7),
-  packPrice: z.number().min(0).max(100_000).nullable(),
+  packPrice: z.number().min(0).max(10_000_000).nullable(),
 })
 
 export type Stock = z.infer<typeof stockSchema>
@@ -36,8 +36,8 @@ export const paperItem = (paper: PaperId, shape: StockShape): string => `sheet $
 /** What sheets of a paper and size are called in lists. */
 export const paperName = (paper: PaperId, shape: StockShape): string => `${paperOf(paper).name}, ${shapeName(shape)}`
 
-/** Sheets of a paper and size as they lie in stock. */
-export const paperStock = (paper: PaperId, shape: StockShape, onHand: number, pack: number): Stock => ({
+/** Sheets of a paper and size as they lie on their shelf. */
+export const paperStock = (paper: PaperId, shape: StockShape, onHand = 0, pack = SHEETS_IN_A_PACK): Stock => ({
   item: paperItem(paper, shape),
   name: paperName(paper, shape),
   shelf: 'paper',
@@ -46,6 +46,8 @@ export const paperStock = (paper: PaperId, shape: StockShape, onHand: number, pa
   pack,
   packPrice: null,
 })
+
+const SHEETS_IN_A_PACK = 10
 
 /** Sheets of a paper and size that lie in the studio. */
 export const sheetsAtHomeSchema = z.number().int().min(0).max(5000).meta({ label: 'Sheets at home', kind: 'count' })

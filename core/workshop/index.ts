@@ -1,4 +1,4 @@
-export { keptOf, putOnShelf, setOnHand, stockOf } from './stock'
+export { dyeItem, keptOf, putOnShelf, setOnHand, sheetItem, stockOf, type Item } from './stock'
 export {
   MOST_BUSY,
   MOST_PETALS,

@@ -1,12 +1,24 @@
 <script setup lang="ts">
-import { printDuration } from '#core/quantity'
+import { computed } from 'vue'
+import { currencyName, currencySign, printDuration, type Currency } from '#core/quantity'
+import { inCurrency, PRICE_NAMES, pricesSchema, type PriceName } from '#core/supply'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { useHandover } from '~/composables/handover'
+import { usePlanned } from '~/composables/planned'
+import CurrencyChoice from './CurrencyChoice.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** What it costs, decoration by decoration, and the price that comes of it. */
 const { quote, quoteSheet } = useHandover()
+const { studio, workshop } = usePlanned()
+const currency = computed(() => workshop.value.prices.currency)
+const priceLabel = (name: PriceName): string =>
+  `${pricesSchema.shape[name].meta()!.label as string}, ${currencySign(currency.value)}`
+const setCurrency = (code: Currency): void =>
+  studio.edit('currency', ({ workshop: draft }) => {
+    draft.prices = inCurrency(draft.prices, code)
+  })
 </script>
 
 <template>
@@ -40,11 +52,6 @@ const { quote, quoteSheet } = useHandover()
         >{{ at > 0 ? ', ' : '' }}<FigureLink :working="cost" /> of the {{ called }}</template
       >.
     </p>
-    <p v-if="quote.unpriced.length > 0" class="mt-2 text-[0.88rem] text-ink-soft">
-      Without a price yet, so left out: {{ quote.unpriced.slice(0, 6).join(', ')
-      }}{{ quote.unpriced.length > 6 ? ` and ${quote.unpriced.length - 6} more` : '' }}. Type what a pack costs under
-      Stock.
-    </p>
     <div class="mt-3 grid grid-cols-2 gap-x-5">
       <WorkshopField
         v-for="key in ['overhead', 'margin'] as const"
@@ -54,6 +61,23 @@ const { quote, quoteSheet } = useHandover()
         :edits="key"
       />
     </div>
+    <details class="mt-4" data-testid="prices">
+      <summary class="font-display font-semibold">Your prices, in {{ currencyName(currency) }}</summary>
+      <p class="mt-1 text-[0.86rem] text-ink-soft">
+        Guesses to begin with; put in your own. What is bought in packs has its price under Stock.
+      </p>
+      <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
+        <CurrencyChoice class="col-span-2" :model-value="currency" @update:model-value="setCurrency" />
+        <WorkshopField
+          v-for="name in PRICE_NAMES"
+          :key="name"
+          group="prices"
+          :name="name"
+          :label="priceLabel(name)"
+          edits="prices"
+        />
+      </div>
+    </details>
     <PaperTools class="mt-3" :papers="[quoteSheet]" ending="quote" title="Quote sheet" />
   </section>
 </template>

@@ -34,8 +34,6 @@ const tick = (line: ShoppingLine, on: boolean): void =>
       : Object.fromEntries(Object.entries(before.ticks).filter(([each]) => each !== mark(line))),
   }))
 const ticked = computed(() => shelves.value.flatMap(({ lines }) => lines).filter(isTicked))
-const packOf = ({ packs }: ShoppingLine): number =>
-  packs.source.from === 'derived' ? packs.source.inputs.pack!.value : 1
 
 /** Everything in the basket goes on the shelf, and off the list. */
 function receive(): void {
@@ -48,7 +46,7 @@ function receive(): void {
       ticks: Object.fromEntries(Object.entries(before.ticks).filter(([each]) => !marks.includes(each))),
     }),
     (draft) => {
-      for (const line of lines) putOnShelf(draft, line.need, line.packs.value * packOf(line))
+      for (const line of lines) putOnShelf(draft, line.need, line.packs.value * line.pack)
     },
   )
 }
@@ -89,7 +87,7 @@ const hasStock = computed(() => shopping.value.some(({ onHand }) => onHand > 0) 
             <span
               class="font-display text-[1.1rem] font-semibold whitespace-nowrap"
               :class="isTicked(line) ? 'text-ink-soft' : ''"
-              >{{ line.packs.value }} × {{ shown(line, packOf(line)) }}</span
+              >{{ line.packs.value }} × {{ shown(line, line.pack) }}</span
             >
             <span class="min-w-0"
               ><span class="font-semibold">{{ line.need.name }}</span
@@ -99,9 +97,7 @@ const hasStock = computed(() => shopping.value.some(({ onHand }) => onHand > 0) 
                   >, {{ shown(line, line.reserved) }} kept for others</template
                 >; <FigureLink :working="line.packs" :after="line.packs.value === 1 ? ' pack' : ' packs'" /></span
             ></span>
-            <span class="text-right text-[0.92rem]">{{
-              line.price === null ? 'no price' : (line.price * line.packs.value).toFixed(2)
-            }}</span>
+            <span class="text-right text-[0.92rem]"><FigureLink :working="line.cost" /></span>
           </label>
         </li>
       </ul>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { keptOf, stockOf } from '#core/workshop'
-import { FileDown, FileUp } from '@lucide/vue'
+import { keptOf, setOnHand, stockOf, type Item } from '#core/workshop'
+import { NuxtLink } from '#components'
+import { ClipboardList, FileDown, FileUp } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { z } from 'zod'
-import { SHELF_WORDS, SHELVES, type Need, type Stock } from '#core/supply'
+import { currencySign } from '#core/quantity'
+import { packPriceOf, SHELF_WORDS, SHELVES, stockSchema, type Stock } from '#core/supply'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
@@ -15,11 +17,10 @@ const { studio, workshop } = usePlanned()
 const { needs } = useHandover()
 const problem = ref('')
 const input = ref<HTMLInputElement | null>(null)
-type Row = Pick<Need, 'item' | 'name' | 'shelf' | 'kind' | 'usualPack'>
-const rows = computed((): readonly Row[] => {
+const rows = computed((): readonly Item[] => {
   const kept = workshop.value.stock
     .filter(({ item }) => !needs.value.some((need) => need.item === item))
-    .map(({ pack, ...each }): Row => ({ ...each, usualPack: pack }))
+    .map(({ pack, ...each }): Item => ({ ...each, usualPack: pack }))
   return [...needs.value, ...kept]
 })
 const shelves = computed(() =>
@@ -27,24 +28,21 @@ const shelves = computed(() =>
     (each) => each.rows.length > 0,
   ),
 )
-const have = (row: Row) => stockOf(workshop.value, row.item) ?? { onHand: 0, pack: row.usualPack, packPrice: null }
+const have = (row: Item) => stockOf(workshop.value, row.item) ?? { onHand: 0, pack: row.usualPack, packPrice: null }
+/** What a pack costs: as typed, or a usual one's price where this job takes it; none where nobody knows. */
+const packPrice = (row: Item): number | null => {
+  const need = needs.value.find(({ item }) => item === row.item)
+  const { pack: holds, packPrice: own } = have(row)
+  return need ? packPriceOf(need, holds, own).value : own
+}
+const priceLabel = computed(() => `A pack costs, ${currencySign(workshop.value.prices.currency)}`)
 const amount = (kind: Stock['kind']) => z.number().min(0).max(1e7).meta({ label: 'On hand', kind })
 const pack = (kind: Stock['kind']) => z.number().min(0.01).max(1e7).meta({ label: 'In a pack', kind })
-const price = z.number().min(0).max(100_000).meta({ label: 'A pack costs', kind: 'money' })
+const price = stockSchema.shape.packPrice.unwrap().meta({ kind: 'money' })
 
-function setOnHand(row: Row, value: number): void {
-  studio.edit(
-    'on hand',
-    ({ workshop: draft }) => {
-      const [shelf, id] = [row.item.slice(0, row.item.indexOf(' ')), row.item.slice(row.item.indexOf(' ') + 1)]
-      const dye = draft.dyes.find((each) => shelf === 'dye' && each.id === id)
-      if (dye) dye.onHandMl = value
-      else keptOf(draft, row).onHand = value
-    },
-    `on hand ${row.item}`,
-  )
-}
-function setPack(row: Row, value: number): void {
+const tell = (row: Item, amount: number): void =>
+  studio.edit('on hand', ({ workshop: draft }) => setOnHand(draft, row, amount), `on hand ${row.item}`)
+function setPack(row: Item, value: number): void {
   studio.edit(
     'pack',
     ({ workshop: draft }) => {
@@ -53,7 +51,7 @@ function setPack(row: Row, value: number): void {
     `pack ${row.item}`,
   )
 }
-const setPrice = (row: Row, value: number): void =>
+const setPrice = (row: Item, value: number | null): void =>
   studio.edit(
     'price of a pack',
     ({ workshop: draft }) => {
@@ -88,9 +86,8 @@ async function bring(event: Event): Promise<void> {
   if (!read.ok) return
   studio.edit('stock from a table', ({ workshop: draft }) => {
     for (const each of read.value) {
-      const row: Row = { ...each, usualPack: each.pack }
-      const dye = draft.dyes.find(({ id }) => each.item === `dye ${id}`)
-      if (dye) dye.onHandMl = each.onHand
+      const row: Item = { ...each, usualPack: each.pack }
+      setOnHand(draft, row, each.onHand)
       Object.assign(keptOf(draft, row), { onHand: each.onHand, pack: each.pack, packPrice: each.packPrice })
     }
   })
@@ -111,7 +108,7 @@ async function bring(event: Event): Promise<void> {
         <QuantityField
           :schema="amount(row.kind)"
           :model-value="have(row).onHand"
-          @update:model-value="setOnHand(row, $event)"
+          @update:model-value="tell(row, $event)"
         />
         <QuantityField
           :schema="pack(row.kind)"
@@ -120,13 +117,19 @@ async function bring(event: Event): Promise<void> {
         />
         <QuantityField
           :schema="price"
-          :model-value="have(row).packPrice ?? 0"
+          :label="priceLabel"
+          none="not known"
+          :model-value="packPrice(row)"
           @update:model-value="setPrice(row, $event)"
+          @clear="setPrice(row, null)"
         />
       </div>
     </div>
     <p v-if="problem" role="alert" class="mb-2 rounded-xl bg-look-soft px-3.5 py-2">{{ problem }}</p>
     <div class="flex flex-wrap gap-2">
+      <NuxtLink to="/drawers" class="button button-go" data-testid="take-count">
+        <ClipboardList class="size-4.5" aria-hidden="true" />Take stock on one page
+      </NuxtLink>
       <button type="button" class="button" data-testid="stock-csv" @click="save">
         <FileDown class="size-4.5" aria-hidden="true" />Save as a table</button
       ><button type="button" class="button" @click="input?.click()">

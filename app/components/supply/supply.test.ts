@@ -70,8 +70,8 @@ describe('shopping', () => {
     }
     expect(stockOf(workshop.value, 'wire 26')).toEqual(expect.objectContaining({ onHand: 12, pack: 20, packPrice: 4 }))
     const quote = mount(QuoteSection)
-    expect(quote.text()).toMatch(/One more costs about [\d.]+ of the sails/)
-    expect(quote.text()).not.toContain('wire, gauge 26')
+    expect(quote.text()).toMatch(/One more costs about €[\d.]+ of the sails/)
+    expect(quote.text()).toContain('Your prices, in euro')
   })
   it('things of one’s own are put on a shelf, and formers counted', async () => {
     const mounted = mount(EquipmentSection)

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { cuttingToolsSchema } from '#core/cut'
 import { paceSchema } from '#core/schedule'
-import { pricesSchema } from '#core/supply'
+import { PRICE_NAMES } from '#core/supply'
 import { workshopSchema } from '#core/workshop'
 import { beginAgain, workshop } from '../../../tests/any/plannedDemo'
 import WorkshopField from './WorkshopField.vue'
@@ -30,7 +30,7 @@ async function type(field: ReturnType<typeof fieldOf>, text: string): Promise<vo
 describe('a number of the workshop', () => {
   const groups = [
     ...Object.keys(paceSchema.shape).map((name) => ['pace', name] as const),
-    ...Object.keys(pricesSchema.shape).map((name) => ['prices', name] as const),
+    ...PRICE_NAMES.map((name) => ['prices', name] as const),
     // Punches are a list of widths, which has a field of its own.
     ...Object.keys(cuttingToolsSchema.omit({ punchesMm: true }).shape).map((name) => ['tools', name] as const),
     ...(['halfSphere', 'foamHole', 'pan', 'fan'] as const).map((name) => ['moulds', name] as const),

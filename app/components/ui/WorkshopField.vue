@@ -13,9 +13,10 @@ import QuantityField from './QuantityField.vue'
 type Own = 'people' | 'ovenPlaces' | 'desiccantG' | 'fridgeC' | 'learnFrom' | 'readyChance'
 const props = defineProps<{
   group: Group
-  name: Group extends keyof Workshop ? keyof Workshop[Group] : Own
+  name: Group extends keyof Workshop ? Exclude<keyof Workshop[Group], 'currency'> : Own
   edits: string
   label?: string
+  inline?: boolean
 }>()
 const { studio, workshop } = usePlanned()
 
@@ -40,6 +41,7 @@ function change(value: number): void {
   <QuantityField
     :schema="schema"
     :label="label"
+    :inline="inline"
     :model-value="numbersIn(workshop)[name as string]!"
     @update:model-value="change"
   />
