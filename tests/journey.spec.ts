@@ -3,7 +3,7 @@ import { copyFile, mkdtemp } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
-import { addDecoration, downloaded, expect, fill, fromMenu, saved, startOwn, tally, test, turnTo } from './studio'
+import { addDecoration, downloaded, expect, fill, fromMenu, saved, startOwn, tally, test, turnTo, pick } from './studio'
 
 const run = promisify(execFile)
 
@@ -34,7 +34,7 @@ test('from an empty studio to a start-by hour, files out, reload, and into a cle
   await bottom.getByLabel('Across').fill('9 in')
   await bottom.getByLabel('Across').press('Enter')
   await expect(bottom.getByLabel('Across')).toHaveValue('229 mm')
-  await top.getByLabel('Covered with').selectOption('ganache')
+  await pick(top.getByLabel('Covered with'), 'Ganache')
   await expect(page.getByRole('heading', { name: 'It fits the box standing' })).toBeVisible()
 
   await turnTo(page, 'Arrange')

@@ -131,7 +131,7 @@ test('a whole job in simulated time: made, mended, late, delivered, reviewed; th
   // Delivered: counted in, picks counted out, handed over.
   await turnTo(page, 'Deliver')
   await page.getByRole('tab', { name: 'On the day' }).click()
-  await page.getByTestId('checklist').getByRole('checkbox').first().check()
+  await page.getByTestId('checklist').getByRole('switch').first().check()
   await page.getByRole('tab', { name: 'Count in, count out' }).click()
   await page.getByTestId('all-in').click()
   await expect(page.getByTestId('count-state')).toContainText(/Not out yet: 10 picks/)
@@ -239,7 +239,7 @@ test('shopping: ticked off, received into stock, off the list; stock out and in 
   await openLeaf(page, 'supply')
   const wafer = page.getByTestId('buy-sheet thinWafer 210x297')
   await expect(wafer).toContainText('11 needed, 0 on hand')
-  await wafer.getByRole('checkbox').check()
+  await wafer.getByRole('switch').check()
   await page.getByTestId('receive').click()
   await expect(wafer).toBeHidden()
   await page.getByRole('tab', { name: 'Stock' }).click()

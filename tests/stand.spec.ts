@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { validateBytes } from 'gltf-validator'
 import type { Page } from '@playwright/test'
 import { hexOklab } from '../core/tint'
-import { downloaded, expect, openFold, openLeaf, settled, test, turnTo } from './studio'
+import { downloaded, expect, openFold, openLeaf, settled, test, turnTo, pick } from './studio'
 import { add, choose, startJob } from './jobs/job'
 
 /** Few pixels: a processor draws them in place of a graphics card. */
@@ -95,7 +95,7 @@ test('the top is composed from above: a globe is touched there, and a crown is p
 
 test('colours in Tint are those that were reckoned, on the cake too', async ({ page }) => {
   await startJob(page, { across: '200 mm', high: '140 mm', board: '260 mm' })
-  await page.getByTestId('tier-1').getByLabel('Shape').selectOption({ label: 'Square' })
+  await pick(page.getByTestId('tier-1').getByLabel('Shape'), 'Square')
   await add(page, 'Box panels')
   await choose(page, 'print', 'plain')
   await openFold(page, 'colour')
@@ -123,7 +123,7 @@ test('the stand large: a picture of the size asked for, and a file in depth that
   await page.keyboard.press('f')
   await expect(page.getByRole('main')).toBeHidden()
   await expect(page.getByTestId('tally-pieces')).toBeVisible()
-  await page.getByLabel('Width of the picture').selectOption({ label: '3000 pixels wide' })
+  await pick(page.getByLabel('Width of the picture'), '3000 pixels wide')
   await drawn(page)
   const picture = await downloaded(page, () => page.getByTestId('save-picture').click())
   expect(picture.name).toBe('quillfinch-press.png')
@@ -159,7 +159,7 @@ test('the page for the client: two views at least, the price if wanted, as PDF',
   await expect(paper.locator('img')).toHaveCount(3)
   await expect(paper).not.toContainText('Together')
   await page.getByTestId('with-price').check()
-  await expect(paper).toContainText(/Together \d+\.\d\d, as planned today/)
+  await expect(paper).toContainText(/Together €\d+\.\d\d, as planned today/)
   const pdf = await downloaded(page, () => page.getByTestId('proposal-pdf').click())
   expect(pdf.bytes.subarray(0, 4).toString()).toBe('%PDF')
 })

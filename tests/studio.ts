@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { test as base, expect, type Download, type Page } from '@playwright/test'
+import { test as base, expect, type Download, type Locator, type Page } from '@playwright/test'
 
 const TALLY = ['pieces', 'paper', 'colours', 'handsOn', 'startBy', 'cost', 'warnings'] as const
 export type TallyName = (typeof TALLY)[number]
@@ -120,3 +120,15 @@ export async function fromMenu(page: Page, entry: string | RegExp): Promise<void
 /** Waits until the last edit lies in the browser's database. */
 export const saved = (page: Page): Promise<void> =>
   expect(page.getByTestId('tally')).toHaveAttribute('data-unsaved', '0')
+
+/** Opens the list of a field and takes what reads so. */
+export async function pick(field: Locator, says: string | RegExp): Promise<void> {
+  await field.click()
+  await field.page().getByRole('option', { name: says, exact: true }).click()
+}
+
+/** Opens the list of a field and takes the choice of a value. */
+export async function pickValue(field: Locator, value: string): Promise<void> {
+  await field.click()
+  await field.page().locator(`[role="option"][data-value="${value}"]`).click()
+}

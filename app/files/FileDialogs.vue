@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { useStudio } from '~/stores/studio'
 import { useFiles } from './files'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 const studio = useStudio()
 const router = useRouter()
@@ -96,11 +97,7 @@ async function remove(): Promise<void> {
               </ul>
             </template>
             <fieldset v-if="waiting.preview.workshop.length > 0" class="mt-4 rounded-xl bg-paper-deep px-4 py-3">
-              <label class="flex gap-2.5"
-                ><input v-model="withWorkshop" type="checkbox" class="mt-1 size-4 accent-(--go)" /><span
-                  >Take over its workshop too, for all commissions here</span
-                ></label
-              >
+              <SwitchField v-model="withWorkshop">Take over its workshop too, for all commissions here</SwitchField>
               <ul class="mt-1 pl-6 text-[0.88rem] text-ink-soft">
                 <li v-for="line in waiting.preview.workshop.slice(0, MOST_LINES)" :key="line.what">
                   {{ line.what }}: {{ line.from }} → {{ line.to }}

@@ -16,6 +16,7 @@ import PillButton from '~/components/ui/PillButton.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** The page for the client: pictures of the cake, sizes, colours, what is eaten, options, the price if wanted. */
 const { commission, option, plan } = usePlanned()
@@ -96,10 +97,7 @@ function toggle(id: string): void {
       <PillButton v-for="side in SIDES" :key="side.id" :on="shownSides.includes(side.id)" @click="toggle(side.id)">{{
         side.name
       }}</PillButton>
-      <label class="flex items-center gap-1.5"
-        ><input v-model="withPrice" type="checkbox" class="size-4.5 accent-(--go)" data-testid="with-price" /> the
-        price</label
-      >
+      <SwitchField v-model="withPrice" data-testid="with-price">the price</SwitchField>
     </div>
     <PaperView :paper="paper" :data-drawn="views.length > 0 ? 'yes' : 'none'" />
   </div>

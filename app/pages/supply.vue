@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { ClipboardList } from '@lucide/vue'
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import { listCost } from '#core/supply'
@@ -50,7 +52,10 @@ const TABS = ['To buy', 'Stock'] as const
         >
         <TabPanels
           ><TabPanel><ShoppingSection /></TabPanel
-          ><TabPanel class="grid gap-6"><StockSection /><EquipmentSection /></TabPanel
+          ><TabPanel class="grid justify-items-start gap-6 *:w-full"
+            ><NuxtLink to="/drawers" class="button button-go w-auto!" data-testid="take-count">
+              <ClipboardList class="size-4.5" aria-hidden="true" />Take stock on one page </NuxtLink
+            ><StockSection /><EquipmentSection /></TabPanel
         ></TabPanels>
       </TabGroup>
       <QuoteSection class="no-print" />

@@ -24,6 +24,8 @@ import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 const { cake, plan, editCake, cautionsOn } = usePlanned()
 const lit = useLit()
@@ -90,6 +92,7 @@ function moveTier(index: number, by: 1 | -1): void {
     tiers.splice(index + by, 0, tier!)
   })
 }
+const BOARDS = choicesOf(['round', 'square'] as const, (each) => (each === 'round' ? 'Round' : 'Square'))
 </script>
 
 <template>
@@ -137,20 +140,17 @@ function moveTier(index: number, by: 1 | -1): void {
       >
         <Plus class="size-4.5" aria-hidden="true" />Add a cake beside
       </button>
-      <label class="block w-28 text-[0.8rem] text-ink-soft"
-        >Board<select
-          class="field-input text-ink"
-          :value="cake.board.outline"
-          @change="
-            editCake('board', ({ board }) => {
-              board.outline = ($event.target as HTMLSelectElement).value as 'round' | 'square'
-            })
-          "
-        >
-          <option value="round">Round</option>
-          <option value="square">Square</option>
-        </select></label
-      >
+      <ChoiceField
+        class="w-28"
+        label="Board"
+        :choices="BOARDS"
+        :model-value="cake.board.outline"
+        @update:model-value="
+          editCake('board', ({ board }) => {
+            board.outline = $event
+          })
+        "
+      />
       <QuantityField
         v-for="key in ['acrossMm', 'thicknessMm'] as const"
         :key="key"

@@ -1,4 +1,4 @@
-import { expect, settled, test, turnTo } from '../studio'
+import { expect, settled, test, turnTo, pick } from '../studio'
 import { add, choose, heading, say, startJob } from './job'
 
 /**
@@ -12,7 +12,7 @@ import { add, choose, heading, say, startJob } from './job'
 test('three loose cubes on one board, boxes of five and six faces, 12, 24 and 20 accents', async ({ page }) => {
   await startJob(page, { across: '60 mm', high: '60 mm', covering: 'Set buttercream', board: '120 mm' })
   const first = page.getByTestId('tier-1')
-  await first.getByLabel('Shape').selectOption({ label: 'Square' })
+  await pick(first.getByLabel('Shape'), 'Square')
   await settled(page)
   await page.getByTestId('add-beside').click()
   await page.getByTestId('add-beside').click()
@@ -22,7 +22,7 @@ test('three loose cubes on one board, boxes of five and six faces, 12, 24 and 20
 
   const panel = async (cake: string, corners: string, faces: string, perCorner: string, expected: RegExp) => {
     await add(page, 'Box panels')
-    await page.getByTestId('place-tier').selectOption({ label: cake })
+    await pick(page.getByTestId('place-tier'), cake)
     await settled(page)
     await choose(page, 'faces', faces)
     await choose(page, 'corners', corners)

@@ -1,4 +1,4 @@
-import { expect, openFold, settled, test, turnTo } from '../studio'
+import { expect, openFold, settled, test, turnTo, pick, pickValue } from '../studio'
 import { completedBy, startJob } from './job'
 
 /**
@@ -15,7 +15,7 @@ test('a crescent of blooms and leaf stems, open behind, seen from above in Arran
   await turnTo(page, 'Arrange')
   await page.getByTestId('add-bouquet').click()
   await settled(page)
-  await page.getByTestId('bouquet-place').selectOption({ label: 'a crescent on a top' })
+  await pick(page.getByTestId('bouquet-place'), 'a crescent on a top')
   await settled(page)
   await expect(page.getByTestId('bouquet-spanDeg').locator('input').first()).toHaveValue('200°')
   await expect(page.getByTestId('bouquet-reach').locator('input').first()).toHaveValue('60 %')
@@ -34,7 +34,7 @@ test('a crescent of blooms and leaf stems, open behind, seen from above in Arran
   await recipe.getByRole('button', { name: 'Open bloom', exact: true }).click()
   await settled(page)
   await openFold(page, 'what')
-  await page.getByTestId('parameter-wireCut').selectOption('third')
+  await pickValue(page.getByTestId('parameter-wireCut'), 'third')
   await settled(page)
   await page.getByTestId('gathered').getByRole('button', { name: 'Bouquet' }).click()
   await settled(page)

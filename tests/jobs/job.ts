@@ -1,6 +1,6 @@
 /** What every job does at the screen: its tiers, its decorations, the numbers that are typed. */
 import type { Page } from '@playwright/test'
-import { addDecoration, openFold, settled, startOwn, turnTo } from '../studio'
+import { addDecoration, openFold, settled, startOwn, turnTo, pick, pickValue } from '../studio'
 
 /** An own commission with one round tier of a size and covering, its board wide enough. */
 export async function startJob(
@@ -12,7 +12,7 @@ export async function startJob(
   const card = page.getByTestId('tier-1')
   await type(page, card.getByLabel('Across', { exact: true }), tier.across)
   await type(page, card.getByLabel('High', { exact: true }), tier.high)
-  if (tier.covering) await card.getByLabel('Covered with').selectOption({ label: tier.covering })
+  if (tier.covering) await pick(card.getByLabel('Covered with'), tier.covering)
   await type(page, page.getByRole('main').getByLabel('Board across', { exact: true }), tier.board)
   await settled(page)
 }
@@ -40,7 +40,7 @@ export async function say(page: Page, of: 'place' | 'parameter', key: string, te
 /** A choice of how it is made. */
 export async function choose(page: Page, key: string, value: string): Promise<void> {
   await openFold(page, 'what')
-  await page.getByTestId(`parameter-${key}`).selectOption(value)
+  await pickValue(page.getByTestId(`parameter-${key}`), value)
   await settled(page)
 }
 

@@ -1,4 +1,4 @@
-import { expect, settled, test, turnTo } from '../studio'
+import { expect, settled, test, turnTo, pickValue } from '../studio'
 import { add, heading, say, shopping, startJob } from './job'
 
 /**
@@ -22,7 +22,7 @@ test('lace over a third of a side: rows, strips, sheets, gel and picks as by han
   expect(await heading(page)).toMatch(/10 scrolls.*112 pieces with spares from 2 sheets/s)
   expect(await heading(page)).not.toContain('give or take')
   // Melted chocolate is usual on ganache; gel is chosen.
-  await page.getByTestId('glue').selectOption('pipingGel')
+  await pickValue(page.getByTestId('glue'), 'pipingGel')
   await settled(page)
   await expect(page.getByTestId('fixing')).toContainText(/On ganache: piping gel, 4 g/)
   await turnTo(page, 'Cut')

@@ -9,6 +9,7 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import IconButton from '~/components/ui/IconButton.vue'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** Pearls and the like that go with a decoration: `follows` is its id. */
 const props = defineProps<{ follows: string }>()
@@ -49,17 +50,15 @@ const remove = (id: string): void =>
     <div v-for="{ accent, planned } in here" :key="accent.id" class="mb-3 grid gap-1">
       <p class="flex items-center gap-2 text-[0.94rem]">
         <span v-if="planned"><FigureLink :working="planned.count" :after="` ${planned.many}`" /></span>
-        <label class="ml-auto flex items-center gap-1.5 text-[0.88rem]"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="accent.edible"
-            @change="
-              edit(accent.id, 'eaten or for show', (each) => {
-                each.edible = ($event.target as HTMLInputElement).checked
-              })
-            "
-          />eaten</label
+        <SwitchField
+          class="ml-auto"
+          :model-value="accent.edible"
+          @update:model-value="
+            edit(accent.id, 'eaten or for show', (each) => {
+              each.edible = $event
+            })
+          "
+          >eaten</SwitchField
         >
         <IconButton
           v-if="accent.accent !== 'topper'"

@@ -25,6 +25,8 @@ import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 import WireSection from './WireSection.vue'
 import IconButton from '~/components/ui/IconButton.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 /** A bouquet: the room it fills, its recipe, and how many of each that takes. */
 const props = defineProps<{ id: string }>()
@@ -106,6 +108,7 @@ function remove(): void {
     each.decorations = each.decorations.filter(({ gathered }) => gathered?.bouquet !== props.id)
   })
 }
+const ROLES = choicesOf(BOUQUET_ROLES, (role) => BOUQUET_ROLE_LABELS[role])
 </script>
 
 <template>
@@ -163,22 +166,17 @@ function remove(): void {
                   >{{ withoutPlace }} more found no place: deeper, longer, or less full.</span
                 ></span
               >
-              <label class="text-[0.8rem] text-ink-soft"
-                ><span class="sr-only">What the {{ name.toLowerCase() }} is for</span
-                ><select
-                  class="field-input text-ink"
-                  :value="decoration.gathered!.role"
-                  @change="
-                    editMember('its part in the bouquet', decoration.id, (each) => {
-                      each.gathered!.role = ($event.target as HTMLSelectElement).value as BouquetRole
-                    })
-                  "
-                >
-                  <option v-for="role in BOUQUET_ROLES" :key="role" :value="role">
-                    {{ BOUQUET_ROLE_LABELS[role] }}
-                  </option>
-                </select></label
-              >
+              <ChoiceField
+                :label="`What the ${name.toLowerCase()} is for`"
+                hide-label
+                :choices="ROLES"
+                :model-value="decoration.gathered!.role"
+                @update:model-value="
+                  editMember('its part in the bouquet', decoration.id, (each) => {
+                    each.gathered!.role = $event
+                  })
+                "
+              />
               <QuantitySlider
                 :schema="gatheredSchema.shape.parts"
                 :model-value="decoration.gathered!.parts"

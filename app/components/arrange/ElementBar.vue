@@ -5,6 +5,7 @@ import { PORTION_WORDS, PORTIONS } from '#core/technique'
 import { arrowMove } from './arrowKeys'
 import { useArranging } from './arranging'
 import IconButton from '~/components/ui/IconButton.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
 
 /** What the elements are called, several of them. */
 const props = defineProps<{
@@ -61,6 +62,13 @@ function onKey(event: KeyboardEvent): void {
   else return
   event.preventDefault()
 }
+const sectorChoices = computed(() => [
+  { value: '', says: 'as it fits' },
+  ...sectors.value.map(({ key, portion, discMm }) => ({
+    value: key,
+    says: `${PORTION_WORDS[portion].one} of ${discMm} mm`,
+  })),
+])
 </script>
 
 <template>
@@ -108,19 +116,16 @@ function onKey(event: KeyboardEvent): void {
       <IconButton :icon="Plus" says="Larger" data-testid="element-larger" @click="resize(true)" />
       <IconButton :icon="RotateCcw" says="Lean left" @click="roll(-LEAN_DEG)" />
       <IconButton :icon="RotateCw" says="Lean right" @click="roll(LEAN_DEG)" />
-      <select
+      <ChoiceField
         v-if="sectors.length > 0"
-        class="field-input min-h-9! w-auto!"
-        aria-label="Cut as"
+        class="w-44"
+        hide-label
+        label="Cut as"
         data-testid="element-cut"
-        :value="chosenSector"
-        @change="setSector(($event.target as HTMLSelectElement).value)"
-      >
-        <option value="">as it fits</option>
-        <option v-for="{ key, portion, discMm } in sectors" :key="key" :value="key">
-          {{ PORTION_WORDS[portion].one }} of {{ discMm }} mm
-        </option>
-      </select>
+        :choices="sectorChoices"
+        :model-value="chosenSector"
+        @update:model-value="setSector"
+      />
       <IconButton :icon="Trash2" says="Take it out" data-testid="element-out" @click="takeOut" />
     </template>
     <span v-else class="px-1 text-ink-soft">Touch one to move it by hand; it stays pinned there.</span>

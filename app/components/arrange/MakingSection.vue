@@ -7,6 +7,8 @@ import { printDuration } from '#core/quantity'
 import { GLUED, techniqueOf, type Glued } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import FigureLink from '~/components/working/FigureLink.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 /** How a decoration is made, with what it needs and what can hurt or fail at each step. */
 const props = defineProps<{ made: PlannedDecoration }>()
@@ -15,6 +17,7 @@ const GLUED_WORDS: Readonly<Record<Glued, string>> = {
   beforeStacking: 'on each tier, before the tiers are stacked',
   afterStacking: 'on the stacked cake',
 }
+const GLUED_CHOICES = choicesOf(GLUED, (each) => GLUED_WORDS[each])
 const isOnCold = computed(() => props.made.elements.some(({ tier }) => option.value.cake.tiers[tier]?.chilled === true))
 const glue = (when: Glued): void =>
   editOption('when it is glued on', ({ decorations }) => {
@@ -30,6 +33,12 @@ const glues = computed<readonly GlueId[]>(() => {
   )
   return first.filter((id) => others.every((own) => own.includes(id)))
 })
+/** Stands for no choice of one's own. */
+const USUAL = 'usual'
+const glueChoices = computed(() => [
+  { value: USUAL, says: `the usual: ${glueOf(glues.value[0]!).name}` },
+  ...choicesOf<string>(glues.value, (id) => glueOf(id as GlueId).name),
+])
 const fixWith = (glue: GlueId | null): void =>
   editOption('what it is fixed with', ({ decorations }) => {
     const own = decorations.find(({ id }) => id === props.made.id)
@@ -66,36 +75,32 @@ function restWords({ id }: PlannedDecoration['steps'][number]): string {
         >
       </li>
     </ol>
-    <label v-if="made.skin && plan.stack.length > 1" class="mt-2 block text-[0.92rem]"
-      >Glued on<select
-        class="field-input"
+    <div v-if="made.skin && plan.stack.length > 1" class="mt-2">
+      <ChoiceField
+        label="Glued on"
         data-testid="glued"
-        :value="made.skin"
-        @change="glue(($event.target as HTMLSelectElement).value as Glued)"
-      >
-        <option v-for="each in GLUED" :key="each" :value="each">{{ GLUED_WORDS[each] }}</option>
-      </select>
-      <span v-if="isOnCold && made.skin === 'beforeStacking'" class="text-[0.86rem] text-ink-soft"
-        >Its tier is chilled: paper would buckle, so it waits until the stacked cake is warm.</span
-      ></label
-    >
+        :choices="GLUED_CHOICES"
+        :model-value="made.skin"
+        @update:model-value="glue"
+      />
+      <p v-if="isOnCold && made.skin === 'beforeStacking'" class="text-[0.86rem] text-ink-soft">
+        Its tier is chilled: paper would buckle, so it waits until the stacked cake is warm.
+      </p>
+    </div>
     <p v-if="figures.length > 0" class="mt-2 text-[0.92rem]">
       <span v-for="figure in figures" :key="figure.label" class="mr-4"
         >{{ figure.label }} <FigureLink :working="figure"
       /></span>
     </p>
     <div v-if="made.gluings.length > 0" class="mt-2 text-[0.92rem]" data-testid="fixing">
-      <label v-if="glues.length > 0" class="block"
-        >Fixed with<select
-          class="field-input"
-          data-testid="glue"
-          :value="wanted?.glue && glues.includes(wanted.glue) ? wanted.glue : ''"
-          @change="fixWith((($event.target as HTMLSelectElement).value || null) as GlueId | null)"
-        >
-          <option value="">the usual: {{ glueOf(glues[0]!).name }}</option>
-          <option v-for="id in glues" :key="id" :value="id">{{ glueOf(id).name }}</option>
-        </select></label
-      >
+      <ChoiceField
+        v-if="glues.length > 0"
+        label="Fixed with"
+        data-testid="glue"
+        :choices="glueChoices"
+        :model-value="wanted?.glue && glues.includes(wanted.glue) ? wanted.glue : USUAL"
+        @update:model-value="fixWith($event === USUAL ? null : ($event as GlueId))"
+      />
       <p v-for="gluing in made.gluings" :key="gluing.covering" class="mt-1">
         On {{ coveringOf(gluing.covering).name.toLowerCase() }}: {{ glueOf(gluing.glue).name
         }}<template v-if="gluing.grams.value > 0">, <FigureLink :working="gluing.grams" /></template>,

@@ -5,8 +5,8 @@ import { computed } from 'vue'
 import {
   isSameShape,
   PAPER_KINDS,
+  paperIds,
   paperOf,
-  PAPERS,
   shapeKey,
   shapeName,
   type PaperId,
@@ -17,6 +17,9 @@ import ColourChoice from '~/components/ui/ColourChoice.vue'
 import { RUN_STEPS } from './schemas'
 import { usePlanned } from '~/composables/planned'
 import { useDecoration } from './editing'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** Paper, sheets and colours of a decoration, with what Lamellon proposes and why. */
 const props = defineProps<{ id: string }>()
@@ -66,50 +69,44 @@ const toggle = (shape: StockShape, taken: boolean): void => {
     each.stock = [...next]
   })
 }
-const chosen = (event: Event): StockShape =>
-  known.value.find(({ shape }) => shapeKey(shape) === (event.target as HTMLSelectElement).value)!.shape
+const takeKey = (key: string): void => take(known.value.find(({ shape }) => shapeKey(shape) === key)!.shape)
+const paperChoices = computed(() =>
+  choicesOf(paperIds, (each) => `${paperOf(each).name}${suits(each) ? '' : ' (does not suit)'}`),
+)
+const suits = (each: PaperId): boolean => technique.value.papers.includes(each)
+const sheetChoices = computed(() =>
+  known.value.map(({ shape }) => ({ value: shapeKey(shape), says: `${shapeName(shape)}${countOn(shape)}` })),
+)
 </script>
 
 <template>
   <section v-if="made">
     <h2 class="part-title mb-1">Paper and colour</h2>
     <div class="flex flex-wrap gap-x-5 gap-y-2">
-      <div>
-        <label :for="`paper-${id}`" class="block text-[0.8rem] text-ink-soft">Paper</label
-        ><select
-          :id="`paper-${id}`"
-          class="field-input min-w-40"
-          :value="decoration.paper"
-          @change="choosePaper(($event.target as HTMLSelectElement).value as PaperId)"
-        >
-          <option v-for="each in PAPERS" :key="each.id" :value="each.id">
-            {{ each.name }}{{ technique.papers.includes(each.id) ? '' : ' (does not suit)' }}
-          </option>
-        </select>
-      </div>
-      <div v-if="!technique.fromDiscs">
-        <label :for="`sheets-${id}`" class="block text-[0.8rem] text-ink-soft">Sheets of</label
-        ><select
-          :id="`sheets-${id}`"
-          class="field-input min-w-40"
-          :value="shapeKey(made.shapes[0]!)"
-          @change="take(chosen($event))"
-        >
-          <option v-for="{ shape } in known" :key="shapeKey(shape)" :value="shapeKey(shape)">
-            {{ shapeName(shape) }}{{ countOn(shape) }}
-          </option>
-        </select>
-      </div>
+      <ChoiceField
+        class="min-w-40"
+        label="Paper"
+        :choices="paperChoices"
+        :model-value="decoration.paper"
+        @update:model-value="choosePaper"
+      />
+      <ChoiceField
+        v-if="!technique.fromDiscs"
+        class="min-w-40"
+        label="Sheets of"
+        :choices="sheetChoices"
+        :model-value="shapeKey(made.shapes[0]!)"
+        @update:model-value="takeKey"
+      />
       <fieldset v-else data-testid="discs">
         <legend class="text-[0.8rem] text-ink-soft">May be cut from</legend>
         <div class="flex flex-wrap gap-x-4">
-          <label v-for="{ shape } in known" :key="shapeKey(shape)" class="flex min-h-9 items-center gap-1.5"
-            ><input
-              type="checkbox"
-              class="size-5 accent-(--go)"
-              :checked="isTaken(shape)"
-              @change="toggle(shape, ($event.target as HTMLInputElement).checked)"
-            />{{ shapeName(shape) }}</label
+          <SwitchField
+            v-for="{ shape } in known"
+            :key="shapeKey(shape)"
+            :model-value="isTaken(shape)"
+            @update:model-value="toggle(shape, $event)"
+            >{{ shapeName(shape) }}</SwitchField
           >
         </div>
       </fieldset>

@@ -4,6 +4,7 @@ import type { Quiet } from '#core/compose'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import { QUIET_MIDDLE, QUIET_SPAN } from './schemas'
 import IconButton from '~/components/ui/IconButton.vue'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** What stays free of a decoration. */
 const props = defineProps<{ quiet: Quiet; first: boolean }>()
@@ -21,21 +22,17 @@ const ticks = [
   <section data-testid="quiet">
     <h2 class="part-title mb-1">Kept free</h2>
     <div class="grid gap-1.5">
-      <label
+      <SwitchField
         v-for="[key, name] in ticks.filter(([key]) => !props.first || key !== 'others')"
         :key="key"
-        class="flex items-center gap-2 text-[0.92rem]"
-        ><input
-          type="checkbox"
-          class="size-5 accent-(--go)"
-          :checked="quiet[key]"
-          :data-testid="`quiet-${key}`"
-          @change="
-            emit('edit', name.toLowerCase(), (each) => {
-              each[key] = ($event.target as HTMLInputElement).checked
-            })
-          "
-        />{{ name }}</label
+        :model-value="quiet[key]"
+        :data-testid="`quiet-${key}`"
+        @update:model-value="
+          emit('edit', name.toLowerCase(), (each) => {
+            each[key] = $event
+          })
+        "
+        >{{ name }}</SwitchField
       >
       <div v-for="(place, at) in quiet.places" :key="at" class="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
         <QuantitySlider

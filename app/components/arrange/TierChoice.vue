@@ -1,25 +1,28 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { tierWords } from '#core/cake'
 import { usePlanned } from '~/composables/planned'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
 
 /** Which tier something is on; the highest where its own is gone. The plan may be one edit behind. */
 defineOptions({ inheritAttrs: false })
 defineProps<{ tier: number }>()
 const emit = defineEmits<{ tier: [tier: number] }>()
 const { plan, cake } = usePlanned()
+const tiers = computed(() =>
+  cake.value.tiers.map((_, index) => ({
+    value: index,
+    says: tierWords(plan.value.stack, Math.min(index, plan.value.stack.length - 1)),
+  })),
+)
 </script>
 
 <template>
-  <label class="block text-[0.8rem] text-ink-soft"
-    >Tier<select
-      v-bind="$attrs"
-      class="field-input text-ink"
-      :value="Math.min(tier, cake.tiers.length - 1)"
-      @change="emit('tier', Number(($event.target as HTMLSelectElement).value))"
-    >
-      <option v-for="(each, index) in cake.tiers" :key="each.id" :value="index">
-        {{ tierWords(plan.stack, Math.min(index, plan.stack.length - 1)) }}
-      </option>
-    </select></label
-  >
+  <ChoiceField
+    v-bind="$attrs"
+    label="Tier"
+    :choices="tiers"
+    :model-value="Math.min(tier, cake.tiers.length - 1)"
+    @update:model-value="emit('tier', $event)"
+  />
 </template>

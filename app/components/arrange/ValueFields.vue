@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { z } from 'zod'
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import { formFields } from './formFields'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** A form made from a schema: numbers slide, choices are chosen, yes or no is ticked. */
 const props = defineProps<{
@@ -16,7 +18,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ set: [key: string, value: number | string | boolean | null] }>()
 
-const id = useId()
 const fields = computed(() => formFields(props.schema).filter(({ key }) => !props.leaveOut?.includes(key)))
 /** Where nothing is typed it is worked out. */
 const optionalOf = (key: string): number | null => (props.values[key] ?? null) as number | null
@@ -43,18 +44,14 @@ const optionalOf = (key: string): number | null => (props.values[key] ?? null) a
       @update:model-value="emit('set', field.key, $event)"
       @clear="emit('set', field.key, null)"
     />
-    <label v-else-if="field.kind === 'choice'" :for="`${id}-${field.key}`" class="block text-[0.8rem] text-ink-soft"
-      >{{ field.label
-      }}<select
-        :id="`${id}-${field.key}`"
-        class="field-input text-ink"
-        :value="values[field.key]"
-        :data-testid="`${testPrefix}-${field.key}`"
-        @change="emit('set', field.key, ($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="option in field.options" :key="option.value" :value="option.value">{{ option.name }}</option>
-      </select></label
-    >
+    <ChoiceField
+      v-else-if="field.kind === 'choice'"
+      :label="field.label"
+      :choices="field.options"
+      :model-value="values[field.key] as string"
+      :data-testid="`${testPrefix}-${field.key}`"
+      @update:model-value="emit('set', field.key, $event)"
+    />
     <label
       v-else-if="field.kind === 'colour'"
       class="flex items-center justify-between gap-2 text-[0.88rem] text-ink-soft"
@@ -66,14 +63,12 @@ const optionalOf = (key: string): number | null => (props.values[key] ?? null) a
         :data-testid="`${testPrefix}-${field.key}`"
         @change="emit('set', field.key, ($event.target as HTMLInputElement).value)"
     /></label>
-    <label v-else class="flex items-center gap-2 text-[0.92rem]"
-      ><input
-        type="checkbox"
-        class="size-5 accent-(--go)"
-        :checked="values[field.key] as boolean"
-        :data-testid="`${testPrefix}-${field.key}`"
-        @change="emit('set', field.key, ($event.target as HTMLInputElement).checked)"
-      />{{ field.label }}</label
+    <SwitchField
+      v-else
+      :model-value="values[field.key] as boolean"
+      :data-testid="`${testPrefix}-${field.key}`"
+      @update:model-value="emit('set', field.key, $event)"
+      >{{ field.label }}</SwitchField
     >
   </template>
 </template>

@@ -14,6 +14,7 @@ import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import { plantDrawn } from './plantDrawn'
 import WireSection from './WireSection.vue'
+import { choose } from '../../../tests/any/choosing'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -54,7 +55,7 @@ describe('a bouquet’s leaf', () => {
     const mounted = leaf()
     await mounted.get('[data-testid="shuffle"]').trigger('click')
     expect(option.value.bouquets[0]!.seed).not.toBe(5)
-    await mounted.get('[data-testid="bouquet-place"]').setValue('top')
+    await choose(mounted, 'top', '[data-testid="bouquet-place"]')
     expect(plan.value.decorations.find(({ id }) => id === 'blossoms')!.elements.every(({ pose }) => pose)).toBe(true)
     expect(mounted.find('[data-testid="bouquet-spanDeg"]').exists()).toBe(false)
     expect(mounted.find('[data-testid="bouquet-reach"]').exists()).toBe(true)

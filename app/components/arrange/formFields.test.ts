@@ -16,9 +16,9 @@ describe('a form made from a schema', () => {
     fields.forEach((field) => {
       expect(field.label).toMatch(/^[A-Z]/)
       if (field.kind === 'choice')
-        field.options.forEach(({ value, name }) => {
+        field.options.forEach(({ value, says }) => {
           expect(value).not.toBe('')
-          expect(name).not.toBe('')
+          expect(says).not.toBe('')
         })
     })
   })

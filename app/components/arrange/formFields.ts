@@ -5,7 +5,7 @@ export type FormField = { readonly key: string; readonly label: string } & (
   | { readonly kind: 'number'; readonly schema: z.ZodNumber }
   /** A number that need not be typed. */
   | { readonly kind: 'optional'; readonly schema: z.ZodNumber; readonly help: string }
-  | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[] }
+  | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly says: string }[] }
   | { readonly kind: 'tick' }
   | { readonly kind: 'colour' }
 )
@@ -40,7 +40,7 @@ export function formFields(schema: z.ZodObject): readonly FormField[] {
           kind: 'choice',
           options: Object.values((field as unknown as z.ZodEnum).enum).map((value) => ({
             value: String(value),
-            name: options[String(value)] ?? String(value),
+            says: options[String(value)] ?? String(value),
           })),
         },
       ]

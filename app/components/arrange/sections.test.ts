@@ -14,6 +14,7 @@ import MakingSection from './MakingSection.vue'
 import PaperChoice from './PaperChoice.vue'
 import DecorationLeaf from './DecorationLeaf.vue'
 import QuietSection from './QuietSection.vue'
+import { choicesIn, choose } from '../../../tests/any/choosing'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -61,13 +62,10 @@ describe('finishes of a decoration', () => {
 describe('paper and colour of a decoration', () => {
   it('name papers that do not suit, refuse them with the reason, and offer the one that does', async () => {
     const mounted = mount(PaperChoice, { props: { id: 'moths' } })
-    const names = mounted
-      .get('select')
-      .findAll('option')
-      .map((each) => each.text())
+    const names = await choicesIn(mounted)
     expect(names).toHaveLength(PAPERS.length)
     expect(names.find((name) => name.startsWith('rice film'))).toContain('does not suit')
-    await mounted.get('select').setValue('riceFilm')
+    await choose(mounted, 'riceFilm')
     expect(
       made('moths').shapes.every((shape) => paperOf('riceFilm').shapes.some((each) => isSameShape(each, shape))),
     ).toBe(true)
@@ -103,7 +101,7 @@ describe('what stays free of a decoration', () => {
   }
   it('is ticked, added, widened and taken away', async () => {
     const mounted = mount(QuietSection, { props: { quiet, first: false } })
-    await mounted.get('[data-testid="quiet-back"]').setValue(true)
+    await mounted.get('[data-testid="quiet-back"]').trigger('click')
     expect(lastChange(mounted).back).toBe(true)
     await mounted.get('[data-testid="quiet-add"]').trigger('click')
     expect(lastChange(mounted).places).toHaveLength(2)
@@ -136,7 +134,7 @@ describe('accents that go with a decoration', () => {
   })
   it('for show are on the removal list', async () => {
     const mounted = mount(AccentSection, { props: { follows: 'sails' } })
-    await mounted.get('input[type="checkbox"]').setValue(false)
+    await mounted.get('[role="switch"]').trigger('click')
     expect(mounted.text()).toContain('removal list')
     expect(plan.value.careCard.remove.map(({ name }) => name)).toContain('pearls')
   })

@@ -3,6 +3,7 @@ import { briefSchema } from '#core/commission'
 import { computed } from 'vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 const { studio, commission, cake } = usePlanned()
 
@@ -35,17 +36,16 @@ function setColours(event: Event): void {
   <fieldset>
     <legend class="font-display mb-1 text-[1.05rem] font-semibold">Who eats it</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-1.5 text-[0.94rem]">
-      <label v-for="{ key, name } in limits" :key="key" class="flex items-center gap-2"
-        ><input
-          type="checkbox"
-          class="size-5 accent-(--go)"
-          :checked="commission.brief.limits[key]"
-          @change="
-            studio.edit(name.toLowerCase(), (draft) => {
-              draft.commission.brief.limits[key] = ($event.target as HTMLInputElement).checked
-            })
-          "
-        />{{ name }}</label
+      <SwitchField
+        v-for="{ key, name } in limits"
+        :key="key"
+        :model-value="commission.brief.limits[key]"
+        @update:model-value="
+          studio.edit(name.toLowerCase(), (draft) => {
+            draft.commission.brief.limits[key] = $event
+          })
+        "
+        >{{ name }}</SwitchField
       >
     </div>
     <div class="mt-2 grid grid-cols-[1fr_8rem] gap-5">

@@ -7,6 +7,8 @@ import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'
 import IconButton from '~/components/ui/IconButton.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 const { studio, commission } = usePlanned()
 const MOST_COLOURS = 24
@@ -69,6 +71,7 @@ function rename(at: number, event: Event): void {
     })
   else field.value = commission.value.palette[at]!.name
 }
+const ROLES = choicesOf(PALETTE_ROLES, (role) => role)
 </script>
 
 <template>
@@ -98,18 +101,17 @@ function rename(at: number, event: Event): void {
           :value="named.name"
           @change="rename(at, $event)"
         />
-        <select
-          class="field-input min-h-8! text-[0.9rem]! font-normal!"
-          :aria-label="`Role of ${named.name}`"
-          :value="named.role"
-          @change="
+        <ChoiceField
+          hide-label
+          :label="`Role of ${named.name}`"
+          :choices="ROLES"
+          :model-value="named.role"
+          @update:model-value="
             set(at, 'role', (each) => {
-              each.role = ($event.target as HTMLSelectElement).value as Named['role']
+              each.role = $event
             })
           "
-        >
-          <option v-for="role in PALETTE_ROLES" :key="role" :value="role">{{ role }}</option>
-        </select>
+        />
         <IconButton :icon="X" round :says="`Remove ${named.name}`" @click="remove(at)" />
       </li>
     </ul>

@@ -4,6 +4,7 @@ import { Plus, X } from '@lucide/vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import IconButton from '~/components/ui/IconButton.vue'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 const { studio, commission } = usePlanned()
 const MOST_STOPS = 6
@@ -42,17 +43,14 @@ function rename(at: number, event: Event): void {
           })
         "
       />
-      <label class="flex items-center gap-2 pb-2 text-[0.94rem]"
-        ><input
-          type="checkbox"
-          class="size-5 accent-(--go)"
-          :checked="commission.brief.transport.coolCar"
-          @change="
-            studio.edit('cool car', (draft) => {
-              draft.commission.brief.transport.coolCar = ($event.target as HTMLInputElement).checked
-            })
-          "
-        />Cool car</label
+      <SwitchField
+        :model-value="commission.brief.transport.coolCar"
+        @update:model-value="
+          studio.edit('cool car', (draft) => {
+            draft.commission.brief.transport.coolCar = $event
+          })
+        "
+        >Cool car</SwitchField
       >
     </div>
     <ul class="mt-1 grid gap-1">

@@ -11,6 +11,8 @@ import { usePlanned } from '~/composables/planned'
 import { chosenFile, outlineIn } from '~/files/chosen'
 import WayFields from './WayFields.vue'
 import IconButton from '~/components/ui/IconButton.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { namedChoices } from '~/components/ui/choice'
 
 /** Pieces from drawings of the decorator's own, SVG or DXF: every closed outline becomes one, cut beside the others. */
 const { option, editOption } = usePlanned()
@@ -84,6 +86,8 @@ const setPaper = (id: string, paper: PaperId): void =>
     each.stock = paperOf(paper).shapes.slice(0, 1)
   })
 const keysOf = ({ stock }: OwnPiece): string => stock.map(shapeKey).join(' ')
+const sheetsOf = ({ paper }: OwnPiece) =>
+  paperOf(paper).shapes.map((each) => ({ value: shapeKey(each), says: shapeName(each) }))
 const setSheets = ({ id, paper }: OwnPiece, key: string): void =>
   change(id, 'sheets', (each) => {
     each.stock = paperOf(paper).shapes.filter((shape) => shapeKey(shape) === key)
@@ -153,24 +157,18 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
                 })
               "
             />
-            <label
-              ><span class="block text-[0.8rem] text-ink-soft">Paper</span
-              ><select
-                class="field-input"
-                :value="piece.paper"
-                @change="setPaper(piece.id, valueOf($event) as PaperId)"
-              >
-                <option v-for="each in PAPERS" :key="each.id" :value="each.id">{{ each.name }}</option>
-              </select></label
-            >
-            <label
-              ><span class="block text-[0.8rem] text-ink-soft">Sheets</span
-              ><select class="field-input" :value="keysOf(piece)" @change="setSheets(piece, valueOf($event))">
-                <option v-for="each in paperOf(piece.paper).shapes" :key="shapeKey(each)" :value="shapeKey(each)">
-                  {{ shapeName(each) }}
-                </option>
-              </select></label
-            >
+            <ChoiceField
+              label="Paper"
+              :choices="namedChoices(PAPERS)"
+              :model-value="piece.paper"
+              @update:model-value="setPaper(piece.id, $event)"
+            />
+            <ChoiceField
+              label="Sheets"
+              :choices="sheetsOf(piece)"
+              :model-value="keysOf(piece)"
+              @update:model-value="setSheets(piece, $event)"
+            />
             <input
               type="color"
               class="size-8"

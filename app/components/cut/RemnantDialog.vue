@@ -11,6 +11,9 @@ import { shrinkPhoto } from '~/components/brief/photos'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { usePreferences } from '~/stores/preferences'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { namedChoices } from '~/components/ui/choice'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /**
  * A part of a sheet that lies in the studio, taken into stock by its corners: typed, or touched on a photograph beside
@@ -124,20 +127,11 @@ function typeInstead(): void {
             ><span class="block text-[0.8rem] text-ink-soft">Called</span
             ><input v-model="name" class="field-input" maxlength="60" placeholder="rest"
           /></label>
-          <label
-            ><span class="block text-[0.8rem] text-ink-soft">Paper</span
-            ><select v-model="paper" class="field-input">
-              <option v-for="each in PAPERS" :key="each.id" :value="each.id">{{ each.name }}</option>
-            </select></label
-          >
-          <label class="flex items-end gap-2 pb-1"
-            ><input v-model="isColoured" type="checkbox" class="size-5 accent-(--go)" />coloured all over<input
-              v-if="isColoured"
-              v-model="colour"
-              type="color"
-              class="size-7"
-              aria-label="Its colour"
-          /></label>
+          <ChoiceField v-model="paper" label="Paper" :choices="namedChoices(PAPERS)" />
+          <div class="flex items-end gap-2">
+            <SwitchField v-model="isColoured">coloured all over</SwitchField
+            ><input v-if="isColoured" v-model="colour" type="color" class="mb-1 size-7" aria-label="Its colour" />
+          </div>
         </div>
         <div class="grid gap-5 sm:grid-cols-[minmax(0,1fr)_13rem]">
           <div v-if="photo" class="grid content-start gap-2">

@@ -8,6 +8,7 @@ import { keptOf, stockOf, workshopSchema, type Workshop } from '#core/workshop'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** Sheets and discs of the papers on this cake: which sizes are worked with, how many lie on the shelf, any size more. */
 const { studio, workshop, plan } = usePlanned()
@@ -67,12 +68,11 @@ const setThick = (row: Row, value: number): void =>
         :key="paperItem(row.paper, row.shape)"
         class="grid grid-cols-[auto_1fr] items-baseline gap-2.5"
       >
-        <input
-          type="checkbox"
-          class="size-5 self-center accent-(--go)"
+        <SwitchField
+          class="self-center"
           :aria-label="`Cut from ${shapeName(row.shape)}`"
-          :checked="row.inUse"
-          @change="setInUse(row, ($event.target as HTMLInputElement).checked)"
+          :model-value="row.inUse"
+          @update:model-value="setInUse(row, $event)"
         />
         <QuantityField
           :schema="onHand"

@@ -12,6 +12,7 @@ import OffcutSection from './OffcutSection.vue'
 import SheetDrawing from './SheetDrawing.vue'
 import ToolsSection from './ToolsSection.vue'
 import WaysSection from './WaysSection.vue'
+import { choicesIn, choose } from '../../../tests/any/choosing'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -59,14 +60,14 @@ afterEach(() => vi.unstubAllGlobals())
 describe('how each decoration is cut', () => {
   it('is chosen among all ways with what each takes, and the advised one is a touch away', async () => {
     const mounted = mount(WaysSection)
-    const globes = mounted.get<HTMLSelectElement>('[data-testid="way-globes"]')
-    expect(globes.findAll('option').map((each) => each.text())).toEqual([
+    const globes = '[data-testid="way-globes"]'
+    expect(await choicesIn(mounted, globes)).toEqual([
       expect.stringMatching(/sheets?, \d+/),
       expect.stringMatching(/Punch: .*advised/),
       expect.stringMatching(/about/),
       expect.stringMatching(/Cutting machine/),
     ])
-    await globes.setValue('template')
+    await choose(mounted, 'template', globes)
     expect(option.value.decorations.find(({ id }) => id === 'globes')!.cutting.way).toBe('template')
     await mounted
       .findAll('button')
@@ -134,8 +135,8 @@ describe('sheets that are cut together', () => {
   it('say how many are cut at once, and that strips are folded', async () => {
     const ruffle = option.value.decorations.find(({ technique }) => technique === 'tornRuffle')!
     const ways = mount(WaysSection)
-    await ways.get(`[data-testid="plies-${ruffle.id}"]`).setValue('2')
-    await ways.get(`[data-testid="layers-${ruffle.id}"]`).setValue('2')
+    await choose(ways, 2, `[data-testid="plies-${ruffle.id}"]`)
+    await choose(ways, 2, `[data-testid="layers-${ruffle.id}"]`)
     const group = plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === ruffle.id))!
     expect(mount(GroupSection, { props: { group } }).get('h2').text()).toContain('2 at once, strips folded in 2')
   })

@@ -4,6 +4,7 @@ import { checklistOf } from '#core/deliver'
 import { clockText, dayClockText } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
+import TickBox from '~/components/ui/TickBox.vue'
 
 /** What is to be seen to on the way, each with its hour, ticked when it is done. */
 const { studio, plan, commission } = usePlanned()
@@ -22,11 +23,10 @@ const tick = (id: string, on: boolean): void =>
   <ul aria-label="Venue checklist" data-testid="checklist">
     <li v-for="line in lines" :key="line.id" class="border-t border-line">
       <label class="flex min-h-13 items-center gap-3 py-1 text-[1.02rem]">
-        <input
-          type="checkbox"
-          class="size-6 shrink-0 accent-(--go)"
-          :checked="bench.bench.ticks[line.id] !== undefined"
-          @change="tick(line.id, ($event.target as HTMLInputElement).checked)"
+        <TickBox
+          :says="line.text"
+          :model-value="bench.bench.ticks[line.id] !== undefined"
+          @update:model-value="tick(line.id, $event)"
         />
         <span class="w-24 shrink-0 text-ink-soft">{{ line.at === null ? '' : dayClockText(line.at) }}</span>
         <span class="flex-1" :class="bench.bench.ticks[line.id] !== undefined ? 'text-ink-soft' : ''">{{

@@ -8,6 +8,8 @@ import WorkshopField from '~/components/ui/WorkshopField.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { useChangedWay } from './changedWay'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 /** What paper wants: rests of each decoration in this room, and how long it stays stiff on the cake. */
 const { plan, commission, editDecorations } = usePlanned()
@@ -82,18 +84,15 @@ const stiff = (minutes: number | null): string =>
               }}</template
             ></span
           >
-          <label v-if="each.ways.length > 1" class="mt-1 flex items-center gap-2 text-[0.88rem] text-ink-soft"
-            >dries<select
-              class="field-input max-w-60 py-1! text-ink"
-              :value="each.way"
-              :data-testid="`dries-${each.id}`"
-              @change="dryIn(each.id, ($event.target as HTMLSelectElement).value as DryingWay)"
-            >
-              <option v-for="way in each.ways" :key="way" :value="way">
-                {{ DRYING_WORDS[way].name.toLowerCase() }}
-              </option>
-            </select></label
-          >
+          <ChoiceField
+            v-if="each.ways.length > 1"
+            class="mt-1 max-w-60"
+            label="dries"
+            :data-testid="`dries-${each.id}`"
+            :choices="choicesOf(each.ways, (way) => DRYING_WORDS[way].name.toLowerCase())"
+            :model-value="each.way"
+            @update:model-value="dryIn(each.id, $event)"
+          />
         </li>
       </ul>
       <div v-if="counted.length > 0" class="mt-2 grid max-w-md grid-cols-2 gap-x-5">

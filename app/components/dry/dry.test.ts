@@ -9,6 +9,7 @@ import { dampWords } from './dampWords'
 import { dryingData } from './dryingChart'
 import DryingRemedies from './DryingRemedies.vue'
 import PaperRests from './PaperRests.vue'
+import { choose } from '../../../tests/any/choosing'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -76,7 +77,7 @@ describe('paper', () => {
     const bloom = plan.value.decorations.find(({ technique }) => technique === 'openBloom')!.id
     const chosen = async (way: string): Promise<string> => {
       const rests = mount(PaperRests).get('[data-testid="rests"]')
-      await rests.get(`[data-testid="dries-${bloom}"]`).setValue(way)
+      await choose(rests, way, `[data-testid="dries-${bloom}"]`)
       return mount(PaperRests).get('[data-testid="rests"]').text()
     }
     expect(await chosen('fan')).toContain('before a fan')

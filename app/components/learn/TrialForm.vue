@@ -21,6 +21,8 @@ import { TECHNIQUES, type Step } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { stepName } from './knowledge'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf, namedChoices } from '~/components/ui/choice'
 
 /** A trial in half a minute: what, and the two numbers that tell it. */
 const { studio, workshop, commission } = usePlanned()
@@ -52,6 +54,12 @@ const timedSteps = TECHNIQUES.flatMap(({ id, steps: own }) =>
 )
 const steps = timedSteps.map(({ key }) => key)
 const step = ref(steps[0]!)
+const WAYS = choicesOf(SHRINK_WAYS, (each) => SHRINK_WORDS[each])
+const CASES = choicesOf(Object.keys(DRYING_CASES) as DryingCaseId[], (each) => DRYING_CASES[each].words)
+const STEPS = [
+  ...paces.map((each) => ({ value: each as string, says: stepName(each), group: 'At the cake' })),
+  ...steps.map((each) => ({ value: each, says: stepName(each), group: 'Paper' })),
+]
 const pieces = ref(6)
 const minutes = ref(30)
 
@@ -121,12 +129,12 @@ const isFull = computed(() =>
       }}</RadioGroupOption></RadioGroup
     >
     <div v-if="kind === 'shrink'" class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft"
-        >{{ shrinkTrialSchema.shape.way.meta()!.label
-        }}<select v-model="way" class="field-input text-ink">
-          <option v-for="each in SHRINK_WAYS" :key="each" :value="each">{{ SHRINK_WORDS[each] }}</option>
-        </select></label
-      >
+      <ChoiceField
+        v-model="way"
+        class="col-span-2"
+        :label="shrinkTrialSchema.shape.way.meta()!.label as string"
+        :choices="WAYS"
+      />
       <QuantityField
         :schema="shrinkTrialSchema.shape.beforeMm"
         :model-value="beforeMm"
@@ -139,18 +147,19 @@ const isFull = computed(() =>
       />
     </div>
     <div v-else-if="kind === 'drying'" class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft"
-        >{{ dryingTrialSchema.shape.what.meta()!.label
-        }}<select v-model="what" class="field-input text-ink">
-          <option v-for="(each, id) in DRYING_CASES" :key="id" :value="id">{{ each.words }}</option>
-        </select></label
-      >
-      <label v-if="papers.length > 1" class="col-span-2 text-[0.8rem] text-ink-soft"
-        >{{ dryingTrialSchema.shape.paper.meta()!.label
-        }}<select v-model="paper" class="field-input text-ink">
-          <option v-for="each in papers" :key="each.id" :value="each.id">{{ each.name }}</option>
-        </select></label
-      >
+      <ChoiceField
+        v-model="what"
+        class="col-span-2"
+        :label="dryingTrialSchema.shape.what.meta()!.label as string"
+        :choices="CASES"
+      />
+      <ChoiceField
+        v-if="papers.length > 1"
+        v-model="paper"
+        class="col-span-2"
+        :label="dryingTrialSchema.shape.paper.meta()!.label as string"
+        :choices="namedChoices(papers)"
+      />
       <QuantityField
         v-if="DRYING_CASES[what].kind === 'film'"
         class="col-span-2"
@@ -176,16 +185,7 @@ const isFull = computed(() =>
       </p>
     </div>
     <div v-else class="grid grid-cols-2 gap-x-4 gap-y-2">
-      <label class="col-span-2 text-[0.8rem] text-ink-soft"
-        >Which work<select v-model="step" class="field-input text-ink">
-          <optgroup label="At the cake">
-            <option v-for="each in paces" :key="each" :value="each">{{ stepName(each) }}</option>
-          </optgroup>
-          <optgroup label="Paper">
-            <option v-for="each in steps" :key="each" :value="each">{{ stepName(each) }}</option>
-          </optgroup>
-        </select></label
-      >
+      <ChoiceField v-model="step" class="col-span-2" label="Which work" :choices="STEPS" />
       <QuantityField
         :schema="runSchema.shape.good"
         label="How many"

@@ -5,6 +5,8 @@ import { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange } from '#c
 import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
 import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { namedChoices } from '~/components/ui/choice'
 
 /**
  * What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the
@@ -59,11 +61,7 @@ function keep({ id }: LikelyCause): void {
         data-testid="trouble-guide"
       >
         <DialogTitle class="text-2xl">What do you see?</DialogTitle>
-        <label class="text-[0.9rem] text-ink-soft"
-          >On<select v-model="of" class="field-input text-ink">
-            <option v-for="thing in things" :key="thing.id" :value="thing.id">{{ thing.name }}</option>
-          </select></label
-        >
+        <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
         <div class="grid gap-1.5 sm:grid-cols-2">
           <button
             v-for="trouble in TROUBLES"

@@ -8,6 +8,9 @@ import { useStandTools } from './standTools'
 import { namedSolids } from './namedSolids'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /** What is seen as a picture, and the cake as a file in depth. */
 const props = defineProps<{
@@ -41,19 +44,13 @@ async function saveSolid(): Promise<void> {
   const made = await glbOf(commission.value.brief.name, namedSolids(props.solids, option.value, plan.value))
   download(made, fileNameFor(commission.value.brief.name, '.glb'))
 }
+const WIDTHS = choicesOf(PICTURE_WIDTHS, (each) => `${each} pixels wide`)
 </script>
 
 <template>
   <div class="no-print flex flex-wrap items-center justify-center gap-x-4 gap-y-1 pb-2 text-[0.9rem]">
-    <label class="flex items-center gap-1.5"
-      >Picture
-      <select v-model="width" class="field min-h-9 w-auto" aria-label="Width of the picture">
-        <option v-for="each in PICTURE_WIDTHS" :key="each" :value="each">{{ each }} pixels wide</option>
-      </select></label
-    >
-    <label class="flex items-center gap-1.5"
-      ><input v-model="boxShown" type="checkbox" class="size-4.5 accent-(--go)" /> with its box</label
-    >
+    <ChoiceField v-model="width" class="w-44" hide-label label="Width of the picture" :choices="WIDTHS" />
+    <SwitchField v-model="boxShown">with its box</SwitchField>
     <button type="button" class="button min-h-9" data-testid="save-picture" @click="savePicture">
       <Image class="size-4.5" aria-hidden="true" />Save this view
     </button>
@@ -66,16 +63,11 @@ async function saveSolid(): Promise<void> {
     >
       <Box class="size-4.5" aria-hidden="true" />Save in depth
     </button>
-    <label class="flex items-center gap-1.5"
-      ><input
-        v-model="preferences.stand"
-        type="checkbox"
-        true-value="small"
-        false-value="byMeasure"
-        class="size-4.5 accent-(--go)"
-        data-testid="draw-simply"
-      />
-      draw it simply, for a slow machine</label
+    <SwitchField
+      data-testid="draw-simply"
+      :model-value="preferences.stand === 'small'"
+      @update:model-value="preferences.stand = $event ? 'small' : 'byMeasure'"
+      >draw it simply, for a slow machine</SwitchField
     >
     <p v-if="said" role="status" class="w-full text-center text-stop">{{ said }}</p>
   </div>

@@ -6,6 +6,8 @@ import { MOST_STOCK, SHELF_WORDS, SHELVES, type ShelfId } from '#core/supply'
 import { usePlanned } from '~/composables/planned'
 import IconButton from '~/components/ui/IconButton.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 /** Formers, moulds and ovens, rests of sheets, and things of one's own that no plan asks for. */
 const { studio, workshop } = usePlanned()
@@ -33,6 +35,7 @@ const letGo = (id: string): void =>
   studio.edit('a rest is gone', ({ workshop: draft }) => {
     draft.remnants = draft.remnants.filter((each) => each.id !== id)
   })
+const SHELF_CHOICES = choicesOf(SHELVES, (each) => SHELF_WORDS[each])
 </script>
 
 <template>
@@ -64,11 +67,7 @@ const letGo = (id: string): void =>
       <label class="min-w-52 flex-1 text-[0.8rem] text-ink-soft"
         >Something of your own<input v-model="name" class="field-input text-ink" maxlength="80" @keydown.enter="add"
       /></label>
-      <label class="text-[0.8rem] text-ink-soft"
-        >Shelf<select v-model="shelf" class="field-input text-ink">
-          <option v-for="each in SHELVES" :key="each" :value="each">{{ SHELF_WORDS[each] }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="shelf" class="w-44" label="Shelf" :choices="SHELF_CHOICES" />
       <button
         type="button"
         class="button"

@@ -9,6 +9,7 @@ import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import { useBench } from '~/stores/bench'
+import TickBox from '~/components/ui/TickBox.vue'
 
 /** What to buy, as one walks along the shelves; ticked off in the shop, received into stock at home. */
 const { studio, workshop } = usePlanned()
@@ -77,12 +78,10 @@ const hasStock = computed(() => shopping.value.some(({ onHand }) => onHand > 0) 
           :data-testid="`buy-${line.need.item}`"
         >
           <label class="grid min-h-12 grid-cols-[1.6rem_6.5rem_1fr_auto] items-center gap-x-3 py-1">
-            <input
-              type="checkbox"
-              class="size-5.5 accent-(--go)"
-              :checked="isTicked(line)"
-              :aria-label="`In the basket: ${line.need.name}`"
-              @change="tick(line, ($event.target as HTMLInputElement).checked)"
+            <TickBox
+              :says="`In the basket: ${line.need.name}`"
+              :model-value="isTicked(line)"
+              @update:model-value="tick(line, $event)"
             />
             <span
               class="font-display text-[1.1rem] font-semibold whitespace-nowrap"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { keptOf, setOnHand, stockOf, type Item } from '#core/workshop'
-import { NuxtLink } from '#components'
-import { ClipboardList, FileDown, FileUp } from '@lucide/vue'
+import { FileDown, FileUp } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { z } from 'zod'
 import { currencySign } from '#core/quantity'
@@ -127,9 +126,6 @@ async function bring(event: Event): Promise<void> {
     </div>
     <p v-if="problem" role="alert" class="mb-2 rounded-xl bg-look-soft px-3.5 py-2">{{ problem }}</p>
     <div class="flex flex-wrap gap-2">
-      <NuxtLink to="/drawers" class="button button-go" data-testid="take-count">
-        <ClipboardList class="size-4.5" aria-hidden="true" />Take stock on one page
-      </NuxtLink>
       <button type="button" class="button" data-testid="stock-csv" @click="save">
         <FileDown class="size-4.5" aria-hidden="true" />Save as a table</button
       ><button type="button" class="button" @click="input?.click()">

@@ -37,7 +37,7 @@ describe('shopping', () => {
     const mounted = mount(ShoppingSection)
     const wafer = mounted.get('[data-testid="buy-sheet thinWafer 210x297"]')
     expect(wafer.text()).toMatch(/1 × 25.*thin wafer, A4.*12\.50/)
-    await wafer.get('input').setValue(true)
+    await wafer.get('[role="switch"]').trigger('click')
     expect(Object.keys(commission.value.bench.ticks)).toEqual(['bought sheet thinWafer 210x297'])
     await mounted.get('[data-testid="receive"]').trigger('click')
     expect(stockOf(workshop.value, 'sheet thinWafer 210x297')!.onHand).toBe(25)
@@ -115,10 +115,10 @@ describe('at the door', () => {
   })
   it('ticks lines with their hour, and takes a tick back', async () => {
     const mounted = mount(ChecklistSection)
-    const [first] = mounted.findAll('input')
-    await first!.setValue(true)
+    const [first] = mounted.findAll('[role="switch"]')
+    await first!.trigger('click')
     expect(Object.keys(commission.value.bench.ticks)).toHaveLength(1)
-    await first!.setValue(false)
+    await first!.trigger('click')
     expect(commission.value.bench.ticks).toEqual({})
   })
   it('is handed over with names, and warns of what is still in', async () => {

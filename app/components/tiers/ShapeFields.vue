@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { computed } from 'vue'
 import { definitionOf, extentMm, overLobes, overLobesMm, SHAPES, type Shape, type ShapeKind } from '#core/cake'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
 
 const props = defineProps<{ shape: Shape; tierId: string }>()
 const emit = defineEmits<{ 'update:shape': [shape: Shape] }>()
@@ -22,20 +23,11 @@ const overLobesSchema = z.number().min(60).max(700).meta({ label: 'Over the lobe
 function change(kind: ShapeKind): void {
   emit('update:shape', definitionOf(kind).starting(Math.round(2 * extentMm(props.shape).sideways)))
 }
+const KINDS = SHAPES.map(({ kind, name }) => ({ value: kind, says: name }))
 </script>
 
 <template>
-  <div class="w-28">
-    <label :for="`shape-${tierId}`" class="block text-[0.8rem] text-ink-soft">Shape</label>
-    <select
-      :id="`shape-${tierId}`"
-      class="field-input"
-      :value="shape.kind"
-      @change="change(($event.target as HTMLSelectElement).value as ShapeKind)"
-    >
-      <option v-for="each in SHAPES" :key="each.kind" :value="each.kind">{{ each.name }}</option>
-    </select>
-  </div>
+  <ChoiceField class="w-28" label="Shape" :choices="KINDS" :model-value="shape.kind" @update:model-value="change" />
   <QuantityField
     v-for="[key, schema] in fields"
     :key="`${shape.kind}-${key}`"

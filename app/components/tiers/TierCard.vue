@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, ChevronDown, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { portionsOf, spacerSchema, tierSchema, type StandingTier, type Tier } from '#core/cake'
-import { COVERINGS, coveringOf, glueOf, type CoveringId } from '#core/material'
+import { COVERINGS, coveringOf, glueOf } from '#core/material'
 import type { Plan } from '#core/plan'
 import { printDuration, printQuantity } from '#core/quantity'
 import QuantityField from '~/components/ui/QuantityField.vue'
@@ -10,6 +10,9 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePreferences } from '~/stores/preferences'
 import ShapeFields from './ShapeFields.vue'
 import IconButton from '~/components/ui/IconButton.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf, namedChoices } from '~/components/ui/choice'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 const props = defineProps<{
   tier: Tier
@@ -46,6 +49,10 @@ const odd = computed(() =>
   ]
     .filter(Boolean)
     .join(', '),
+)
+const INSIDES = choicesOf(['cake', 'dummy'] as const, (each) => each)
+const STANDS = choicesOf(['stacked', 'loose'] as const, (each) =>
+  each === 'stacked' ? 'on the tier below' : 'loose, on the board',
 )
 </script>
 
@@ -91,51 +98,43 @@ const odd = computed(() =>
             })
         "
       />
-      <div class="w-38">
-        <label :for="`covering-${tier.id}`" class="block text-[0.8rem] text-ink-soft">Covered with</label>
-        <select
-          :id="`covering-${tier.id}`"
-          class="field-input"
-          :value="tier.covering"
-          @change="
-            emit('change', 'covering', (each) => {
-              each.covering = ($event.target as HTMLSelectElement).value as CoveringId
-            })
-          "
-        >
-          <option v-for="each in COVERINGS" :key="each.id" :value="each.id">{{ each.name }}</option>
-        </select>
-      </div>
-      <label class="block w-24 text-[0.8rem] text-ink-soft"
-        >Inside<select
-          class="field-input text-ink"
-          data-testid="tier-inside"
-          :value="tier.inside"
-          @change="
-            emit('change', 'inside', (each) => {
-              each.inside = ($event.target as HTMLSelectElement).value as 'cake' | 'dummy'
-            })
-          "
-        >
-          <option value="cake">cake</option>
-          <option value="dummy">dummy</option>
-        </select></label
-      >
-      <label v-if="mayStandLoose && (isOpen || tier.stands === 'loose')" class="block w-44 text-[0.8rem] text-ink-soft"
-        >Stands<select
-          class="field-input text-ink"
-          data-testid="tier-stands"
-          :value="tier.stands"
-          @change="
-            emit('change', 'stands', (each) => {
-              each.stands = ($event.target as HTMLSelectElement).value as Tier['stands']
-            })
-          "
-        >
-          <option value="stacked">on the tier below</option>
-          <option value="loose">loose, on the board</option>
-        </select></label
-      >
+      <ChoiceField
+        class="w-38"
+        label="Covered with"
+        data-testid="covered-with"
+        :choices="namedChoices(COVERINGS)"
+        :model-value="tier.covering"
+        @update:model-value="
+          emit('change', 'covering', (each) => {
+            each.covering = $event
+          })
+        "
+      />
+      <ChoiceField
+        class="w-24"
+        label="Inside"
+        data-testid="tier-inside"
+        :choices="INSIDES"
+        :model-value="tier.inside"
+        @update:model-value="
+          emit('change', 'inside', (each) => {
+            each.inside = $event
+          })
+        "
+      />
+      <ChoiceField
+        v-if="mayStandLoose && (isOpen || tier.stands === 'loose')"
+        class="w-44"
+        label="Stands"
+        data-testid="tier-stands"
+        :choices="STANDS"
+        :model-value="tier.stands"
+        @update:model-value="
+          emit('change', 'stands', (each) => {
+            each.stands = $event
+          })
+        "
+      />
       <label class="block text-[0.8rem] text-ink-soft"
         >Colour
         <input
@@ -217,42 +216,33 @@ const odd = computed(() =>
         />
       </template>
       <div class="grid w-full grid-cols-2 gap-x-6 gap-y-1.5 text-[0.92rem] md:grid-cols-3">
-        <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="tier.spacer !== null"
-            @change="
-              emit('change', 'spacer', (each) => {
-                each.spacer = each.spacer ? null : { ...SPACER }
-              })
-            "
-          />Stands on a spacer</label
+        <SwitchField
+          :model-value="tier.spacer !== null"
+          @update:model-value="
+            emit('change', 'spacer', (each) => {
+              each.spacer = each.spacer ? null : { ...SPACER }
+            })
+          "
+          >Stands on a spacer</SwitchField
         >
-        <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="tier.chilled"
-            :disabled="tier.inside === 'dummy'"
-            @change="
-              emit('change', 'filling', (each) => {
-                each.chilled = !each.chilled
-              })
-            "
-          />Filling must stay chilled</label
+        <SwitchField
+          :model-value="tier.chilled"
+          :disabled="tier.inside === 'dummy'"
+          @update:model-value="
+            emit('change', 'filling', (each) => {
+              each.chilled = !each.chilled
+            })
+          "
+          >Filling must stay chilled</SwitchField
         >
-        <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="tier.builtOfTwo"
-            @change="
-              emit('change', 'built of two', (each) => {
-                each.builtOfTwo = !each.builtOfTwo
-              })
-            "
-          />Built of two, card between</label
+        <SwitchField
+          :model-value="tier.builtOfTwo"
+          @update:model-value="
+            emit('change', 'built of two', (each) => {
+              each.builtOfTwo = !each.builtOfTwo
+            })
+          "
+          >Built of two, card between</SwitchField
         >
       </div>
     </div>

@@ -7,6 +7,7 @@ import { demoCommission, demoWorkshop } from '#core/demo'
 import { derivePlan } from '#core/plan'
 import ShapeFields from './ShapeFields.vue'
 import TierCard from './TierCard.vue'
+import { choose } from '../../../tests/any/choosing'
 
 const commission = choosing(demoCommission(0), 'b')
 const plan = derivePlan({ commission, workshop: demoWorkshop(), now: 0, units: 'metric' })
@@ -46,7 +47,7 @@ describe('the numbers of a shape', () => {
       const mounted = mount(ShapeFields, { props: { shape, tierId: 'x' } })
       // A scalloped one can also be told by how wide it is over its lobes.
       const told = Object.keys(shape).length + (shape.kind === 'scalloped' ? 1 : 0)
-      expect(mounted.findAll('input, select')).toHaveLength(told)
+      expect(mounted.findAll('input, [aria-haspopup="listbox"]')).toHaveLength(told)
       mounted.findAll('label').forEach((label) => expect(label.text()).not.toBe(''))
     },
   )
@@ -54,7 +55,7 @@ describe('the numbers of a shape', () => {
   it('another kind is chosen about as wide as the one before', async () => {
     const mounted = mount(ShapeFields, { props: { shape: { kind: 'round', acrossMm: 240 }, tierId: 'x' } })
     for (const { kind } of SHAPES) {
-      await mounted.get('select').setValue(kind)
+      await choose(mounted, kind)
       const [shape] = mounted.emitted('update:shape')!.at(-1) as [Shape]
       expect(shape.kind).toBe(kind)
       expect(extentMm(shape).sideways * 2).toBeGreaterThan(200)
@@ -96,19 +97,19 @@ describe('the card of a tier', () => {
   it('opens lean, turn and spacer, and puts a spacer in and out', async () => {
     const mounted = card(1)
     await mounted.get('button[aria-expanded]').trigger('click')
-    const boxes = mounted.findAll('input[type="checkbox"]')
+    const boxes = mounted.findAll('[role="switch"]')
     expect(boxes).toHaveLength(3)
-    await boxes[0]!.trigger('change')
+    await boxes[0]!.trigger('click')
     expect(changed(mounted, 1).spacer).toEqual({ heightMm: 30, acrossMm: 100 })
-    await boxes[1]!.trigger('change')
+    await boxes[1]!.trigger('click')
     expect(changed(mounted, 1).chilled).toBe(true)
-    await boxes[2]!.trigger('change')
+    await boxes[2]!.trigger('click')
     expect(changed(mounted, 1).builtOfTwo).toBe(true)
   })
 
   it('asks for another covering and colour', async () => {
     const mounted = card(0)
-    await mounted.findAll('select')[1]!.setValue('whippedCream')
+    await choose(mounted, 'whippedCream', '[data-testid="covered-with"]')
     expect(changed(mounted, 0).covering).toBe('whippedCream')
     await mounted.get('input[type="color"]').setValue('#112233')
     expect(changed(mounted, 0).colour).toBe('#112233')

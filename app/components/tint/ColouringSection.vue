@@ -17,6 +17,8 @@ import { paperOf } from '#core/material'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
 
 /** How each decoration is coloured, what does not suit it, what would; and what goes on when it is dry. */
 const { plan, option, studio, editOption } = usePlanned()
@@ -63,8 +65,10 @@ function mend({ decoration, remedy }: ColourFault): void {
       for (const dye of workshop.dyes) if (remedy.dyes.includes(dye.id)) dye.inUse = false
     })
 }
-const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
-const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, (_, at) => at + 1)
+const coatCounts = Array.from({ length: colouringSchema.shape.coats.maxValue! }, (_, at) => at + 1)
+const THINNERS = choicesOf(CARRIERS, (carrier) => CARRIER_WORDS[carrier])
+const FACES = choicesOf([1, 2] as const, (faces) => (faces === 1 ? 'on one face' : 'on both faces'))
+const COATS = choicesOf(coatCounts, (coats) => (coats === 1 ? 'once' : `${coats} coats`))
 </script>
 
 <template>
@@ -80,45 +84,41 @@ const mostCoats = Array.from({ length: colouringSchema.shape.coats.maxValue! }, 
         <b class="pt-1 text-[0.96rem]">{{ made.name }}</b>
         <div class="grid min-w-0 gap-1.5">
           <div class="flex flex-wrap items-center gap-2 text-[0.9rem]">
-            <select
-              class="field-input min-h-9! w-auto!"
-              :aria-label="`${made.name} is`"
-              :value="decoration.colouring.way"
-              @change="recolour(decoration.id, { way: valueOf($event) as ColouringWay })"
-            >
-              <option v-for="way in waysFor(decoration)" :key="way" :value="way">{{ COLOURING_WORDS[way] }}</option>
-            </select>
+            <ChoiceField
+              class="w-auto"
+              hide-label
+              :label="`${made.name} is`"
+              :choices="choicesOf(waysFor(decoration), (way) => COLOURING_WORDS[way])"
+              :model-value="decoration.colouring.way"
+              @update:model-value="recolour(decoration.id, { way: $event })"
+            />
             <template v-if="isThinned(decoration)">
               in
-              <select
-                class="field-input min-h-9! w-auto!"
-                :aria-label="`${made.name} is thinned with`"
-                :value="decoration.colouring.carrier"
-                @change="recolour(decoration.id, { carrier: valueOf($event) as Colouring['carrier'] })"
-              >
-                <option v-for="carrier in CARRIERS" :key="carrier" :value="carrier">
-                  {{ CARRIER_WORDS[carrier] }}
-                </option>
-              </select>
-              <select
-                class="field-input min-h-9! w-auto!"
-                :aria-label="`${made.name}: faces`"
-                :value="decoration.colouring.faces"
-                @change="recolour(decoration.id, { faces: Number(valueOf($event)) as 1 | 2 })"
-              >
-                <option :value="1">on one face</option>
-                <option :value="2">on both faces</option>
-              </select>
-              <select
-                class="field-input min-h-9! w-auto!"
-                :aria-label="`${made.name}: coats`"
-                :value="decoration.colouring.coats"
-                @change="recolour(decoration.id, { coats: Number(valueOf($event)) })"
-              >
-                <option v-for="coats in mostCoats" :key="coats" :value="coats">
-                  {{ coats === 1 ? 'once' : `${coats} coats` }}
-                </option>
-              </select>
+              <ChoiceField
+                class="w-auto"
+                hide-label
+                :label="`${made.name} is thinned with`"
+                :data-testid="`thinned-${decoration.id}`"
+                :choices="THINNERS"
+                :model-value="decoration.colouring.carrier"
+                @update:model-value="recolour(decoration.id, { carrier: $event })"
+              />
+              <ChoiceField
+                class="w-auto"
+                hide-label
+                :label="`${made.name}: faces`"
+                :choices="FACES"
+                :model-value="decoration.colouring.faces"
+                @update:model-value="recolour(decoration.id, { faces: $event })"
+              />
+              <ChoiceField
+                class="w-auto"
+                hide-label
+                :label="`${made.name}: coats`"
+                :choices="COATS"
+                :model-value="decoration.colouring.coats"
+                @update:model-value="recolour(decoration.id, { coats: $event })"
+              />
             </template>
           </div>
           <ColourChoice

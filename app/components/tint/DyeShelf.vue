@@ -10,6 +10,9 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import StripDialog from './StripDialog.vue'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
+import { choicesOf } from '~/components/ui/choice'
+import SwitchField from '~/components/ui/SwitchField.vue'
 
 /**
  * The dyes to mix from: what a drop of each does on film, how sure that is, what is on hand against what the bath
@@ -73,7 +76,7 @@ function add(): void {
   })
   named.value = ''
 }
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value
+const BASES = choicesOf(DYE_BASES, (base) => DYE_BASE_WORDS[base])
 </script>
 
 <template>
@@ -91,18 +94,16 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           'gap-x-3 gap-y-1 sm:grid-cols-[auto_auto_minmax(0,1fr)_7rem_6.5rem_auto]',
         ]"
       >
-        <label class="grid place-items-center"
-          ><input
-            type="checkbox"
-            class="size-5 accent-(--go)"
-            :checked="stock.inUse"
-            :aria-label="`${stock.name} is in use`"
-            @change="
-              change(stock.id, 'dye in use', (each) => {
-                each.inUse = ($event.target as HTMLInputElement).checked
-              })
-            "
-        /></label>
+        <SwitchField
+          class="justify-center"
+          :aria-label="`${stock.name} is in use`"
+          :model-value="stock.inUse"
+          @update:model-value="
+            change(stock.id, 'dye in use', (each) => {
+              each.inUse = $event
+            })
+          "
+        />
         <span
           class="size-8 rounded-full border border-line"
           :style="{ background: hex }"
@@ -124,20 +125,18 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             >
           </p>
         </div>
-        <label class="max-sm:col-start-3"
-          ><span class="sr-only">{{ stock.name }} is made with</span
-          ><select
-            class="field-input"
-            :value="stock.base"
-            @change="
-              change(stock.id, 'made with', (each) => {
-                each.base = valueOf($event) as DyeStock['base']
-              })
-            "
-          >
-            <option v-for="base in DYE_BASES" :key="base" :value="base">{{ DYE_BASE_WORDS[base] }}</option>
-          </select></label
-        >
+        <ChoiceField
+          class="max-sm:col-start-3"
+          hide-label
+          :label="`${stock.name} is made with`"
+          :choices="BASES"
+          :model-value="stock.base"
+          @update:model-value="
+            change(stock.id, 'made with', (each) => {
+              each.base = $event
+            })
+          "
+        />
         <QuantityField
           class="max-sm:col-start-3"
           :schema="dyeStockSchema.shape.onHandMl"

@@ -12,6 +12,7 @@ import { touchedColour } from '~/components/ui/touchedColour'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import type { Photo } from '#core/ledger'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
 
 /** A strip that was dipped and dried beside a bare one: what it teaches about the dye, and what earlier ones taught. */
 const props = defineProps<{ dye: string | null }>()
@@ -103,6 +104,10 @@ const forget = (id: string): void =>
   studio.edit('forget strip', ({ workshop: draft }) => {
     draft.dyeTrials = draft.dyeTrials.filter((each) => each.id !== id)
   })
+const KINDS = [
+  { value: 'film', says: 'rice film' },
+  { value: 'wafer', says: 'wafer paper' },
+] as const
 </script>
 
 <template>
@@ -126,13 +131,12 @@ const forget = (id: string): void =>
             :model-value="drops"
             @update:model-value="drops = $event"
           />
-          <label class="text-[0.84rem] text-ink-soft max-sm:col-span-3"
-            >{{ dyeTrialSchema.shape.kind.meta()!.label
-            }}<select v-model="kind" class="field-input text-ink">
-              <option value="film">rice film</option>
-              <option value="wafer">wafer paper</option>
-            </select></label
-          >
+          <ChoiceField
+            v-model="kind"
+            class="max-sm:col-span-3"
+            :label="dyeTrialSchema.shape.kind.meta()!.label as string"
+            :choices="KINDS"
+          />
           <label class="text-[0.84rem] text-ink-soft"
             >Foreseen<span class="mt-1 block size-14 rounded-lg border border-line" :style="{ background: foreseen }"
           /></label>

@@ -7,6 +7,7 @@ import ColouringSection from './ColouringSection.vue'
 import DyeShelf from './DyeShelf.vue'
 import { useLook } from './looking'
 import DishSection from './DishSection.vue'
+import { choose } from '../../../tests/any/choosing'
 
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
@@ -65,7 +66,7 @@ describe('how each is coloured', () => {
 
   it('is chosen, and what does not suit is said with a way out', async () => {
     const mounted = mount(ColouringSection)
-    await row(mounted, 'moths').get('[aria-label="Butterfly is thinned with"]').setValue('water')
+    await choose(row(mounted, 'moths'), 'water', '[data-testid="thinned-moths"]')
     const fault = row(mounted, 'moths').get('[data-testid="fault-wet-thin-paper"]')
     expect(fault.text()).toContain('holes')
     await fault.get('button').trigger('click')
@@ -86,7 +87,7 @@ describe('how each is coloured', () => {
   })
   it('leaves a decoration bare, and its dish is gone', async () => {
     const mounted = mount(ColouringSection)
-    await row(mounted, 'moths').get('select').setValue('bare')
+    await choose(row(mounted, 'moths'), 'bare')
     expect(plan.value.dishes.bare).toContain('Butterfly')
     expect(plan.value.dishes.dishes.flatMap(({ uses }) => uses.map(({ name }) => name))).not.toContain('Butterfly')
   })

@@ -38,9 +38,7 @@ const opensGroup = (at: number): boolean =>
       <span class="truncate">{{ chosen?.says ?? '' }}</span>
       <ChevronDown class="size-4 shrink-0 text-ink-soft" aria-hidden="true" />
     </ListboxButton>
-    <ListboxOptions
-      class="sheet absolute z-40 mt-1 max-h-72 w-max max-w-[min(22rem,80vw)] min-w-full overflow-y-auto rounded-xl bg-paper py-1.5 focus:outline-none"
-    >
+    <ListboxOptions class="choices sheet">
       <template v-for="(choice, at) in choices" :key="choice.value">
         <li v-if="opensGroup(at)" role="presentation" class="px-3 pt-2 pb-0.5 text-[0.78rem] text-ink-soft">
           {{ choice.group }}

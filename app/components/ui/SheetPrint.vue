@@ -4,10 +4,14 @@ import { ref } from 'vue'
 import type { Picture } from '#core/draw'
 import type { PrintPaper } from '#core/format/pdf/drawings'
 import { saveSheetsAsPdf, saveSheetsAsSvg } from '~/files/sheets'
+import ChoiceField from './ChoiceField.vue'
+import { choicesOf } from './choice'
 
 /** Saves pictures at true size. `mark` tells the buttons of several on one page apart. */
 const props = defineProps<{ sheets: readonly Picture[]; title: string; name: string; ending: string; mark?: string }>()
 
+const PAPER_WORDS: Readonly<Record<PrintPaper, string>> = { A4: 'A4', A3: 'A3', letter: 'Letter' }
+const PAPERS = choicesOf(['A4', 'A3', 'letter'] as const, (each) => `${PAPER_WORDS[each]}, joined where larger`)
 const paper = ref<PrintPaper>('A4')
 const writing = ref(false)
 const problem = ref('')
@@ -26,13 +30,7 @@ async function savePdf(): Promise<void> {
 
 <template>
   <div>
-    <label class="mb-2 block text-[0.8rem] text-ink-soft"
-      >Paper<select v-model="paper" class="field-input text-ink">
-        <option value="A4">A4, joined where larger</option>
-        <option value="A3">A3, joined where larger</option>
-        <option value="letter">Letter, joined where larger</option>
-      </select></label
-    >
+    <ChoiceField v-model="paper" class="mb-2" label="Paper" :choices="PAPERS" />
     <div class="flex flex-wrap gap-2">
       <button
         type="button"

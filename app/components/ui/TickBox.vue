@@ -9,7 +9,6 @@ const emit = defineEmits<{ 'update:modelValue': [on: boolean] }>()
 
 <template>
   <Switch
-    role="checkbox"
     :model-value="modelValue"
     :aria-label="says"
     class="inline-flex size-6 shrink-0 items-center justify-center rounded-md border-[1.5px]"
