@@ -185,6 +185,7 @@ test('a chilled filling is planned out of the refrigerator, by either school', a
   await expect(page.getByTestId('warming')).toContainText('dew point')
   await page.getByRole('radio', { name: /Kept chilled/ }).click()
   await turnTo(page, 'Timetable')
+  await page.getByTestId('lanes').click()
   await expect(page.getByTestId('time-lanes')).toContainText('Cake')
   await turnTo(page, 'Brief')
   await page.getByTestId('venue-humidity').getByLabel('Humidity').fill('72')

@@ -132,7 +132,7 @@ test('a paper that does not suit is refused with the reason, and the right one i
   await add(page, 'Torn ruffle')
   await expect(page.getByTestId('tally-paper')).toContainText('A4')
   await openFold(page, 'colour')
-  await pick(page.getByRole('main').getByLabel(/^Paper /), 'rice film (does not suit)')
+  await pick(page.getByTestId('paper'), 'rice film (does not suit)')
   await expect(page.getByTestId('tally-warnings')).toContainText('something stops the plan')
   await expect(page.getByTestId('paper-says')).toContainText('does not tear straight')
   await page.getByRole('button', { name: 'Take thin wafer' }).click()

@@ -26,7 +26,9 @@ test('a damp spell in the forecast stops the plan, the leaf says so, a remedy is
   await expect(page.getByTestId('risk')).toContainText(/\d+ %/)
   await turnTo(page, 'Brief')
   await turnTo(page, 'Timetable')
+  await page.getByTestId('lanes').click()
   await expect(page.getByTestId('damp-day').first()).toBeAttached()
+  await expect(page.getByTestId('bands')).toContainText('a damp day in the forecast')
 })
 
 test('work is dragged and walked to another hour, stays there, is let go again; what does not go is said', async ({
@@ -34,6 +36,10 @@ test('work is dragged and walked to another hour, stays there, is let go again; 
 }) => {
   await openLeaf(page, 'timetable')
   await settled(page)
+  const cover = page.getByTestId('agenda').getByRole('button', { name: /Cover/ }).first()
+  await cover.click()
+  await expect(page.getByTestId('slot-note')).toContainText('Cover')
+  await page.getByTestId('lanes').click()
   const before = await work(page, 'cover').getAttribute('aria-label')
   const box = (await work(page, 'cover').boundingBox())!
   const [first, second] = await page.getByTestId('day').all()

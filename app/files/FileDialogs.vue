@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { useStudio } from '~/stores/studio'
 import { useFiles } from './files'
 import SwitchField from '~/components/ui/SwitchField.vue'
+import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 const studio = useStudio()
 const router = useRouter()
@@ -17,6 +17,16 @@ watch(waiting, () => {
 })
 
 const isOpen = computed(() => waiting.value !== null || refused.value !== null || removing.value)
+
+const title = computed(() =>
+  refused.value
+    ? 'Not opened'
+    : waiting.value
+      ? waiting.value.preview.isNew
+        ? 'Add this commission?'
+        : 'Change this commission?'
+      : `Remove “${studio.commission?.brief.name ?? ''}”?`,
+)
 
 async function chosen(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
@@ -56,76 +66,63 @@ async function remove(): Promise<void> {
       data-testid="file-input"
       @change="chosen"
     />
-    <Dialog :open="isOpen" class="fixed inset-0 z-40" @close="close">
-      <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
-      <div class="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel class="sheet max-h-full w-full max-w-xl overflow-y-auto rounded-2xl p-6">
-          <template v-if="refused">
-            <DialogTitle class="text-2xl">Not opened</DialogTitle>
-            <p class="mt-1 text-ink-soft">{{ refused.name }}</p>
-            <p class="mt-3 rounded-xl bg-stop-soft px-4 py-3 break-words" data-testid="file-refused">
-              {{ refused.sentence }}
-            </p>
-            <p class="mt-3 text-ink-soft">Nothing in the studio has changed.</p>
-            <div class="mt-5 flex justify-end">
-              <button type="button" class="button button-go" @click="close">Close</button>
-            </div>
-          </template>
-          <template v-else-if="waiting">
-            <DialogTitle class="text-2xl">{{
-              waiting.preview.isNew ? 'Add this commission?' : 'Change this commission?'
-            }}</DialogTitle>
-            <p class="mt-1">
-              {{ waiting.file.commission.brief.name }}, {{ waiting.file.commission.brief.eventAt.replace('T', ' ') }},
-              {{
-                waiting.file.commission.options.length === 1
-                  ? '1 option'
-                  : `${waiting.file.commission.options.length} options`
-              }}
-            </p>
-            <template v-if="!waiting.preview.isNew">
-              <p v-if="waiting.preview.commission.length === 0" class="mt-3 text-ink-soft">
-                It is the same as the one in the studio.
-              </p>
-              <ul v-else class="mt-3 text-[0.92rem]">
-                <li v-for="line in waiting.preview.commission.slice(0, MOST_LINES)" :key="line.what">
-                  {{ line.what }}: <s class="text-ink-soft">{{ line.from }}</s> {{ line.to }}
-                </li>
-                <li v-if="waiting.preview.commission.length > MOST_LINES" class="text-ink-soft">
-                  and {{ waiting.preview.commission.length - MOST_LINES }} more
-                </li>
-              </ul>
-            </template>
-            <fieldset v-if="waiting.preview.workshop.length > 0" class="mt-4 rounded-xl bg-paper-deep px-4 py-3">
-              <SwitchField v-model="withWorkshop">Take over its workshop too, for all commissions here</SwitchField>
-              <ul class="mt-1 pl-6 text-[0.88rem] text-ink-soft">
-                <li v-for="line in waiting.preview.workshop.slice(0, MOST_LINES)" :key="line.what">
-                  {{ line.what }}: {{ line.from }} → {{ line.to }}
-                </li>
-                <li v-if="waiting.preview.workshop.length > MOST_LINES">
-                  and {{ waiting.preview.workshop.length - MOST_LINES }} more
-                </li>
-              </ul>
-            </fieldset>
-            <div class="mt-5 flex justify-end gap-2">
-              <button type="button" class="button" @click="close">Leave it</button>
-              <button type="button" class="button button-go" data-testid="take-file" @click="take">
-                {{ waiting.preview.isNew ? 'Add it' : 'Change it' }}
-              </button>
-            </div>
-          </template>
-          <template v-else-if="removing">
-            <DialogTitle class="text-2xl">Remove “{{ studio.commission?.brief.name }}”?</DialogTitle>
-            <p class="mt-2">
-              It goes from this browser with its history. Save it to a file first if you may want it again.
-            </p>
-            <div class="mt-5 flex justify-end gap-2">
-              <button type="button" class="button" @click="close">Keep it</button
-              ><button type="button" class="button bg-stop-soft" @click="remove">Remove</button>
-            </div>
-          </template>
-        </DialogPanel>
-      </div>
-    </Dialog>
+    <SheetDialog :open="isOpen" :title="title" width="small" @close="close">
+      <template v-if="refused">
+        <p class="text-ink-soft">{{ refused.name }}</p>
+        <p class="mt-3 rounded-xl bg-stop-soft px-4 py-3 break-words" data-testid="file-refused">
+          {{ refused.sentence }}
+        </p>
+        <p class="mt-3 text-ink-soft">Nothing in the studio has changed.</p>
+      </template>
+      <template v-else-if="waiting">
+        <p>
+          {{ waiting.file.commission.brief.name }}, {{ waiting.file.commission.brief.eventAt.replace('T', ' ') }},
+          {{
+            waiting.file.commission.options.length === 1
+              ? '1 option'
+              : `${waiting.file.commission.options.length} options`
+          }}
+        </p>
+        <template v-if="!waiting.preview.isNew">
+          <p v-if="waiting.preview.commission.length === 0" class="mt-3 text-ink-soft">
+            It is the same as the one in the studio.
+          </p>
+          <ul v-else class="mt-3 text-[0.92rem]">
+            <li v-for="line in waiting.preview.commission.slice(0, MOST_LINES)" :key="line.what">
+              {{ line.what }}: <s class="text-ink-soft">{{ line.from }}</s> {{ line.to }}
+            </li>
+            <li v-if="waiting.preview.commission.length > MOST_LINES" class="text-ink-soft">
+              and {{ waiting.preview.commission.length - MOST_LINES }} more
+            </li>
+          </ul>
+        </template>
+        <fieldset v-if="waiting.preview.workshop.length > 0" class="mt-4 rounded-xl bg-paper-deep px-4 py-3">
+          <SwitchField v-model="withWorkshop">Take over its workshop too, for all commissions here</SwitchField>
+          <ul class="mt-1 pl-6 text-[0.88rem] text-ink-soft">
+            <li v-for="line in waiting.preview.workshop.slice(0, MOST_LINES)" :key="line.what">
+              {{ line.what }}: {{ line.from }} → {{ line.to }}
+            </li>
+            <li v-if="waiting.preview.workshop.length > MOST_LINES">
+              and {{ waiting.preview.workshop.length - MOST_LINES }} more
+            </li>
+          </ul>
+        </fieldset>
+      </template>
+      <p v-else-if="removing">
+        It goes from this browser with its history. Save it to a file first if you may want it again.
+      </p>
+      <template v-if="!refused" #actions>
+        <template v-if="waiting">
+          <button type="button" class="button" @click="close">Leave it</button>
+          <button type="button" class="button button-go" data-testid="take-file" @click="take">
+            {{ waiting.preview.isNew ? 'Add it' : 'Change it' }}
+          </button>
+        </template>
+        <template v-else-if="removing">
+          <button type="button" class="button" @click="close">Keep it</button
+          ><button type="button" class="button bg-stop-soft" @click="remove">Remove</button>
+        </template>
+      </template>
+    </SheetDialog>
   </div>
 </template>

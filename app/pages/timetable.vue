@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { CalendarDays, Printer } from '@lucide/vue'
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { CalendarDays, Printer, Rows3 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { clockText, dateText, percent, printDuration } from '#core/quantity'
-import { paceSchema, type Pace, type Slot } from '#core/schedule'
+import { paceSchema, type Breath, type Pace, type Slot } from '#core/schedule'
 import { standingWords } from '~/components/make/standingWords'
 import { agendaOf } from '~/components/timetable/axis'
+import { useLanes } from '~/components/timetable/lanesShown'
 import HoursEditor from '~/components/timetable/HoursEditor.vue'
 import BusySection from '~/components/timetable/BusySection.vue'
 import RiskNote from '~/components/timetable/RiskNote.vue'
@@ -37,6 +39,9 @@ const noted = computed(
     timetable.value?.slots.find(({ task }) => task !== null && task === chosen.value?.task) ??
     null,
 )
+const isNoted = ({ slots }: Breath): boolean => noted.value !== null && slots.some(({ id }) => id === noted.value!.id)
+/** Lanes stay open while leaves are turned. */
+const { lanesShown } = useLanes()
 const put = (task: string, at: number): void =>
   editOption(
     'put work at an hour',
@@ -83,61 +88,74 @@ async function saveCalendar(): Promise<void> {
       {{ standing.words }}
     </p>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
-    <template v-if="timetable">
-      <TimeLanes
-        class="no-print"
-        :timetable="timetable"
-        :hours="workshop.hours"
-        :busy="[...workshop.busy, ...studio.others]"
-        :now="studio.now"
-        :chosen="noted?.task ?? null"
-        @choose="chosen = $event"
-        @pin="put"
-      />
-      <SlotNote v-if="noted" class="no-print" :work="noted" :timetable="timetable" />
-      <p v-else class="no-print mt-2 text-[0.9rem] text-ink-soft">
-        Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.
-      </p>
-      <p v-if="pinned > 0" class="no-print mt-1 text-[0.9rem]">
-        {{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put
-        {{ pinned === 1 ? 'it' : 'them' }}.
-        <button
-          type="button"
-          class="figure-link"
-          @click="
-            editOption('let all move', (each) => {
-              each.pins = {}
-            })
-          "
-        >
-          let all move
-        </button>
-      </p>
-    </template>
-    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
-      <RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" />
-    </div>
-    <div class="mt-6 grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
-      <section
-        v-if="timetable"
-        class="grid content-start gap-4 sm:grid-cols-2"
-        aria-label="Work day by day"
-        data-testid="agenda"
-      >
-        <div v-for="{ day, slots } in agenda" :key="day">
-          <h2 class="part-title mb-1">{{ dateText(day) }}</h2>
-          <ol>
-            <li
-              v-for="slot in slots"
-              :key="slot.id"
-              class="grid grid-cols-[3.4rem_1fr_auto] gap-x-2 py-0.5 text-[0.94rem]"
-            >
-              <span class="font-semibold">{{ clockText(slot.from) }}</span><span>{{ slot.name }}</span
-              ><span class="text-ink-soft">{{ slot.to > slot.from ? printDuration(slot.to - slot.from) : '' }}</span>
-            </li>
-          </ol>
-        </div>
-      </section>
+    <div class="grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
+      <div v-if="timetable" class="min-w-0">
+        <section class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
+          <div v-for="{ day, slots } in agenda" :key="day">
+            <h2 class="part-title mb-1">{{ dateText(day) }}</h2>
+            <ol>
+              <li v-for="line in slots" :key="line.id">
+                <button
+                  type="button"
+                  class="grid min-h-9 w-full grid-cols-[3.4rem_1fr_auto] items-baseline gap-x-2 rounded-lg px-1.5 py-1 text-left text-[0.94rem] hover:bg-paper-deep"
+                  :class="isNoted(line) ? 'bg-go-soft' : ''"
+                  :aria-pressed="isNoted(line)"
+                  @click="chosen = line.slots[0]!"
+                >
+                  <span class="font-semibold">{{ clockText(line.from) }}</span><span>{{ line.name }}</span
+                  ><span class="text-ink-soft">{{
+                    line.to > line.from ? printDuration(line.to - line.from) : ''
+                  }}</span>
+                </button>
+                <SlotNote
+                  v-if="isNoted(line) && !lanesShown"
+                  class="no-print mt-0! mb-2"
+                  :work="noted!"
+                  :timetable="timetable"
+                />
+              </li>
+            </ol>
+          </div>
+        </section>
+        <p v-if="pinned > 0" class="no-print mt-2 text-[0.9rem]">
+          {{ pinned }} {{ pinned === 1 ? 'piece of work stays' : 'pieces of work stay' }} where you put
+          {{ pinned === 1 ? 'it' : 'them' }}.
+          <button
+            type="button"
+            class="figure-link"
+            @click="
+              editOption('let all move', (each) => {
+                each.pins = {}
+              })
+            "
+          >
+            let all move
+          </button>
+        </p>
+        <Disclosure v-slot="{ open }" :default-open="lanesShown">
+          <DisclosureButton class="button no-print mt-4" data-testid="lanes" @click="lanesShown = !open">
+            <Rows3 class="size-4.5" aria-hidden="true" />{{
+              open ? 'Only the days' : 'Hands, formers and rests side by side'
+            }}
+          </DisclosureButton>
+          <DisclosurePanel class="no-print mt-3">
+            <TimeLanes
+              :timetable="timetable"
+              :hours="workshop.hours"
+              :busy="[...workshop.busy, ...studio.others]"
+              :now="studio.now"
+              :chosen="noted?.task ?? null"
+              @choose="chosen = $event"
+              @pin="put"
+            />
+            <SlotNote v-if="noted" :work="noted" :timetable="timetable" />
+            <p v-else class="mt-2 text-[0.9rem] text-ink-soft">
+              Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another
+              hour.
+            </p>
+          </DisclosurePanel>
+        </Disclosure>
+      </div>
       <p v-else />
       <aside class="no-print grid content-start gap-6" aria-label="Hours and pace">
         <div v-if="timetable" class="flex flex-wrap gap-2">
@@ -157,6 +175,9 @@ async function saveCalendar(): Promise<void> {
           </div>
         </details>
       </aside>
+    </div>
+    <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
+      <RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" />
     </div>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { freshBench } from '#core/ledger'
 import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
+import { beginAnew } from '~/composables/perCommission'
 import { StudioDatabase, type KeptEdit } from '~/database/database'
 import {
   addCommission,
@@ -175,7 +176,10 @@ export const useStudio = defineStore('studio', () => {
     const { hours, kept } = await takenByOthers(opened.commission, opened.workshop)
     others.value = hours
     reserved.value = kept
-    if (state.value?.commission.id !== id) plan.value = null
+    if (state.value?.commission.id !== id) {
+      plan.value = null
+      beginAnew()
+    }
     differences.value = {}
     lastEdit = { merge: '', at: 0 }
     isEmpty.value = false

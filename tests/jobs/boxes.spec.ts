@@ -18,7 +18,7 @@ test('three loose cubes on one board, boxes of five and six faces, 12, 24 and 20
   await page.getByTestId('add-beside').click()
   await settled(page)
   await expect(page.getByRole('main')).toContainText('3 cakes loose on one board')
-  await expect(page.getByTestId('tier-3').getByTestId('tier-stands')).toHaveValue('loose')
+  await expect(page.getByTestId('tier-3').getByTestId('tier-stands')).toHaveText('loose, on the board')
 
   const panel = async (cake: string, corners: string, faces: string, perCorner: string, expected: RegExp) => {
     await add(page, 'Box panels')

@@ -86,6 +86,7 @@ const sheetChoices = computed(() =>
       <ChoiceField
         class="min-w-40"
         label="Paper"
+        data-testid="paper"
         :choices="paperChoices"
         :model-value="decoration.paper"
         @update:model-value="choosePaper"

@@ -1,5 +1,5 @@
 import type { Option, Decoration } from '#core/commission'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { alongAt, angleAt, edgeScale, type StandingTier } from '#core/cake'
 import {
   bouquetHandles,
@@ -19,11 +19,12 @@ import {
 } from '#core/compose'
 import { seedFor } from '#core/quantity'
 import type { PlacedElement, Sector } from '#core/technique'
+import { perCommission } from '~/composables/perCommission'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 
 /** The element that is picked for moving by hand, by the decoration it belongs to and its own index. */
-const picked = ref<{ readonly decoration: string; readonly index: number } | null>(null)
+const picked = perCommission<{ readonly decoration: string; readonly index: number } | null>(() => null)
 
 const SMALLER = 0.9
 const LARGER = 1 / SMALLER

@@ -1,8 +1,9 @@
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Option } from '#core/commission'
+import { perCommission } from '~/composables/perCommission'
 
 /** What the Arrange leaf has open: a decoration or a bouquet by its id. */
-const chosen = ref('')
+const chosen = perCommission(() => '')
 
 export const useChosenDecoration = (option: () => Option) => ({
   /** The one that was chosen while it is there, else the first; nothing on a bare cake. */

@@ -1,7 +1,7 @@
-import { ref } from 'vue'
+import { perCommission } from '~/composables/perCommission'
 
 /** Decorations that are not drawn while others are composed, by id. They stay on the cake and in every figure. */
-const hidden = ref<ReadonlySet<string>>(new Set())
+const hidden = perCommission<ReadonlySet<string>>(() => new Set())
 
 export const useHidden = () => ({
   isHidden: (id: string): boolean => hidden.value.has(id),

@@ -1,7 +1,8 @@
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { DRYING_WORDS, type DryingWay } from '#core/dry'
 import type { Plan } from '#core/plan'
 import { printWorkingValue, type UnitSystem } from '#core/quantity'
+import { perCommission } from '~/composables/perCommission'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 
@@ -26,7 +27,7 @@ type Chosen = {
   readonly figures: Readonly<Record<string, string>>
 }
 /** The way that was chosen last, on whichever part of the leaf. */
-const chosen = ref<Chosen | null>(null)
+const chosen = perCommission<Chosen | null>(() => null)
 
 /** What another way of drying changed: says it once it was chosen, with everything else kept. */
 export function useChangedWay() {

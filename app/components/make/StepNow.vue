@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { Check, CircleHelp, Pause, Play, SkipForward, Timer } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { workedMin } from '#core/ledger'
@@ -11,6 +10,7 @@ import { useStudio } from '~/stores/studio'
 import PieceCounter from './PieceCounter.vue'
 import StepPicture from './StepPicture.vue'
 import { stopwatchText, timerText } from './timerText'
+import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 /** The step that is in hand, large enough for wet fingers. */
 const props = defineProps<{ card: StepCard }>()
@@ -131,25 +131,14 @@ function skip(): void {
         <SkipForward class="size-5" aria-hidden="true" />Leave it out
       </button>
     </div>
-    <Dialog :open="isSkipping" class="fixed inset-0 z-40" @close="isSkipping = false">
-      <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
-      <div class="fixed inset-0 flex items-center justify-center p-4">
-        <DialogPanel class="sheet w-full max-w-md rounded-2xl bg-paper! p-6">
-          <DialogTitle class="text-2xl">Leave out “{{ card.name }}”?</DialogTitle>
-          <label class="mt-3 block text-[0.9rem] text-ink-soft"
-            >Why<input
-              v-model="why"
-              class="field-input text-ink"
-              maxlength="200"
-              data-testid="why"
-              @keydown.enter="skip"
-          /></label>
-          <div class="mt-5 flex justify-end gap-3">
-            <button type="button" class="button" @click="isSkipping = false">Keep it</button
-            ><button type="button" class="button button-go" @click="skip">Leave it out</button>
-          </div>
-        </DialogPanel>
-      </div>
-    </Dialog>
+    <SheetDialog :open="isSkipping" :title="`Leave out “${card.name}”?`" width="small" @close="isSkipping = false">
+      <label class="block text-[0.9rem] text-ink-soft"
+        >Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why" @keydown.enter="skip"
+      /></label>
+      <template #actions
+        ><button type="button" class="button" @click="isSkipping = false">Keep it</button
+        ><button type="button" class="button button-go" @click="skip">Leave it out</button></template
+      >
+    </SheetDialog>
   </article>
 </template>

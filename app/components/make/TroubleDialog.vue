@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
 import { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange } from '#core/care'
 import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
@@ -7,6 +6,7 @@ import { usePlanned } from '~/composables/planned'
 import { useBench } from '~/stores/bench'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
 import { namedChoices } from '~/components/ui/choice'
+import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 /**
  * What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the
@@ -53,58 +53,51 @@ function keep({ id }: LikelyCause): void {
 </script>
 
 <template>
-  <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
-    <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-3 sm:p-4">
-      <DialogPanel
-        class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-5 sm:p-6"
-        data-testid="trouble-guide"
-      >
-        <DialogTitle class="text-2xl">What do you see?</DialogTitle>
-        <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
-        <div class="grid gap-1.5 sm:grid-cols-2">
-          <button
-            v-for="trouble in TROUBLES"
-            :key="trouble.id"
-            type="button"
-            class="min-h-12 rounded-xl px-3 text-left text-[1.02rem]"
-            :class="seen === trouble.id ? 'bg-go-soft font-semibold' : 'bg-paper-deep'"
-            :aria-pressed="seen === trouble.id"
-            @click="seen = trouble.id"
-          >
-            {{ trouble.seen }}
-          </button>
-        </div>
-        <ol v-if="causes.length > 0" class="grid gap-3" aria-label="Causes, the likeliest first">
-          <li v-for="cause in causes" :key="cause.id" class="rounded-2xl border border-line px-4 py-3">
-            <p class="flex items-baseline justify-between gap-3">
-              <strong class="text-[1.08rem]">{{ cause.words }}</strong><span class="shrink-0 text-ink-soft"
-                >{{ Math.round(cause.share * 100) }} in 100</span
-              >
-            </p>
-            <p v-if="cause.because" class="text-[0.9rem] text-ink-soft">Here: {{ cause.because }}.</p>
-            <p class="mt-1"><strong>Now</strong> {{ cause.now }}</p>
-            <p><strong>Next time</strong> {{ cause.next }}</p>
-            <p class="mt-2 flex flex-wrap gap-2">
-              <button type="button" class="button" :disabled="kept === cause.id" @click="keep(cause)">
-                {{ kept === cause.id ? 'Noted' : 'That was it' }}</button><button
-                v-if="cause.change && TROUBLE_CHANGES[cause.change].applies(commission)"
-                type="button"
-                class="button"
-                @click="planSo(cause.change)"
-              >
-                {{ TROUBLE_CHANGES[cause.change].words }}
-              </button>
-            </p>
-          </li>
-        </ol>
-        <p v-if="causes.length > 0" class="text-[0.86rem] text-ink-soft">
-          Weighed by this plan's own facts; an estimate, not a verdict.
-        </p>
-        <div class="flex justify-end">
-          <button type="button" class="button button-go" @click="emit('close')">Back to work</button>
-        </div>
-      </DialogPanel>
+  <SheetDialog :open="open" title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
+    <div class="grid gap-4">
+      <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
+      <div class="grid gap-1.5 sm:grid-cols-2">
+        <button
+          v-for="trouble in TROUBLES"
+          :key="trouble.id"
+          type="button"
+          class="min-h-12 rounded-xl px-3 text-left text-[1.02rem]"
+          :class="seen === trouble.id ? 'bg-go-soft font-semibold' : 'bg-paper-deep'"
+          :aria-pressed="seen === trouble.id"
+          @click="seen = trouble.id"
+        >
+          {{ trouble.seen }}
+        </button>
+      </div>
+      <ol v-if="causes.length > 0" class="grid gap-3" aria-label="Causes, the likeliest first">
+        <li v-for="cause in causes" :key="cause.id" class="rounded-2xl border border-line px-4 py-3">
+          <p class="flex items-baseline justify-between gap-3">
+            <strong class="text-[1.08rem]">{{ cause.words }}</strong><span class="shrink-0 text-ink-soft"
+              >{{ Math.round(cause.share * 100) }} in 100</span
+            >
+          </p>
+          <p v-if="cause.because" class="text-[0.9rem] text-ink-soft">Here: {{ cause.because }}.</p>
+          <p class="mt-1"><strong>Now</strong> {{ cause.now }}</p>
+          <p><strong>Next time</strong> {{ cause.next }}</p>
+          <p class="mt-2 flex flex-wrap gap-2">
+            <button type="button" class="button" :disabled="kept === cause.id" @click="keep(cause)">
+              {{ kept === cause.id ? 'Noted' : 'That was it' }}</button><button
+              v-if="cause.change && TROUBLE_CHANGES[cause.change].applies(commission)"
+              type="button"
+              class="button"
+              @click="planSo(cause.change)"
+            >
+              {{ TROUBLE_CHANGES[cause.change].words }}
+            </button>
+          </p>
+        </li>
+      </ol>
+      <p v-if="causes.length > 0" class="text-[0.86rem] text-ink-soft">
+        Weighed by this plan's own facts; an estimate, not a verdict.
+      </p>
     </div>
-  </Dialog>
+    <template #actions
+      ><button type="button" class="button button-go" @click="emit('close')">Back to work</button></template
+    >
+  </SheetDialog>
 </template>

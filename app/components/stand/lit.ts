@@ -1,10 +1,10 @@
-import { ref } from 'vue'
+import { perCommission } from '~/composables/perCommission'
 
 type LitKind = 'board' | 'tier' | 'element' | 'accent'
 
 type Lit = { readonly kind: LitKind; readonly indexes: readonly number[] } | null
 
-const pointed = ref<Lit>(null)
+const pointed = perCommission<Lit>(() => null)
 
 /** What is lit up on the stand and in the leaves: touched in one, shown in both. */
 export const useLit = () => ({

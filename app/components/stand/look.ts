@@ -1,11 +1,12 @@
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { FRONT_DOWN_DEG } from '#core/draw'
 import { fromFront, type Point } from '#core/geometry'
+import { perCommission } from '~/composables/perCommission'
 
-const turned = ref(0)
-const down = ref(FRONT_DOWN_DEG)
-const times = ref(1)
-const moved = ref<Point>({ x: 0, y: 0 })
+const turned = perCommission(() => 0)
+const down = perCommission(() => FRONT_DOWN_DEG)
+const times = perCommission(() => 1)
+const moved = perCommission<Point>(() => ({ x: 0, y: 0 }))
 
 const ABOVE_DEG = 90
 const NEAREST_TIMES = 8

@@ -1,11 +1,12 @@
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { straightMm, type Touched } from '#core/draw'
+import { perCommission } from '~/composables/perCommission'
 
 const dimensionsShown = ref(false)
-const measuring = ref(false)
+const measuring = perCommission(() => false)
 const isLarge = ref(false)
 const boxShown = ref(true)
-const ends = shallowRef<readonly Touched[]>([])
+const ends = perCommission<readonly Touched[]>(() => [])
 
 /** Dimension lines, the tape measure and the size of the stand, shared by all that show or switch them. */
 export const useStandTools = () => ({

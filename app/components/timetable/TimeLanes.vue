@@ -53,6 +53,18 @@ const looks: Readonly<Record<SlotKind, string>> = {
   event: 'bg-look',
 }
 
+/** What bands behind the work and paler work mean, those that are in sight. */
+const bands = computed(() =>
+  [
+    { says: 'your working hours', look: 'bg-ground-deep/45', shown: true },
+    { says: 'hands are elsewhere', look: 'bg-ink-soft/20', shown: busyHere.value.length > 0 },
+    { says: 'a damp day in the forecast', look: 'bg-look/15', shown: dampDays.value.length > 0 },
+    { says: 'work by hand', look: 'bg-[#8a6a8f]', shown: true },
+    { says: 'rests and dries by itself', look: 'bg-[#f0b48d]/75 dark:bg-[#8d5a3d]', shown: true },
+    { says: 'in the oven', look: 'bg-stop', shown: props.timetable.slots.some(({ kind }) => kind === 'oven') },
+  ].filter(({ shown: isShown }) => isShown),
+)
+
 /** Work is put on quarters of an hour. */
 const GRID_MIN = 15
 const onGrid = (moment: number): number => Math.round(moment / GRID_MIN) * GRID_MIN
@@ -107,7 +119,7 @@ const shown = (slot: Slot) => {
   <div
     class="relative"
     role="group"
-    :aria-label="`Timetable from ${dayClockText(timetable.startBy)}; the list below says it in words`"
+    :aria-label="`Timetable from ${dayClockText(timetable.startBy)}; the list above says it in words`"
     data-testid="time-lanes"
   >
     <div class="relative ml-16 h-6">
@@ -162,7 +174,7 @@ const shown = (slot: Slot) => {
             v-for="slot in slots"
             :key="`${lane} ${slot.id}`"
             type="button"
-            class="absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]"
+            class="thin-touch absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]"
             :class="[
               looks[slot.kind],
               isMovable(slot) ? 'cursor-ew-resize' : 'cursor-default',
@@ -188,5 +200,12 @@ const shown = (slot: Slot) => {
         </div>
       </div>
     </div>
+    <ul class="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[0.84rem] text-ink-soft" data-testid="bands">
+      <li v-for="{ says, look } in bands" :key="says" class="flex items-center gap-1.5">
+        <span class="inline-block h-4 w-5 rounded-[4px] border border-line" :class="look" aria-hidden="true" />{{
+          says
+        }}
+      </li>
+    </ul>
   </div>
 </template>

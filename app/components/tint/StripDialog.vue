@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { MOST_TRIALS } from '#core/workshop'
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { ImagePlus } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { dyeTrialSchema, learnedDye, type DyeTrial } from '#core/learn'
@@ -13,6 +12,7 @@ import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import type { Photo } from '#core/ledger'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
+import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 /** A strip that was dipped and dried beside a bare one: what it teaches about the dye, and what earlier ones taught. */
 const props = defineProps<{ dye: string | null }>()
@@ -111,92 +111,84 @@ const KINDS = [
 </script>
 
 <template>
-  <Dialog :open="dye !== null" class="fixed inset-0 z-40" @close="emit('close')">
-    <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-4">
-      <DialogPanel
-        v-if="stock && known && then"
-        class="sheet grid max-h-full w-full max-w-2xl gap-4 overflow-auto rounded-2xl bg-paper! p-6"
-      >
-        <DialogTitle class="text-2xl">A strip of {{ stock.name }}</DialogTitle>
-        <p class="text-[0.94rem]">
-          Dip a strip in a little bath of known strength,
-          {{ kind === 'film' ? 'as long as film is soaked' : 'in and out again' }}, dry it, and lay it beside a bare
-          strip on white, in daylight.
-        </p>
-        <div class="grid grid-cols-3 items-end gap-x-6 gap-y-3 sm:grid-cols-[8rem_8rem_auto_auto_auto]">
-          <QuantityField
-            class="max-sm:col-span-3"
-            :schema="dyeTrialSchema.shape.dropsPer100Ml"
-            :model-value="drops"
-            @update:model-value="drops = $event"
-          />
-          <ChoiceField
-            v-model="kind"
-            class="max-sm:col-span-3"
-            :label="dyeTrialSchema.shape.kind.meta()!.label as string"
-            :choices="KINDS"
-          />
-          <label class="text-[0.84rem] text-ink-soft"
-            >Foreseen<span class="mt-1 block size-14 rounded-lg border border-line" :style="{ background: foreseen }"
-          /></label>
-          <label class="text-[0.84rem] text-ink-soft"
-            >The bare strip<input v-model="bare" type="color" class="mt-1 block size-14"
-          /></label>
-          <label class="text-[0.84rem] text-ink-soft"
-            >The dyed strip<input v-model="swatch" type="color" class="mt-1 block size-14"
-          /></label>
-        </div>
-        <div v-if="photo" class="grid gap-1">
-          <p role="status" class="text-[0.92rem]">
-            {{ next === 'bare' ? 'Touch the bare strip.' : 'Now touch the dyed strip.' }}
-          </p>
-          <button
-            type="button"
-            class="block w-full cursor-crosshair overflow-hidden rounded-lg"
-            aria-label="Photograph: touch the bare strip, then the dyed one"
-            @click="touch"
-          >
-            <img :src="photo.dataUrl" :alt="photo.name" class="mx-auto block max-h-72" />
-          </button>
-        </div>
-        <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
-          ><ImagePlus class="size-4.5" aria-hidden="true" />Take both from a photograph<input
-            type="file"
-            class="sr-only"
-            accept="image/*"
-            @change="bring"
+  <SheetDialog :open="dye !== null" :title="`A strip of ${stock?.name ?? ''}`" width="narrow" @close="emit('close')">
+    <div v-if="stock && known && then" class="grid gap-4">
+      <p class="text-[0.94rem]">
+        Dip a strip in a little bath of known strength,
+        {{ kind === 'film' ? 'as long as film is soaked' : 'in and out again' }}, dry it, and lay it beside a bare strip
+        on white, in daylight.
+      </p>
+      <div class="grid grid-cols-3 items-end gap-x-6 gap-y-3 sm:grid-cols-[8rem_8rem_auto_auto_auto]">
+        <QuantityField
+          class="max-sm:col-span-3"
+          :schema="dyeTrialSchema.shape.dropsPer100Ml"
+          :model-value="drops"
+          @update:model-value="drops = $event"
+        />
+        <ChoiceField
+          v-model="kind"
+          class="max-sm:col-span-3"
+          :label="dyeTrialSchema.shape.kind.meta()!.label as string"
+          :choices="KINDS"
+        />
+        <label class="text-[0.84rem] text-ink-soft"
+          >Foreseen<span class="mt-1 block size-14 rounded-lg border border-line" :style="{ background: foreseen }"
         /></label>
-        <p v-if="problem" role="alert" class="rounded-lg bg-look-soft px-3 py-1.5 text-[0.92rem]">{{ problem }}</p>
-        <p class="rounded-xl bg-paper-deep px-4 py-2.5 text-[0.94rem]" data-testid="strip-teaches">
-          With this strip the dye counts as {{ printNumber(then.strength, 2) }} times what it began with, ±
-          {{ printNumber(100 * then.spread, 0) }} % (now {{ printNumber(known.strength, 2) }}, ±
-          {{ printNumber(100 * known.spread, 0) }} %).
+        <label class="text-[0.84rem] text-ink-soft"
+          >The bare strip<input v-model="bare" type="color" class="mt-1 block size-14"
+        /></label>
+        <label class="text-[0.84rem] text-ink-soft"
+          >The dyed strip<input v-model="swatch" type="color" class="mt-1 block size-14"
+        /></label>
+      </div>
+      <div v-if="photo" class="grid gap-1">
+        <p role="status" class="text-[0.92rem]">
+          {{ next === 'bare' ? 'Touch the bare strip.' : 'Now touch the dyed strip.' }}
         </p>
-        <ul v-if="trials.length > 0" class="grid gap-1 text-[0.9rem]">
-          <li v-for="each in trials" :key="each.id" class="flex items-center gap-2">
-            <span class="size-6 rounded border border-line" :style="{ background: each.bare }" /><span
-              class="size-6 rounded border border-line"
-              :style="{ background: each.swatch }"
-            /><span :class="each.odd ? 'text-ink-soft line-through' : ''"
-              >{{ printNumber(each.dropsPer100Ml, 1) }} drops in 100 ml, {{ each.kind }}</span
-            ><button type="button" class="figure-link" :aria-pressed="each.odd" @click="mark(each.id, !each.odd)">
-              {{ each.odd ? 'let it count' : 'odd, leave it out' }}</button
-            ><button type="button" class="figure-link" @click="forget(each.id)">forget</button>
-          </li>
-        </ul>
-        <div class="flex justify-end gap-3">
-          <button type="button" class="button" @click="emit('close')">Close</button
-          ><button
-            type="button"
-            class="button button-go"
-            :disabled="workshop.dyeTrials.length >= MOST_TRIALS"
-            @click="keep"
-          >
-            Keep this strip
-          </button>
-        </div>
-      </DialogPanel>
+        <button
+          type="button"
+          class="block w-full cursor-crosshair overflow-hidden rounded-lg"
+          aria-label="Photograph: touch the bare strip, then the dyed one"
+          @click="touch"
+        >
+          <img :src="photo.dataUrl" :alt="photo.name" class="mx-auto block max-h-72" />
+        </button>
+      </div>
+      <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"
+        ><ImagePlus class="size-4.5" aria-hidden="true" />Take both from a photograph<input
+          type="file"
+          class="sr-only"
+          accept="image/*"
+          @change="bring"
+      /></label>
+      <p v-if="problem" role="alert" class="rounded-lg bg-look-soft px-3 py-1.5 text-[0.92rem]">{{ problem }}</p>
+      <p class="rounded-xl bg-paper-deep px-4 py-2.5 text-[0.94rem]" data-testid="strip-teaches">
+        With this strip the dye counts as {{ printNumber(then.strength, 2) }} times what it began with, ±
+        {{ printNumber(100 * then.spread, 0) }} % (now {{ printNumber(known.strength, 2) }}, ±
+        {{ printNumber(100 * known.spread, 0) }} %).
+      </p>
+      <ul v-if="trials.length > 0" class="grid gap-1 text-[0.9rem]">
+        <li v-for="each in trials" :key="each.id" class="flex items-center gap-2">
+          <span class="size-6 rounded border border-line" :style="{ background: each.bare }" /><span
+            class="size-6 rounded border border-line"
+            :style="{ background: each.swatch }"
+          /><span :class="each.odd ? 'text-ink-soft line-through' : ''"
+            >{{ printNumber(each.dropsPer100Ml, 1) }} drops in 100 ml, {{ each.kind }}</span
+          ><button type="button" class="figure-link" :aria-pressed="each.odd" @click="mark(each.id, !each.odd)">
+            {{ each.odd ? 'let it count' : 'odd, leave it out' }}</button
+          ><button type="button" class="figure-link" @click="forget(each.id)">forget</button>
+        </li>
+      </ul>
     </div>
-  </Dialog>
+    <template #actions
+      ><button
+        type="button"
+        class="button button-go"
+        :disabled="workshop.dyeTrials.length >= MOST_TRIALS"
+        @click="keep"
+      >
+        Keep this strip
+      </button></template
+    >
+  </SheetDialog>
 </template>

@@ -1,8 +1,8 @@
-import { shallowRef } from 'vue'
 import type { Working } from '#core/quantity'
+import { perCommission } from '~/composables/perCommission'
 
 /** The figure whose working is open; one at a time. */
-const opened = shallowRef<Working | null>(null)
+const opened = perCommission<Working | null>(() => null)
 
 /** The panel that shows how a figure comes about. */
 export const useWorkingPanel = () => ({
