@@ -23,9 +23,9 @@ const broken: readonly (readonly [string, (text: string) => string, RegExp])[] =
     'a later version',
     (text) =>
       changed(text, (content) => {
-        content.version = 11
+        content.version = 12
       }),
-    /version 11/,
+    /version 12/,
   ],
   [
     'a commission without tiers',

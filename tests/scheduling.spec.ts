@@ -92,6 +92,7 @@ test('the timetable goes into a calendar, and a calendar’s hours come out of t
     'END:VEVENT',
     'END:VCALENDAR',
   ].join('\r\n')
+  await page.getByTestId('lanes').click()
   const before = await work(page, 'sails-soak-1').getAttribute('aria-label')
   const bring = (): Promise<void> =>
     page

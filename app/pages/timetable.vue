@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { CalendarDays, Printer, Rows3 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { clockText, dateText, percent, printDuration } from '#core/quantity'
@@ -88,11 +87,11 @@ async function saveCalendar(): Promise<void> {
       {{ standing.words }}
     </p>
     <CautionList :cautions="stopping" class="mb-4 max-w-3xl" />
-    <div class="grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_19rem]">
+    <div class="grid gap-x-10 gap-y-7 lg:grid-cols-[1fr_15rem]">
       <div v-if="timetable" class="min-w-0">
-        <section class="grid content-start gap-4 sm:grid-cols-2" aria-label="Work day by day" data-testid="agenda">
+        <section class="grid content-start gap-5" aria-label="Work day by day" data-testid="agenda">
           <div v-for="{ day, slots } in agenda" :key="day">
-            <h2 class="part-title mb-1">{{ dateText(day) }}</h2>
+            <h2 class="part-title mb-1 px-1.5">{{ dateText(day) }}</h2>
             <ol>
               <li v-for="line in slots" :key="line.id">
                 <button
@@ -132,29 +131,32 @@ async function saveCalendar(): Promise<void> {
             let all move
           </button>
         </p>
-        <Disclosure v-slot="{ open }" :default-open="lanesShown">
-          <DisclosureButton class="button no-print mt-4" data-testid="lanes" @click="lanesShown = !open">
-            <Rows3 class="size-4.5" aria-hidden="true" />{{
-              open ? 'Only the days' : 'Hands, formers and rests side by side'
-            }}
-          </DisclosureButton>
-          <DisclosurePanel class="no-print mt-3">
-            <TimeLanes
-              :timetable="timetable"
-              :hours="workshop.hours"
-              :busy="[...workshop.busy, ...studio.others]"
-              :now="studio.now"
-              :chosen="noted?.task ?? null"
-              @choose="chosen = $event"
-              @pin="put"
-            />
-            <SlotNote v-if="noted" :work="noted" :timetable="timetable" />
-            <p v-else class="mt-2 text-[0.9rem] text-ink-soft">
-              Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another
-              hour.
-            </p>
-          </DisclosurePanel>
-        </Disclosure>
+        <button
+          type="button"
+          class="button no-print mt-4"
+          :aria-expanded="lanesShown"
+          data-testid="lanes"
+          @click="lanesShown = !lanesShown"
+        >
+          <Rows3 class="size-4.5" aria-hidden="true" />{{
+            lanesShown ? 'Only the days' : 'Hands, formers and rests side by side'
+          }}
+        </button>
+        <div v-if="lanesShown" class="no-print mt-3">
+          <TimeLanes
+            :timetable="timetable"
+            :hours="workshop.hours"
+            :busy="[...workshop.busy, ...studio.others]"
+            :now="studio.now"
+            :chosen="noted?.task ?? null"
+            @choose="chosen = $event"
+            @pin="put"
+          />
+          <SlotNote v-if="noted" :work="noted" :timetable="timetable" />
+          <p v-else class="mt-2 text-[0.9rem] text-ink-soft">
+            Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.
+          </p>
+        </div>
       </div>
       <p v-else />
       <aside class="no-print grid content-start gap-6" aria-label="Hours and pace">

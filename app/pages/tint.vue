@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { optionSchema } from '#core/commission'
 import { dishLabels } from '#core/draw'
 import { printQuantity } from '#core/quantity'
-import { COLOURING_WORDS, colourWords, dippedSteps, doseWords } from '#core/tint'
+import { COLOURING_WORDS, dippedSteps, doseWords } from '#core/tint'
+import { useDishNames } from '~/components/tint/dishNames'
 import BathSection from '~/components/tint/BathSection.vue'
 import ColouringSection from '~/components/tint/ColouringSection.vue'
 import DishSection from '~/components/tint/DishSection.vue'
@@ -19,6 +20,7 @@ import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 
 const { commission, plan, option, editOption, cautionsOn } = usePlanned()
+const names = useDishNames()
 const preferences = usePreferences()
 const cautions = cautionsOn('tint')
 
@@ -45,17 +47,15 @@ const labels = computed(() => [
     ...baths.value.flatMap((bath, at) =>
       dippedSteps(bath).map((step, order) => ({
         place: firstOf(at) + order,
-        name:
-          `${colourWords(step.predictedHex, commission.value.palette)}, ` +
-          `${order === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
+        name: `${names.ofShade(bath, step.shade)}, ` + `${order === 0 ? 'into' : 'then to'} ${volume(step.volumeMl)}`,
         hex: step.predictedHex,
         doses: Object.entries(step.wholeDrops).flatMap(([dye, drops]) => (drops > 0 ? [doseText(dye, drops)] : [])),
         pieces: `dip ${step.batch.pieceCount}: ${bath.uses.map(({ name }) => name.toLowerCase()).join(', ')}`,
       })),
     ),
-    ...dishes.value.map(({ predictedHex, ml, doses, uses, colouring }, at) => ({
+    ...dishes.value.map(({ id, predictedHex, ml, doses, uses, colouring }, at) => ({
       place: firstOf(baths.value.length) + at,
-      name: `${colourWords(predictedHex, commission.value.palette)}, ${volume(ml.value)}`,
+      name: `${names.ofDish(id)}, ${volume(ml.value)}`,
       hex: predictedHex,
       doses: doses.map(({ dye, whole }) => doseText(dye, whole)),
       pieces: `${COLOURING_WORDS[colouring.way]}: ${uses.map(({ name }) => name.toLowerCase()).join(', ')}`,

@@ -4,7 +4,7 @@ import { chosenOption, type Option } from '../commission'
 import { coveringOf } from '../material'
 import type { Plan } from '../plan'
 import { counted, printQuantity, type UnitSystem } from '../quantity'
-import { clientColourWords } from '../tint'
+import { colourName } from '../tint'
 import { table, under, type About, type Block, type Paper } from './paper'
 
 /** Views of the cake, as pictures. */
@@ -28,7 +28,7 @@ function decorationLines({ plan, commission }: About): readonly string[] {
   return plan.decorations
     .filter(({ count }) => count.value > 0)
     .map(({ count, one, colour }) => {
-      const [heart, tail] = [colour.heart, colour.tail].map((hex) => clientColourWords(hex, palette))
+      const [heart, tail] = [colour.heart, colour.tail].map((hex) => colourName(hex, palette))
       return `${counted(count.value, one)} in ${colour.steps > 1 && heart !== tail ? `${heart} to ${tail}` : heart}`
     })
 }

@@ -4,7 +4,8 @@ import {
   CARRIERS,
   COLOURING_WAYS,
   colouredSheet,
-  colourWords,
+  colourName,
+  namesApart,
   cssHex,
   difference,
   dishesFor,
@@ -232,26 +233,44 @@ describe('ways of looking at a dyed sheet', () => {
 describe('colours in words', () => {
   const palette = [
     { name: 'persimmon', colour: '#d9572b' },
-    { name: 'cream', colour: '#f3dfc2' },
-    { name: 'lichen', colour: '#93a06b' },
+    { name: 'cream of ours', colour: '#f3dfc2' },
   ]
   it.each([
     ['#d9572b', 'persimmon'],
-    ['#eb8f6a', 'paler than persimmon'],
-    ['#8f2f12', 'deeper than persimmon'],
-    ['#a9b07a', 'paler than lichen'],
-    ['#343a63', 'deep blue'],
-    ['#eeeeee', 'very pale grey'],
-    ['#e58ea7', 'pale pink'],
-  ])('%s is %s', (each, words) => expect(colourWords(each, palette)).toBe(words))
-  it('are there for every colour, with and without names', () =>
+    ['#f2dec1', 'cream of ours'],
+    ['#d95b50', 'deep coral'],
+    ['#262f5b', 'navy'],
+    ['#eeeeee', 'off-white'],
+    ['#e58ea7', 'pink'],
+    ['#f3b3c4', 'pale pink'],
+    ['#a9b07a', 'sage'],
+  ])('%s is %s', (each, words) => expect(colourName(each, palette)).toBe(words))
+  it('are words for every colour, never a code and never a comparison', () =>
     fc.assert(
-      fc.property(
-        hex,
-        (each) =>
-          colourWords(each, palette).length > 2 && /^(very pale|pale|mid|deep) \w+$/.test(colourWords(each, [])),
-      ),
+      fc.property(hex, (each) => {
+        expect(colourName(each, [])).toMatch(/^[a-z -]{3,}$/)
+        expect(colourName(each, palette)).not.toMatch(/#|than/)
+      }),
     ))
+  it('tell colours that stand side by side apart, the paler before the deeper', () =>
+    fc.assert(
+      fc.property(fc.array(hex, { minLength: 1, maxLength: 12 }), (hexes) => {
+        const names = namesApart(
+          hexes.map((each, at) => ({ id: `${at}`, hex: each })),
+          palette,
+        )
+        expect(new Set(names.values()).size).toBe(hexes.length)
+        hexes.forEach((each, at) => expect(names.get(`${at}`)).toContain(colourName(each, palette)))
+      }),
+    ))
+  it('call three apricots palest, second and deepest', () => {
+    const three = ['#efb07a', '#f0b27c', '#f1b47e'].map((each, at) => ({ id: `${at}`, hex: each }))
+    expect([...namesApart(three, []).entries()].sort().map(([, name]) => name)).toEqual([
+      'deepest apricot',
+      'second apricot',
+      'palest apricot',
+    ])
+  })
 })
 
 describe('colours as style sheets write them', () => {

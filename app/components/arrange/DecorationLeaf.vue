@@ -6,7 +6,7 @@ import { compositionOf } from '#core/compose'
 import { paperOf, shapeName, sheetsOfWords } from '#core/material'
 import { counted, sumOf } from '#core/quantity'
 import { isPetalShape, finishOf, PETAL_FIELDS, silhouette, type PetalShape, techniqueOf } from '#core/technique'
-import { colourWords } from '#core/tint'
+import { colourName } from '#core/tint'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafFold from '~/components/ui/LeafFold.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -112,7 +112,7 @@ const whatWords = computed(() => {
 })
 const colourWordsOf = computed(() => {
   const { colour, finishes, paper } = decoration.value
-  const named = (hex: string): string => colourWords(hex, commission.value.palette)
+  const named = (hex: string): string => colourName(hex, commission.value.palette)
   const run = colour.steps > 1 ? `${named(colour.heart)} to ${named(colour.tail)}` : named(colour.heart)
   const finished = finishes.map(({ finish }) => finishOf(finish).name.toLowerCase())
   return [paperOf(paper).name.toLowerCase(), run, ...finished].join(', ')

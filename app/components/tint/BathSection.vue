@@ -1,18 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
-import { bathStep, colourWords, dippedSteps, doseWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
+import { bathStep, dippedSteps, doseWords, seenHex, type Bath, type OutOfReach } from '#core/tint'
 import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import ColourCode from './ColourCode.vue'
+import { useDishNames } from './dishNames'
 import DishSwatch from './DishSwatch.vue'
 import { useLook } from './looking'
 
 /** One bath from pale to deep: what goes in before each shade, what is dipped in it, and how it will look. */
 const props = defineProps<{ bath: Bath; first: number }>()
 const { commission, plan, cake } = usePlanned()
+const named = useDishNames()
 const preferences = usePreferences()
 const lit = useLit()
 const look = useLook()
@@ -45,7 +48,7 @@ const steps = computed(() =>
         props.bath.sheet,
         cake.value.tiers[tier]?.colour ?? '#ffffff',
       ),
-      words: colourWords(step.predictedHex, commission.value.palette),
+      words: named.ofShade(props.bath, shade),
     }
   }),
 )
@@ -96,7 +99,7 @@ const OUT_OF_REACH: Readonly<Record<OutOfReach, string>> = {
             </p></template
           >
           <p class="mt-1 text-[0.86rem]">exactly <FigureLink :working="step.exactDrops" /></p>
-          <p class="text-[0.86rem] text-ink-soft">dries to {{ step.predictedHex }}</p>
+          <ColourCode :hex="step.predictedHex" />
           <p class="mt-1 text-[0.86rem] text-ink-soft">
             dip {{ step.batch.pieceCount }} {{ step.batch.pieceCount === 1 ? 'piece' : 'pieces'
             }}<template v-if="loads > 1">, in {{ loads }} loads: cover the bath between</template>

@@ -2,12 +2,14 @@
 import { computed } from 'vue'
 import { shadeRange } from '#core/learn'
 import { colourNeeds } from '#core/supply'
-import { CARRIER_WORDS, COLOURING_WORDS, colourWords, DISH_KEEPS, doseWords, seenHex, type Dish } from '#core/tint'
+import { CARRIER_WORDS, COLOURING_WORDS, DISH_KEEPS, doseWords, seenHex, type Dish } from '#core/tint'
 import { placesOf } from '~/components/stand/elementPlaces'
 import { useLit } from '~/components/stand/lit'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import ColourCode from './ColourCode.vue'
+import { useDishNames } from './dishNames'
 import DishSwatch from './DishSwatch.vue'
 import { useLook } from './looking'
 
@@ -17,6 +19,7 @@ import { useLook } from './looking'
  */
 const props = defineProps<{ first: number }>()
 const { plan, cake, commission, workshop, option, editOption } = usePlanned()
+const names = useDishNames()
 const preferences = usePreferences()
 const look = useLook()
 const lit = useLit()
@@ -43,7 +46,7 @@ const dishes = computed(() =>
               coveringOf(dish),
             ),
       range: shadeRange(dish.inDish, known, dish.sheet),
-      words: colourWords(dish.predictedHex, commission.value.palette),
+      words: names.ofDish(dish.id),
     }
   }),
 )
@@ -140,8 +143,9 @@ const VISIBLE = 0.02
             }}{{ dish.colouring.coats > 1 ? `, ${dish.colouring.coats} coats` : '' }}
           </p>
           <p v-if="dish.outOfReach !== 'another'" class="text-[0.86rem] text-ink-soft">
-            dries to {{ dish.predictedHex }}; keep {{ DISH_KEEPS[dish.colouring.carrier] }}
+            keep {{ DISH_KEEPS[dish.colouring.carrier] }}
           </p>
+          <ColourCode v-if="dish.outOfReach !== 'another'" :hex="dish.predictedHex" />
           <p
             v-if="dish.outOfReach !== 'another'"
             class="mt-1 flex items-center gap-1 text-[0.8rem] text-ink-soft lg:justify-center"

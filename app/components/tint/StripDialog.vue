@@ -147,11 +147,11 @@ const KINDS = [
         </p>
         <button
           type="button"
-          class="block w-full cursor-crosshair overflow-hidden rounded-lg"
+          class="mx-auto block cursor-crosshair overflow-hidden rounded-lg"
           aria-label="Photograph: touch the bare strip, then the dyed one"
           @click="touch"
         >
-          <img :src="photo.dataUrl" :alt="photo.name" class="mx-auto block max-h-72" />
+          <img :src="photo.dataUrl" :alt="photo.name" class="block max-h-72" />
         </button>
       </div>
       <label class="button w-fit cursor-pointer focus-within:ring-2 focus-within:ring-go"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Pipette } from '@lucide/vue'
 import { ref, watch } from 'vue'
-import { colourWords, cssHex } from '#core/tint'
+import { colourName, cssHex } from '#core/tint'
 import PhotoColour from '~/components/ui/PhotoColour.vue'
 import { usePlanned } from '~/composables/planned'
 import IconButton from './IconButton.vue'
@@ -65,7 +65,7 @@ function type(event: Event): void {
       :says="`${props.label}: from a picture`"
       @click="isTouching = true"
     />
-    <span class="text-[0.84rem] text-ink-soft">{{ colourWords(modelValue, commission.palette) }}</span>
+    <span class="text-[0.84rem] text-ink-soft">{{ colourName(modelValue, commission.palette) }}</span>
     <p v-if="isWrong" role="alert" class="w-full text-[0.86rem] text-stop">
       That is no colour. Try #d9572b, tomato or hsl(15 70% 50%).
     </p>
