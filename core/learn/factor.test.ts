@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { between, seededStream } from '../quantity'
+import { between, seededStream, workingsBelow } from '../quantity'
 import { DYES, type Bands } from '../material'
 import { sheetHex, SOAKED_FILM } from '../tint'
 import {
@@ -259,6 +259,16 @@ describe('shrink and breaking', () => {
     const belief = shrinkBelief('mat', [93, 93, 93, 93, 93].map(trial))
     expect(belief.mean).toBeCloseTo(-0.0561, 3)
     expect(plannedShrink('mat', belief).value).toBeGreaterThan(0.055)
+  })
+  it('says of 7, 8 and 6 % about 7 %, and the allowance says how it comes from them', () => {
+    const belief = shrinkBelief('mat', [93, 92, 94].map(trial))
+    expect(1 - Math.exp(belief.own)).toBeCloseTo(0.07, 2)
+    expect(belief.ownDeviation).toBeCloseTo(0.0107, 3)
+    const planned = plannedShrink('mat', belief)
+    const labels = workingsBelow(planned).map(({ label }) => label)
+    expect(labels).toEqual(expect.arrayContaining(['your trials by themselves', 'begun with', 'pieces that count']))
+    for (const each of workingsBelow(planned))
+      if (each.label === 'mean shrink') expect(each.value).toBeCloseTo((2 * 0.015 + 3 * -belief.own) / 5, 9)
   })
   it('plans as before without trials, and more the more pieces drew in', () => {
     expect(plannedShrink('mat').value).toBeCloseTo(plannedShrink('mat', shrinkBelief('mat', [])).value, 12)

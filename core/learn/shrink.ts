@@ -43,6 +43,11 @@ export type ShrinkBelief = {
   readonly scale: number
   readonly freedom: number
   readonly trials: number
+  /** What the way begins with, what the trials say by themselves, and as how many pieces they count. */
+  readonly began: number
+  readonly own: number
+  readonly ownDeviation: number
+  readonly weight: number
 }
 
 type StartingShrink = { readonly mean: number; readonly deviation: number }
@@ -67,6 +72,7 @@ const PRIOR_SHAPE = 3
 const SHAPE_SHARE = 4 / 3
 /** Further off than so many deviations, a measurement counts less. @see Huber 1964 */
 const ODD_FROM = 1.5
+const A_FEW = 3
 const TURNS = 12
 /** Exceeded by four in five of a standard normal. */
 const FOUR_IN_FIVE = 0.8416212
@@ -90,21 +96,24 @@ export function shrinkBelief(way: ShrinkWay, trials: readonly ShrinkTrial[]): Sh
     .filter((trial) => trial.way === way && !trial.odd)
     .map(({ beforeMm, afterMm }) => Math.log(afterMm / beforeMm))
   let weights = seen.map(() => 1)
-  let belief = { mean: began, squares: SHAPE_SHARE * deviation ** 2, weight: 0 }
+  let belief = { mean: began, squares: SHAPE_SHARE * deviation ** 2, weight: 0, own: began, within: 0 }
   for (let turn = 0; turn < TURNS; turn += 1) {
     const weight = weights.reduce((sum, each) => sum + each, 0)
     const own = weight > 0 ? seen.reduce((sum, each, at) => sum + each * weights[at]!, 0) / weight : began
     const within = seen.reduce((sum, each, at) => sum + weights[at]! * (each - own) ** 2, 0)
     belief = {
       weight,
+      own,
+      within,
       mean: (PRIOR_MEANS * began + weight * own) / (PRIOR_MEANS + weight),
       squares:
         SHAPE_SHARE * deviation ** 2 +
         within / 2 +
         (PRIOR_MEANS * weight * (own - began) ** 2) / (2 * (PRIOR_MEANS + weight)),
     }
-    const { mean } = belief
-    weights = seen.map((each) => Math.min(1, (ODD_FROM * deviation) / Math.max(Math.abs(each - mean), 1e-9)))
+    // A few agree with each other or not; one or two are held against what was begun with.
+    const middle = seen.length >= A_FEW ? own : belief.mean
+    weights = seen.map((each) => Math.min(1, (ODD_FROM * deviation) / Math.max(Math.abs(each - middle), 1e-9)))
   }
   const [means, shape] = [PRIOR_MEANS + belief.weight, PRIOR_SHAPE + belief.weight / 2]
   return {
@@ -113,6 +122,10 @@ export function shrinkBelief(way: ShrinkWay, trials: readonly ShrinkTrial[]): Sh
     scale: Math.sqrt((belief.squares * (means + 1)) / (shape * means)),
     freedom: 2 * shape,
     trials: seen.length,
+    began,
+    own: belief.own,
+    ownDeviation: belief.weight > 1 ? Math.sqrt(belief.within / (belief.weight - 1)) : deviation,
+    weight: belief.weight,
   }
 }
 
@@ -122,18 +135,34 @@ export function shrinkBelief(way: ShrinkWay, trials: readonly ShrinkTrial[]): Sh
  * @param belief what trials say, when there are enough to go by; else what the way begins with
  */
 export function plannedShrink(way: ShrinkWay, belief: ShrinkBelief | null = null): Working {
-  const { mean, scale, freedom, trials } = belief ?? shrinkBelief(way, [])
-  const source = (label: string, value: number): Working =>
-    belief
-      ? found(label, value, 'ratio', `learned from ${trials} of your trials`)
-      : starting(label, value, 'ratio', 'guess')
+  const { mean, scale, freedom, trials, began, own, weight } = belief ?? shrinkBelief(way, [])
+  const learned = (label: string, value: number): Working =>
+    found(label, value, 'ratio', `learned from ${trials} of your trials`)
+  const usual = starting('begun with', -began, 'ratio', 'guess')
+  const meanShrink = belief
+    ? derive(
+        'mean shrink',
+        'ratio',
+        'your trials, and what was begun with as two pieces more',
+        `( ${PRIOR_MEANS} × {began} + {weight} × {own} ) ÷ ( ${PRIOR_MEANS} + {weight} )`,
+        {
+          began: usual,
+          own: learned('your trials by themselves', -own),
+          weight: learned('pieces that count', weight),
+        },
+        () => -mean,
+      )
+    : starting('mean shrink', -mean, 'ratio', 'guess')
+  const spread = belief
+    ? learned('spread of one piece', scale)
+    : starting('spread of one piece', scale, 'ratio', 'guess')
   const beyond = oneInFive(freedom)
   return derive(
     'shrink allowed for',
     'ratio',
     'shrink of four pieces in five',
     `1 − exp( −( {mean} + ${beyond.toFixed(2)} × {scale} ) )`,
-    { mean: source('mean shrink', -mean), scale: source('spread of one piece', scale) },
+    { mean: meanShrink, scale: spread },
     (v) => 1 - Math.exp(-(v.mean + beyond * v.scale)),
   )
 }

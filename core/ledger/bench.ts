@@ -66,6 +66,7 @@ const plannedThenSchema = z.strictObject({
 })
 
 const MOST_RECORDS = 600
+export const MOST_PHOTOS = 8
 
 export const benchSchema = z.strictObject({
   planned: plannedThenSchema.nullable(),
@@ -82,7 +83,9 @@ export const benchSchema = z.strictObject({
   /** Things that are not food, by what they are: so many went in, so many came out. */
   wentIn: z.record(id, count),
   cameOut: z.record(id, count),
-  photos: z.array(photoSchema).max(8),
+  photos: z.array(photoSchema).max(MOST_PHOTOS),
+  /** Pictures of how a step came out, by its task. */
+  stepPhotos: z.array(z.strictObject({ task: id, photo: photoSchema })).max(MOST_PHOTOS),
   handedOver: z
     .strictObject({ at: moment, by: z.string().max(80), to: z.string().max(80), notes: z.string().max(2000) })
     .nullable(),
@@ -107,6 +110,7 @@ export const freshBench = (): Bench => ({
   wentIn: {},
   cameOut: {},
   photos: [],
+  stepPhotos: [],
   handedOver: null,
   review: null,
 })

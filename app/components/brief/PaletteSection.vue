@@ -26,9 +26,9 @@ const remove = (at: number): void =>
   })
 
 const FORMAT_WORDS: Readonly<Record<PaletteFormat, { readonly name: string; readonly type: string }>> = {
-  gpl: { name: 'GPL', type: 'text/plain' },
-  css: { name: 'CSS', type: 'text/css' },
-  json: { name: 'JSON', type: 'application/json' },
+  gpl: { name: 'palette for other programs', type: 'text/plain' },
+  css: { name: 'for web pages', type: 'text/css' },
+  json: { name: 'as data', type: 'application/json' },
 }
 const refused = ref('')
 
@@ -132,13 +132,13 @@ const ROLES = choicesOf(PALETTE_ROLES, (role) => role)
           data-testid="palette-file"
           @change="bring"
       /></label>
-      <span class="flex items-center gap-2 text-[0.9rem]"
-        ><Download class="size-4" aria-hidden="true" /><button
+      <span class="flex flex-wrap items-center gap-x-3 text-[0.9rem]"
+        ><Download class="size-4" aria-hidden="true" />Save<button
           v-for="format in PALETTE_FORMATS"
           :key="format"
           type="button"
           class="figure-link"
-          :aria-label="`Save colours as ${FORMAT_WORDS[format].name}`"
+          :aria-label="`Save the colours: ${FORMAT_WORDS[format].name}`"
           @click="save(format)"
         >
           {{ FORMAT_WORDS[format].name }}

@@ -124,9 +124,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           />
         </svg>
         <div class="grid gap-1.5">
-          <div
-            class="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-3"
-          >
+          <div class="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-3">
             <label
               ><span class="block text-[0.8rem] text-ink-soft">Piece</span
               ><input

@@ -2,12 +2,12 @@
 import { Scissors } from '@lucide/vue'
 import { computed } from 'vue'
 import { MOST_LAYERS, MOST_PLIES, MOST_SIZES, WAY_WORDS, type Cutting } from '#core/cut'
-import { wayChoices, type CutWork, type WayChoice } from '#core/plan'
+import { wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
-import { choicesOf } from '~/components/ui/choice'
+import { choicesOf, type Choice } from '~/components/ui/choice'
 import SwitchField from '~/components/ui/SwitchField.vue'
 
 /**
@@ -28,6 +28,22 @@ function text({ sheets, minutes, about }: WayChoice): string {
   const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
   return `${paper}, ${printQuantity(minutes, 'duration', preferences.units)}`
 }
+const why = computed(() => {
+  const told = whyAdvised(choices.value)
+  return told && advised.value?.way === props.work.cutting.way ? `Advised: ${told}.` : ''
+})
+/** How it is set now, in a line. */
+const finer = computed(() => {
+  const { way, plies, layers, sizes, colouredWhole } = props.work.cutting
+  return [
+    ...(way === 'machine' ? [] : [saysOf(AT_ONCE, plies)]),
+    ...(way === 'boxes' ? [saysOf(FOLDED, layers)] : []),
+    ...(way === 'sectors' ? [] : [saysOf(TEMPLATES, sizes)]),
+    ...(colouredWhole ? ['sheets coloured first'] : []),
+  ].join(', ')
+})
+const saysOf = (choices: readonly Choice<number>[], value: number): string =>
+  choices.find((each) => each.value === value)?.says ?? ''
 const wayFields = computed(() =>
   choices.value.map((each) => ({
     value: each.way,
@@ -52,47 +68,51 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
       :data-testid="`way-${work.id}`"
       @update:model-value="emit('change', { way: $event })"
     />
-    <div class="flex flex-wrap items-center gap-x-5 text-[0.86rem] text-ink-soft">
-      <ChoiceField
-        v-if="work.cutting.way !== 'machine'"
-        hide-label
-        label="Sheets cut at once"
-        :choices="AT_ONCE"
-        :model-value="work.cutting.plies"
-        :data-testid="`plies-${work.id}`"
-        @update:model-value="emit('change', { plies: $event })"
-      />
-      <ChoiceField
-        v-if="work.cutting.way === 'boxes'"
-        hide-label
-        label="Strips folded"
-        :choices="FOLDED"
-        :model-value="work.cutting.layers"
-        :data-testid="`layers-${work.id}`"
-        @update:model-value="emit('change', { layers: $event })"
-      />
-      <ChoiceField
-        v-if="work.cutting.way !== 'sectors'"
-        hide-label
-        label="Templates for many sizes"
-        title="Elements of many sizes are cut from so many templates at most"
-        :choices="TEMPLATES"
-        :model-value="work.cutting.sizes"
-        :data-testid="`sizes-${work.id}`"
-        @update:model-value="emit('change', { sizes: $event })"
-      />
-      <SwitchField
-        :model-value="work.cutting.colouredWhole"
-        :data-testid="`whole-${work.id}`"
-        @update:model-value="emit('change', { colouredWhole: $event })"
-        >sheets coloured first</SwitchField
-      >
-      <p v-if="advised && advised.way !== work.cutting.way">
-        <Scissors class="mr-1 inline size-3.5" aria-hidden="true" />costs least:
-        <button type="button" class="figure-link" @click="emit('change', { way: advised.way })">
-          {{ WAY_WORDS[advised.way].name.toLowerCase() }}
-        </button>
-      </p>
-    </div>
+    <p v-if="why" class="text-[0.86rem] text-ink-soft">{{ why }}</p>
+    <p v-if="advised && advised.way !== work.cutting.way" class="text-[0.86rem] text-ink-soft">
+      <Scissors class="mr-1 inline size-3.5" aria-hidden="true" />costs least:
+      <button type="button" class="figure-link" @click="emit('change', { way: advised.way })">
+        {{ WAY_WORDS[advised.way].name.toLowerCase() }}
+      </button>
+    </p>
+    <details class="text-[0.86rem] text-ink-soft" :data-testid="`finer-${work.id}`">
+      <summary>{{ finer }}</summary>
+      <div class="flex flex-wrap items-center gap-x-5 gap-y-1 pt-1">
+        <ChoiceField
+          v-if="work.cutting.way !== 'machine'"
+          hide-label
+          label="Sheets cut at once"
+          :choices="AT_ONCE"
+          :model-value="work.cutting.plies"
+          :data-testid="`plies-${work.id}`"
+          @update:model-value="emit('change', { plies: $event })"
+        />
+        <ChoiceField
+          v-if="work.cutting.way === 'boxes'"
+          hide-label
+          label="Strips folded"
+          :choices="FOLDED"
+          :model-value="work.cutting.layers"
+          :data-testid="`layers-${work.id}`"
+          @update:model-value="emit('change', { layers: $event })"
+        />
+        <ChoiceField
+          v-if="work.cutting.way !== 'sectors'"
+          hide-label
+          label="Templates for many sizes"
+          title="Elements of many sizes are cut from so many templates at most"
+          :choices="TEMPLATES"
+          :model-value="work.cutting.sizes"
+          :data-testid="`sizes-${work.id}`"
+          @update:model-value="emit('change', { sizes: $event })"
+        />
+        <SwitchField
+          :model-value="work.cutting.colouredWhole"
+          :data-testid="`whole-${work.id}`"
+          @update:model-value="emit('change', { colouredWhole: $event })"
+          >sheets coloured first</SwitchField
+        >
+      </div>
+    </details>
   </div>
 </template>

@@ -10,6 +10,7 @@ import {
   learnedDye,
   limitOf,
   limitShift,
+  plannedShrink,
   shrinkBelief,
   SHRINK_WAYS,
   SHRINK_WORDS,
@@ -80,7 +81,11 @@ export function knowledgeOf({
         name: SHRINK_WORDS[way],
         trials: belief.trials,
         isUsed: belief.trials >= learnFrom,
-        says: `shrinks ${percent(1 - Math.exp(belief.mean))} ± ${percent(belief.deviation)}`,
+        says:
+          `shrinks about ${percent(1 - Math.exp(belief.own))} ± ${percent(belief.ownDeviation)}` +
+          (belief.trials >= learnFrom
+            ? `; plans allow ${percent(plannedShrink(way, belief).value)}, so that four pieces in five are large enough`
+            : ''),
         began: percent(1 - Math.exp(began.mean)),
         foretold: seen.map(({ beforeMm, afterMm }, at) => ({
           byStart: afterMm / beforeMm / Math.exp(began.mean),

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { Check, CircleHelp, Pause, Play, SkipForward, Timer } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { workedMin } from '#core/ledger'
+import { MOST_PHOTOS, workedMin, type Photo } from '#core/ledger'
 import type { StepCard } from '#core/make'
 import { clockText, dayClockText, printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { useBench } from '~/stores/bench'
 import { useStudio } from '~/stores/studio'
+import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import PieceCounter from './PieceCounter.vue'
 import StepPicture from './StepPicture.vue'
 import { stopwatchText, timerText } from './timerText'
@@ -34,6 +35,21 @@ const when = computed(() =>
       ? `begun ${clockText(props.card.record!.begunAt)}`
       : dayClockText(props.card.from),
 )
+
+const pictures = computed(() =>
+  bench.bench.stepPhotos.filter(({ task }) => task === props.card.task).map(({ photo }) => photo),
+)
+const others = computed(() => bench.bench.stepPhotos.length - pictures.value.length)
+const keepPictures = (photos: readonly Photo[]): void =>
+  bench.change('picture of a step', (before) => ({
+    ...before,
+    stepPhotos: [...before.stepPhotos, ...photos.map((photo) => ({ task: props.card.task, photo }))],
+  }))
+const letGoPicture = (id: string): void =>
+  bench.change('remove a picture', (before) => ({
+    ...before,
+    stepPhotos: before.stepPhotos.filter(({ photo }) => photo.id !== id),
+  }))
 
 function skip(): void {
   bench.skip(props.card, why.value.trim() || 'no reason given')
@@ -114,6 +130,14 @@ function skip(): void {
       </button>
     </div>
     <PieceCounter :card="card" />
+    <PhotoShelf
+      label="Keep a picture of it"
+      mark="step-photo"
+      :photos="pictures"
+      :most="MOST_PHOTOS - others"
+      @add="keepPictures"
+      @remove="letGoPicture"
+    />
     <p v-if="card.rest" class="text-ink-soft">
       When it is done a timer begins: {{ card.rest.name.toLowerCase() }}, {{ printDuration(card.rest.minutes) }}.
     </p>

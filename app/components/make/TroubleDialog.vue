@@ -56,14 +56,15 @@ function keep({ id }: LikelyCause): void {
   <SheetDialog :open="open" title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
     <div class="grid gap-4">
       <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
-      <div class="grid gap-1.5 sm:grid-cols-2">
+      <button v-if="seen !== ''" type="button" class="button justify-between" data-testid="seen" @click="seen = ''">
+        {{ TROUBLES.find(({ id }) => id === seen)?.seen }}<span class="font-normal text-ink-soft">something else</span>
+      </button>
+      <div v-else class="grid gap-1.5 sm:grid-cols-2">
         <button
           v-for="trouble in TROUBLES"
           :key="trouble.id"
           type="button"
-          class="min-h-12 rounded-xl px-3 text-left text-[1.02rem]"
-          :class="seen === trouble.id ? 'bg-go-soft font-semibold' : 'bg-paper-deep'"
-          :aria-pressed="seen === trouble.id"
+          class="min-h-12 rounded-xl bg-paper-deep px-3 text-left text-[1.02rem] hover:bg-go-soft"
           @click="seen = trouble.id"
         >
           {{ trouble.seen }}

@@ -14,7 +14,7 @@ import { chosenOption } from '../../commission'
 import { derivePlan, type Plan, type PlanInputs } from '..'
 import { type CutGroup, type Nested } from './cutting/group'
 import { keptSheetOf, sheetFaults } from './cutting/kept'
-import { wayChoices } from './ways'
+import { wayChoices, whyAdvised } from './ways'
 
 const base: PlanInputs = { commission: demoCommission(0), workshop: demoWorkshop(), now: 0, units: 'metric' }
 for (const option of base.commission.options)
@@ -315,6 +315,9 @@ describe('ways compared', () => {
       const advised = choices.filter((each) => each.advised)
       expect(advised).toHaveLength(1)
       expect(advised[0]!.sheets).not.toBeNull()
+      expect(whyAdvised(choices)).toMatch(
+        isTorn ? /^$/ : /^\d+ sheets? and \d.*, where [a-z ,]+ takes \d+ sheets? and \d/,
+      )
     }
   })
 

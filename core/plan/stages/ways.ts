@@ -5,12 +5,13 @@ import {
   discDiameterOf,
   nestJobOf,
   strokesOf,
+  WAY_WORDS,
   type CutSheet,
   type CuttingTools,
   type CuttingWay,
 } from '../../cut'
 import { shapeDm2, type StockShape } from '../../material'
-import { starting } from '../../quantity'
+import { counted, printDuration, starting } from '../../quantity'
 import { partsOf, type CutWork } from './cutting/work'
 import { isLaidByHand, layByRule, pliesOf } from './cutting/laying'
 import { holeless } from './cutting/figures'
@@ -100,4 +101,18 @@ export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number
   )
   const best = candidates.reduce((one, other) => (costOf(other) < costOf(one) ? other : one))
   return choices.map((each) => ({ ...each, advised: each === best && costOf(each) < Infinity }))
+}
+
+/**
+ * Why a way is advised, beside the next best: “1 sheet and 12 min, where template and knife takes 2 sheets and 40 min”;
+ * nothing where there is only one.
+ */
+export function whyAdvised(choices: readonly WayChoice[]): string {
+  const advised = choices.find((each) => each.advised)
+  const [other] = choices
+    .filter((each) => each !== advised && each.sheets !== null && each.way !== 'machine')
+    .sort((one, next) => one.minutes - next.minutes)
+  if (!advised || advised.sheets === null || !other) return ''
+  const takes = ({ sheets, minutes }: WayChoice): string => `${counted(sheets!, 'sheet')} and ${printDuration(minutes)}`
+  return `${takes(advised)}, where ${WAY_WORDS[other.way].name.toLowerCase()} takes ${takes(other)}`
 }
