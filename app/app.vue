@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chosenOption } from '#core/commission'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { NuxtPage } from '#components'
 import { useHead, useRoute, useRouter } from '#imports'
 import { useArranging } from '~/components/arrange/arranging'
@@ -17,6 +17,8 @@ import FileDialogs from '~/files/FileDialogs.vue'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 
+/** Read when it is asked for: it brings its pictures. */
+const GuideDialog = defineAsyncComponent(() => import('~/components/guide/GuideDialog.vue'))
 const studio = useStudio()
 const preferences = usePreferences()
 const route = useRoute()
@@ -36,9 +38,15 @@ useHead({
   title: () => (studio.commission ? `${studio.commission.brief.name} · Lamellon` : 'Lamellon'),
   htmlAttrs: { 'data-theme': () => preferences.theme },
 })
-useStudioKeys(() => {
+const guideShown = ref(false)
+const showKeys = (): void => {
+  guideShown.value = false
   keysShown.value = true
-})
+}
+const showGuide = (): void => {
+  guideShown.value = true
+}
+useStudioKeys({ guide: showGuide, keys: showKeys })
 /** The demo has an address of its own. */
 onMounted(async () => {
   const toDemo = asked.value === '/demo'
@@ -104,7 +112,7 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
       :class="isLarge ? 'row-span-2 lg:col-span-2 lg:row-span-1' : showsOnPhone ? 'max-lg:h-[44vh]' : ''"
       aria-label="The cake"
     >
-      <StudioHeader @keys="keysShown = true" />
+      <StudioHeader @keys="showKeys" @guide="showGuide" />
       <p
         v-if="studio.isDemo"
         class="mx-6 flex flex-wrap items-center gap-x-3 rounded-xl bg-look-soft px-3.5 py-1.5 text-[0.88rem]"
@@ -146,5 +154,6 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
     <WorkingPanel />
     <FileDialogs />
     <KeysDialog :open="keysShown" @close="keysShown = false" />
+    <GuideDialog v-if="guideShown" @close="guideShown = false" @keys="showKeys" />
   </div>
 </template>

@@ -113,7 +113,9 @@ test('labels of the dishes are printed, and a palette goes out and comes in agai
   const labels = await downloaded(page, () => page.getByTestId('dishes-svg').click())
   expect(labels.bytes.toString()).toMatch(/red \d+ drops/)
   await turnTo(page, 'Brief')
-  const gpl = await downloaded(page, () => page.getByRole('button', { name: 'Save the colours: palette for other programs' }).click())
+  const gpl = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Save the colours: palette for other programs' }).click(),
+  )
   expect(gpl.bytes.toString()).toContain('217  87  43\tpersimmon')
   await page.getByRole('button', { name: 'Remove persimmon' }).click()
   await expect(page.getByLabel('Colour of persimmon')).toHaveCount(0)

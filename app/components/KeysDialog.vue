@@ -20,7 +20,8 @@ const keys: readonly (readonly [string, string])[] = [
   ['Ctrl Shift Z', 'Redo'],
   ['Ctrl S', 'Save to a file'],
   ['Ctrl O', 'Open a file'],
-  ['?', 'These keys'],
+  ['?', 'The guide'],
+  ['k', 'These keys'],
 ]
 </script>
 

@@ -9,7 +9,7 @@ import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 import IconButton from '~/components/ui/IconButton.vue'
 
-const emit = defineEmits<{ keys: [] }>()
+const emit = defineEmits<{ keys: []; guide: [] }>()
 
 const studio = useStudio()
 const preferences = usePreferences()
@@ -115,7 +115,12 @@ const item = (active: boolean): string =>
           >
           <MenuItem v-slot="{ active }"
             ><button type="button" :class="item(active)" @click="emit('keys')">
-              Keys<span class="text-ink-soft">?</span>
+              Keys<span class="text-ink-soft">k</span>
+            </button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" data-testid="open-guide" @click="emit('guide')">
+              Guide<span class="text-ink-soft">?</span>
             </button></MenuItem
           >
         </MenuItems>

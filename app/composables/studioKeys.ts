@@ -9,18 +9,19 @@ import { useStudio } from '~/stores/studio'
 const TURN_DEG = 15
 const TILT_DEG = 10
 
-const isTyping = (target: EventTarget | null): boolean =>
+/** Whether keys are for what has the focus: a field, or a list, menu or sheet that is open. */
+export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
     (target instanceof HTMLInputElement && target.type !== 'range') ||
-    target instanceof HTMLSelectElement ||
-    target instanceof HTMLTextAreaElement)
+    target instanceof HTMLTextAreaElement ||
+    target.closest('[role=listbox], [role=menu], [role=dialog]') !== null)
 
 /**
  * The keys that work everywhere. While somebody types in a field only those with Ctrl or Cmd do, and undo is left to
  * the field.
  */
-export function useStudioKeys(showKeys: () => void): void {
+export function useStudioKeys(show: { readonly guide: () => void; readonly keys: () => void }): void {
   const router = useRouter()
   const studio = useStudio()
   const files = useFiles()
@@ -41,7 +42,8 @@ export function useStudioKeys(showKeys: () => void): void {
     'f': () => {
       isLarge.value = !isLarge.value
     },
-    '?': showKeys,
+    '?': show.guide,
+    'k': show.keys,
     'd': () => {
       dimensionsShown.value = !dimensionsShown.value
     },

@@ -13,6 +13,7 @@ import WorkList from '~/components/make/WorkList.vue'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
+import { isTyping } from '~/composables/studioKeys'
 import { useBench } from '~/stores/bench'
 import { usePreferences } from '~/stores/preferences'
 
@@ -40,16 +41,7 @@ const sheet = computed(() =>
 /** Keys for dusty hands: count, begin, done. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const card = bench.now
-  if (
-    !card ||
-    event.ctrlKey ||
-    event.metaKey ||
-    event.altKey ||
-    hasTrouble.value ||
-    event.target instanceof HTMLInputElement ||
-    event.target instanceof HTMLSelectElement
-  )
-    return
+  if (!card || event.ctrlKey || event.metaKey || event.altKey || hasTrouble.value || isTyping(event.target)) return
   const [part] = card.counts?.parts ?? []
   const isBegun = card.record !== null && card.record.doneAt === null
   if (event.key === 'g' && part) bench.count(part.id, 'good', 1)

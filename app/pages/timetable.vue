@@ -131,32 +131,6 @@ async function saveCalendar(): Promise<void> {
             let all move
           </button>
         </p>
-        <button
-          type="button"
-          class="button no-print mt-4"
-          :aria-expanded="lanesShown"
-          data-testid="lanes"
-          @click="lanesShown = !lanesShown"
-        >
-          <Rows3 class="size-4.5" aria-hidden="true" />{{
-            lanesShown ? 'Only the days' : 'Hands, formers and rests side by side'
-          }}
-        </button>
-        <div v-if="lanesShown" class="no-print mt-3">
-          <TimeLanes
-            :timetable="timetable"
-            :hours="workshop.hours"
-            :busy="[...workshop.busy, ...studio.others]"
-            :now="studio.now"
-            :chosen="noted?.task ?? null"
-            @choose="chosen = $event"
-            @pin="put"
-          />
-          <SlotNote v-if="noted" :work="noted" :timetable="timetable" />
-          <p v-else class="mt-2 text-[0.9rem] text-ink-soft">
-            Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.
-          </p>
-        </div>
       </div>
       <p v-else />
       <aside class="no-print grid content-start gap-6" aria-label="Hours and pace">
@@ -178,6 +152,34 @@ async function saveCalendar(): Promise<void> {
         </details>
       </aside>
     </div>
+    <template v-if="timetable">
+      <button
+        type="button"
+        class="button no-print mt-4"
+        :aria-expanded="lanesShown"
+        data-testid="lanes"
+        @click="lanesShown = !lanesShown"
+      >
+        <Rows3 class="size-4.5" aria-hidden="true" />{{
+          lanesShown ? 'Only the days' : 'Hands, formers and rests side by side'
+        }}
+      </button>
+      <div v-if="lanesShown" class="no-print mt-3">
+        <TimeLanes
+          :timetable="timetable"
+          :hours="workshop.hours"
+          :busy="[...workshop.busy, ...studio.others]"
+          :now="studio.now"
+          :chosen="noted?.task ?? null"
+          @choose="chosen = $event"
+          @pin="put"
+        />
+        <SlotNote v-if="noted" :work="noted" :timetable="timetable" />
+        <p v-else class="mt-2 text-[0.9rem] text-ink-soft">
+          Touch a piece of work to see why it is no later; drag it, or use the arrow keys, to put it at another hour.
+        </p>
+      </div>
+    </template>
     <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
       <RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" />
     </div>

@@ -28,9 +28,12 @@ function text({ sheets, minutes, about }: WayChoice): string {
   const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
   return `${paper}, ${printQuantity(minutes, 'duration', preferences.units)}`
 }
-const why = computed(() => {
+/** What the chosen way takes, and why it is advised if it is. */
+const takes = computed(() => {
   const told = whyAdvised(choices.value)
-  return told && advised.value?.way === props.work.cutting.way ? `Advised: ${told}.` : ''
+  if (told && advised.value?.way === props.work.cutting.way) return `Advised: ${told}.`
+  const own = choices.value.find(({ way }) => way === props.work.cutting.way)
+  return own ? `${text(own)}.` : ''
 })
 /** How it is set now, in a line. */
 const finer = computed(() => {
@@ -64,11 +67,12 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
       hide-label
       :label="`${name} is cut by`"
       :choices="wayFields"
+      :shown="WAY_WORDS[work.cutting.way].name"
       :model-value="work.cutting.way"
       :data-testid="`way-${work.id}`"
       @update:model-value="emit('change', { way: $event })"
     />
-    <p v-if="why" class="text-[0.86rem] text-ink-soft">{{ why }}</p>
+    <p class="text-[0.86rem] text-ink-soft">{{ takes }}</p>
     <p v-if="advised && advised.way !== work.cutting.way" class="text-[0.86rem] text-ink-soft">
       <Scissors class="mr-1 inline size-3.5" aria-hidden="true" />costs least:
       <button type="button" class="figure-link" @click="emit('change', { way: advised.way })">

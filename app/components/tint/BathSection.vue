@@ -48,7 +48,7 @@ const steps = computed(() =>
         props.bath.sheet,
         cake.value.tiers[tier]?.colour ?? '#ffffff',
       ),
-      words: named.ofShade(props.bath, shade),
+      words: named.ofShade(props.bath, step.shade),
     }
   }),
 )

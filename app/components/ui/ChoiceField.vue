@@ -12,6 +12,8 @@ const props = defineProps<{
   choices: readonly Choice<Value>[]
   /** The label is said, not shown: what stands beside it shows what it is. */
   hideLabel?: boolean
+  /** What the closed field shows, where that is shorter than what the list says. */
+  shown?: string
   disabled?: boolean
   class?: string
 }>()
@@ -35,7 +37,7 @@ const opensGroup = (at: number): boolean =>
       label
     }}</ListboxLabel>
     <ListboxButton v-bind="attrs" class="field-input flex items-center justify-between gap-1.5 text-left text-ink">
-      <span class="truncate">{{ chosen?.says ?? '' }}</span>
+      <span class="truncate">{{ shown ?? chosen?.says ?? '' }}</span>
       <ChevronDown class="size-4 shrink-0 text-ink-soft" aria-hidden="true" />
     </ListboxButton>
     <ListboxOptions class="choices sheet">
