@@ -96,7 +96,7 @@ async function saveCalendar(): Promise<void> {
               <li v-for="line in slots" :key="line.id">
                 <button
                   type="button"
-                  class="grid min-h-9 w-full grid-cols-[3.4rem_1fr_auto] items-baseline gap-x-2 rounded-lg px-1.5 py-1 text-left text-[0.94rem] hover:bg-paper-deep"
+                  class="day-line"
                   :class="isNoted(line) ? 'bg-go-soft' : ''"
                   :aria-pressed="isNoted(line)"
                   @click="chosen = line.slots[0]!"

@@ -16,7 +16,7 @@ defineProps<{ paper: Paper }>()
         <li v-for="line in block.lines" :key="line" class="mb-0.5">{{ line }}</li>
       </ul>
       <p v-else-if="block.kind === 'note'" class="mb-3 rounded-xl bg-look-soft px-3.5 py-2">{{ block.text }}</p>
-      <div v-else-if="block.kind === 'table'" class="mb-3 overflow-x-auto">
+      <div v-else-if="block.kind === 'table'" class="mb-3 overflow-x-auto" tabindex="0">
         <table class="w-full text-[0.92rem]">
           <thead class="text-left text-[0.8rem] text-ink-soft">
             <tr>

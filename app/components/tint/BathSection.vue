@@ -14,7 +14,7 @@ import { useLook } from './looking'
 
 /** One bath from pale to deep: what goes in before each shade, what is dipped in it, and how it will look. */
 const props = defineProps<{ bath: Bath; first: number }>()
-const { commission, plan, cake } = usePlanned()
+const { plan, cake } = usePlanned()
 const named = useDishNames()
 const preferences = usePreferences()
 const lit = useLit()

@@ -18,7 +18,7 @@ import { useLook } from './looking'
  * core/tint/dish
  */
 const props = defineProps<{ first: number }>()
-const { plan, cake, commission, workshop, option, editOption } = usePlanned()
+const { plan, cake, workshop, option, editOption } = usePlanned()
 const names = useDishNames()
 const preferences = usePreferences()
 const look = useLook()
