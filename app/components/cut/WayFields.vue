@@ -26,7 +26,7 @@ const advised = computed(() => choices.value.find((each) => each.advised))
 function text({ sheets, minutes, about }: WayChoice): string {
   if (sheets === null) return 'not possible here'
   const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
-  return `${paper}, ${printQuantity(minutes, 'duration', preferences.units)}`
+  return `${paper}, ${printQuantity(Math.max(1, minutes), 'duration', preferences.units)}`
 }
 /** What the chosen way takes, and why it is advised if it is. */
 const takes = computed(() => {
