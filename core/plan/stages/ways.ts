@@ -113,6 +113,7 @@ export function whyAdvised(choices: readonly WayChoice[]): string {
     .filter((each) => each !== advised && each.sheets !== null && each.way !== 'machine')
     .sort((one, next) => one.minutes - next.minutes)
   if (!advised || advised.sheets === null || !other) return ''
-  const takes = ({ sheets, minutes }: WayChoice): string => `${counted(sheets!, 'sheet')} and ${printDuration(Math.max(1, minutes))}`
+  const takes = ({ sheets, minutes }: WayChoice): string =>
+    `${counted(sheets!, 'sheet')} and ${printDuration(Math.max(1, minutes))}`
   return `${takes(advised)}, where ${WAY_WORDS[other.way].name.toLowerCase()} takes ${takes(other)}`
 }
