@@ -44,5 +44,6 @@ test('a wrap and puffs in the dampest week: said, dried in a dry room, and there
   await settled(page)
   await expect(page.getByTestId('tally-startBy')).toContainText(/\d\d:\d\d/)
   await turnTo(page, 'Timetable')
+  await page.getByTestId('lanes').click()
   await expect(page.getByRole('main')).toContainText('Shelf in a dry room')
 })
