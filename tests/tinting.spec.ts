@@ -75,16 +75,22 @@ test('a strip is read from a photograph: first the bare one, then the dyed one',
   await near('The dyed strip', '#c86482')
 })
 
+/** The code of a dish's colour, which is told when it is asked for. */
+async function codeOf(dish: Locator): Promise<string> {
+  await dish.getByText('its code').click()
+  return dish.getByText(/^#[0-9a-f]{6}$/).innerText()
+}
+
 test('colours on the screen are those that were reckoned', async ({ page }) => {
   await openLeaf(page, 'tint')
   const dishes = page.getByTestId('dishes').getByRole('listitem')
   await expect(dishes).toHaveCount(4)
   for (const dish of await dishes.all()) {
-    const [, hex] = /dries to (#[0-9a-f]{6})/.exec(await dish.innerText())!
+    const hex = await codeOf(dish)
     expect(await middleColour(page, dish.getByTestId('dish'))).toBe(hex)
   }
   for (const dish of (await page.getByTestId('paper-dishes').getByRole('listitem').all()).slice(0, 3)) {
-    const [, hex] = /dries to (#[0-9a-f]{6})/.exec(await dish.innerText())!
+    const hex = await codeOf(dish)
     await dish.getByTestId('dish').scrollIntoViewIfNeeded()
     expect(await middleColour(page, dish.getByTestId('dish'))).toBe(hex)
   }
@@ -132,7 +138,7 @@ test('labels of the dishes are printed, and a palette goes out and comes in agai
 test('a colour that does not suit stops the plan until its remedy is taken', async ({ page }) => {
   await openLeaf(page, 'tint')
   const moths = page.getByTestId('colouring-moths')
-  await pick(moths.getByLabel('Butterfly is thinned with'), 'water')
+  await pick(moths.getByLabel('Butterfly is thinned with'), 'boiled, cooled water')
   await moths.getByRole('button', { name: 'thin it with strong clear alcohol' }).click()
   await expect(moths.getByLabel('Butterfly is thinned with')).toHaveText('strong clear alcohol')
   await turnTo(page, 'Brief')
