@@ -107,7 +107,12 @@ test('colours in Tint are those that were reckoned, on the cake too', async ({ p
   await heart.press('Enter')
   await turnTo(page, 'Tint')
   await drawn(page)
-  const said = (await page.getByRole('main').innerText()).match(/dries to (#[0-9a-f]{6})/)![1]!
+  await page.getByRole('main').getByText('its code').first().click()
+  const said = await page
+    .getByRole('main')
+    .getByText(/^#[0-9a-f]{6}$/)
+    .first()
+    .innerText()
   const low = await lookedAt(page, 'low')
   const seen = `#${low
     .slice(0, 3)
