@@ -8,7 +8,7 @@ test('from an edit to new figures on the screen, demo, in Chromium', async ({ pa
   await expect(page.getByTestId('tally-warnings')).toBeVisible()
   const times = await timeEdits(
     page,
-    '[data-testid="sweep-seenHeightMm"] input[type="range"]',
+    '[data-testid="parameter-seenHeightMm"] input[type="range"]',
     Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + edit : 140 - edit)),
   )
   console.log(`edit to new figures on the screen: ${timesText(times)}; aim 100 ms)`)
