@@ -6,9 +6,11 @@ const EDITS = 20
 test('from an edit to new figures on the screen, demo, in Chromium', async ({ page }) => {
   await page.goto('/arrange')
   await expect(page.getByTestId('tally-warnings')).toBeVisible()
+  const slider = '[data-testid="parameter-seenMm"] input[type="range"]'
+  await expect(page.locator(slider)).toBeVisible()
   const times = await timeEdits(
     page,
-    '[data-testid="parameter-seenHeightMm"] input[type="range"]',
+    slider,
     Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + edit : 140 - edit)),
   )
   console.log(`edit to new figures on the screen: ${timesText(times)}; aim 100 ms)`)
