@@ -2,16 +2,15 @@
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { isUsualSize } from '#core/material'
-import { sheetsAtHomeSchema, stockSchema } from '#core/supply'
-import { dyeItem, setOnHand, sheetItem, stockOf, type Item, type Workshop } from '#core/workshop'
+import { dyeItem, sheetItem, stockOf, type Item, type Workshop } from '#core/workshop'
+import DrawerFields from '~/components/supply/DrawerFields.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
-import QuantityField from '~/components/ui/QuantityField.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
 /** Taking stock: what lies in the drawers, on one screen, counted in one go. */
-const { studio, workshop } = usePlanned()
+const { workshop } = usePlanned()
 const { needs } = useHandover()
 const MOULDS = ['halfSphere', 'foamHole', 'pan', 'fan', 'rack', 'dryRoom'] as const
 
@@ -31,9 +30,6 @@ const others = computed((): readonly Item[] => {
   return [...kept, ...needs.value].filter(({ item }) => !known.has(item) && known.add(item))
 })
 const onHand = ({ item }: Item): number => stockOf(workshop.value, item)?.onHand ?? 0
-const amount = (kind: Item['kind']) => stockSchema.shape.onHand.meta({ label: 'On hand', kind })
-const tell = (item: Item, value: number): void =>
-  studio.edit('on hand', ({ workshop: draft }) => setOnHand(draft, item, value), `on hand ${item.item}`)
 </script>
 
 <template>
@@ -45,40 +41,15 @@ const tell = (item: Item, value: number): void =>
     <div class="grid items-start gap-x-10 gap-y-5 md:grid-cols-2 xl:grid-cols-3">
       <section aria-labelledby="drawer-paper">
         <h2 id="drawer-paper" class="part-title mb-1">Paper and film, sheets</h2>
-        <QuantityField
-          v-for="item in sheets.shown"
-          :key="item.item"
-          inline
-          :label="item.name"
-          :schema="sheetsAtHomeSchema"
-          :model-value="onHand(item)"
-          :data-testid="`drawer-${item.item}`"
-          @update:model-value="tell(item, $event)"
-        />
+        <DrawerFields :items="sheets.shown" />
         <details v-if="sheets.folded.length > 0" class="mt-2">
           <summary class="text-[0.92rem] font-semibold">Other sizes</summary>
-          <QuantityField
-            v-for="item in sheets.folded"
-            :key="item.item"
-            inline
-            :label="item.name"
-            :schema="sheetsAtHomeSchema"
-            :model-value="onHand(item)"
-            @update:model-value="tell(item, $event)"
-          />
+          <DrawerFields :items="sheets.folded" />
         </details>
       </section>
       <section aria-labelledby="drawer-colour">
         <h2 id="drawer-colour" class="part-title mb-1">Colour</h2>
-        <QuantityField
-          v-for="item in dyes"
-          :key="item.item"
-          inline
-          :label="item.name"
-          :schema="amount(item.kind)"
-          :model-value="onHand(item)"
-          @update:model-value="tell(item, $event)"
-        />
+        <DrawerFields :items="dyes" />
         <h2 class="part-title mt-4 mb-1">Formers and tools</h2>
         <WorkshopField inline label="Mats" group="mats" name="count" edits="mats" />
         <WorkshopField inline label="Trays" group="trays" name="count" edits="trays" />
@@ -87,15 +58,7 @@ const tell = (item: Item, value: number): void =>
       </section>
       <section v-if="others.length > 0" aria-labelledby="drawer-others">
         <h2 id="drawer-others" class="part-title mb-1">And what this cake takes</h2>
-        <QuantityField
-          v-for="item in others"
-          :key="item.item"
-          inline
-          :label="item.name"
-          :schema="amount(item.kind)"
-          :model-value="onHand(item)"
-          @update:model-value="tell(item, $event)"
-        />
+        <DrawerFields :items="others" />
       </section>
     </div>
   </div>

@@ -22,6 +22,14 @@ describe('differences in the tally', () => {
   ] as const)('from %d to %d of %s is “%s”', (before, after, kind, text) =>
     expect(differenceOf(figure(before, kind), figure(after, kind), 'metric')?.text).toBe(text),
   )
+  it('of money says in what', () => {
+    const cost = (value: number): TallyFigure => {
+      const { working, ...rest } = figure(value, 'money')
+      return { ...rest, working: { ...working!, currency: 'GBP' } }
+    }
+    expect(differenceOf(cost(500), cost(513.5), 'metric')?.text).toBe('+£13.50')
+    expect(differenceOf(cost(513.5), cost(500), 'metric')?.text).toBe('−£13.50')
+  })
   it('says nothing of what reads the same, or has no figure', () => {
     expect(differenceOf(figure(592.1, 'volume'), figure(592.3, 'volume'), 'metric')).toBeNull()
     expect(differenceOf(figure(null), figure(3), 'metric')).toBeNull()

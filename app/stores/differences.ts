@@ -19,6 +19,8 @@ export function differenceOf(before: TallyFigure, after: TallyFigure, units: Uni
       return { text: `${sign}${printDuration(Math.abs(change))}`, direction }
     case 'volume':
       return { text: `${sign}${printQuantity(Math.abs(change), 'volume', units)}`, direction }
+    case 'money':
+      return { text: `${sign}${printWorkingValue({ ...after.working, value: Math.abs(change) }, units)}`, direction }
     default:
       return { text: `${sign}${printQuantity(Math.abs(change), 'count', units)}`, direction }
   }

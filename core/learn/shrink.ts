@@ -150,7 +150,7 @@ export function plannedShrink(way: ShrinkWay, belief: ShrinkBelief | null = null
           own: learned('your trials by themselves', -own),
           weight: learned('pieces that count', weight),
         },
-        () => -mean,
+        (v) => (PRIOR_MEANS * v.began + v.weight * v.own) / (PRIOR_MEANS + v.weight),
       )
     : starting('mean shrink', -mean, 'ratio', 'guess')
   const spread = belief

@@ -5,20 +5,19 @@ import { chosenOption, type Commission } from '../commission'
 import { benchNeeds, keyOf, whole } from './benchNeeds'
 import {
   colourNeeds,
+  DISCS_IN_A_PACK,
+  DYE_BOTTLE_ML,
   inUsualPacks,
   merged,
   paperItem,
   paperName,
   pricedEach,
+  SHEETS_IN_A_PACK,
   type Need,
   type PackName,
   type Prices,
 } from '../supply'
 import type { Plan } from './plan'
-
-const DISCS_IN_A_PACK = 10
-const SHEETS_IN_A_PACK = 25
-const DYE_BOTTLE_ML = 20
 
 /**
  * What a job takes, item by item, each once.

@@ -205,6 +205,8 @@ describe('prices', () => {
     const own = { ...STARTING_PRICES, hour: 31 }
     expect(inCurrency(own, 'JPY')).toEqual({ ...startingPrices('JPY'), hour: 31 })
     expect(inCurrency(inCurrency(own, 'GBP'), 'EUR')).toEqual(own)
+    // Nothing is changed by what is chosen already, so that it is no edit.
+    expect(inCurrency(own, 'EUR')).toBe(own)
   })
   it('buy a crumb coat with the covering it is made of', () => {
     const items = listIn('EUR').map(({ need }) => need.item)

@@ -9,7 +9,15 @@ export {
   type PriceName,
   type Prices,
 } from './prices'
-export { inPacksOf, inUsualPacks, pricedEach, type PackName } from './usualPacks'
+export {
+  DISCS_IN_A_PACK,
+  DYE_BOTTLE_ML,
+  inPacksOf,
+  inUsualPacks,
+  pricedEach,
+  SHEETS_IN_A_PACK,
+  type PackName,
+} from './usualPacks'
 export { DYE_BASE_WORDS, dyeStockSchema, MOST_DYES_ON_SHELF, STARTING_DYES, type DyeStock } from './dyeStock'
 export { colourNeeds } from './colourNeeds'
 export { dyeUses, type DyeUse } from './dyeUse'

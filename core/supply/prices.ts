@@ -47,6 +47,7 @@ export const priceOf = (prices: Prices, name: PriceName): Working => ({
 
 /** Prices in another currency: starting values become those of it, what was typed stays the number it is. */
 export function inCurrency(prices: Prices, currency: Currency): Prices {
+  if (currency === prices.currency) return prices
   const [before, after] = [startingPrices(prices.currency), startingPrices(currency)]
   const kept = (name: PriceName): number => (prices[name] === before[name] ? after[name] : prices[name])
   return {

@@ -1,5 +1,6 @@
 /** What lies on the shelves besides dyes, in which packs it is bought, and what a pack costs. */
 import { z } from 'zod'
+import { DISCS_IN_A_PACK, SHEETS_IN_A_PACK } from './usualPacks'
 import { paperOf, shapeKey, shapeName, type PaperId, type StockShape } from '../material'
 
 /** Shelves as one walks along them when shopping. */
@@ -37,7 +38,12 @@ export const paperItem = (paper: PaperId, shape: StockShape): string => `sheet $
 export const paperName = (paper: PaperId, shape: StockShape): string => `${paperOf(paper).name}, ${shapeName(shape)}`
 
 /** Sheets of a paper and size as they lie on their shelf. */
-export const paperStock = (paper: PaperId, shape: StockShape, onHand = 0, pack = SHEETS_IN_A_PACK): Stock => ({
+export const paperStock = (
+  paper: PaperId,
+  shape: StockShape,
+  onHand = 0,
+  pack = shape.kind === 'disc' ? DISCS_IN_A_PACK : SHEETS_IN_A_PACK,
+): Stock => ({
   item: paperItem(paper, shape),
   name: paperName(paper, shape),
   shelf: 'paper',
@@ -46,8 +52,6 @@ export const paperStock = (paper: PaperId, shape: StockShape, onHand = 0, pack =
   pack,
   packPrice: null,
 })
-
-const SHEETS_IN_A_PACK = 10
 
 /** Sheets of a paper and size that lie in the studio. */
 export const sheetsAtHomeSchema = z.number().int().min(0).max(5000).meta({ label: 'Sheets at home', kind: 'count' })

@@ -5,6 +5,11 @@ import { priceOf, type PriceName, type Prices } from './prices'
 /** What a pack holds, as the item is measured, and what it costs, euro. */
 export type UsualPack = { readonly holds: number; readonly costsEuro: number }
 
+/** How many sheets, how many discs, how much of a dye is bought at once. */
+export const SHEETS_IN_A_PACK = 25
+export const DISCS_IN_A_PACK = 10
+export const DYE_BOTTLE_ML = 20
+
 const PACKS = {
   carrier: { holds: 250, costsEuro: 9 },
   dust: { holds: 5, costsEuro: 5 },

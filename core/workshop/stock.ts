@@ -1,6 +1,6 @@
 /** What a workshop has of anything: dyes on a shelf of their own, all else in its stock. */
 import type { PaperId, StockShape } from '../material'
-import { paperStock, type DyeStock, type Need, type Stock } from '../supply'
+import { DYE_BOTTLE_ML, paperStock, type DyeStock, type Need, type Stock } from '../supply'
 import type { Workshop } from './workshop'
 
 /** What is known of an item before it lies on a shelf. */
@@ -18,7 +18,7 @@ export const dyeItem = ({ id, name }: Pick<DyeStock, 'id' | 'name'>): Item => ({
   name,
   shelf: 'colour',
   kind: 'volume',
-  usualPack: DYE_PACK_ML,
+  usualPack: DYE_BOTTLE_ML,
 })
 
 /** The dye that an item is, if it is one. */
@@ -29,11 +29,9 @@ const dyeOf = ({ dyes }: Workshop, item: string): Workshop['dyes'][number] | und
 export function stockOf(workshop: Workshop, item: string): Pick<Stock, 'onHand' | 'pack' | 'packPrice'> | null {
   const kept = workshop.stock.find((each) => each.item === item)
   const dye = dyeOf(workshop, item)
-  if (dye) return { onHand: dye.onHandMl, pack: kept?.pack ?? DYE_PACK_ML, packPrice: kept?.packPrice ?? null }
+  if (dye) return { onHand: dye.onHandMl, pack: kept?.pack ?? DYE_BOTTLE_ML, packPrice: kept?.packPrice ?? null }
   return kept ?? null
 }
-
-const DYE_PACK_ML = 20
 
 /** Puts so much more, or less, of an item on the shelf; never less than none. Changes the draft it is given. */
 export const putOnShelf = (workshop: Workshop, item: Item, by: number): void =>

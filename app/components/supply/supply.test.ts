@@ -1,4 +1,6 @@
-import { stockOf } from '#core/workshop'
+import { dyeItem, sheetItem, stockOf } from '#core/workshop'
+import { rect } from '#core/material'
+import { startingPrices } from '#core/supply'
 import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
@@ -9,6 +11,8 @@ import CountSection from '../deliver/CountSection.vue'
 import SignOffSection from '../deliver/SignOffSection.vue'
 import PaperView from '../papers/PaperView.vue'
 import { useHandover } from '~/composables/handover'
+import { choose } from '../../../tests/any/choosing'
+import DrawerFields from './DrawerFields.vue'
 import EquipmentSection from './EquipmentSection.vue'
 import QuoteSection from './QuoteSection.vue'
 import ShoppingSection from './ShoppingSection.vue'
@@ -72,6 +76,25 @@ describe('shopping', () => {
     const quote = mount(QuoteSection)
     expect(quote.text()).toMatch(/One more costs about €[\d.]+ of the sails/)
     expect(quote.text()).toContain('Your prices, in euro')
+  })
+  it('drawers are counted: what lies there is known, a dye too', async () => {
+    const items = [sheetItem('thinWafer', rect(210, 297)), dyeItem(workshop.value.dyes[0]!)]
+    const mounted = mount(DrawerFields, { props: { items } })
+    for (const { item } of items) {
+      const input = mounted.get(`[data-testid="drawer-${item}"] input`)
+      await input.setValue('7')
+      await input.trigger('change')
+      expect(stockOf(workshop.value, item)!.onHand).toBe(7)
+    }
+    expect(workshop.value.dyes[0]!.onHandMl).toBe(7)
+  })
+  it('another currency brings its own starting prices, and keeps what was typed', async () => {
+    workshop.value = { ...workshop.value, prices: { ...workshop.value.prices, hour: 31 } }
+    const mounted = mount(QuoteSection)
+    await choose(mounted, 'JPY', '[data-testid="currency"]')
+    expect(workshop.value.prices).toEqual({ ...startingPrices('JPY'), hour: 31 })
+    expect(mounted.text()).toContain('Your prices, in yen')
+    expect(mounted.text()).toMatch(/One more costs about ¥\d+ of the sails/)
   })
   it('things of one’s own are put on a shelf, and formers counted', async () => {
     const mounted = mount(EquipmentSection)
