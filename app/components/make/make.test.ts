@@ -6,6 +6,7 @@ import { useBench } from '~/stores/bench'
 import { hour, studio } from '../../../tests/any/benchDemo'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
 import FormerBoard from './FormerBoard.vue'
+import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import PieceCounter from './PieceCounter.vue'
 import { standingWords } from './standingWords'
 import StepNow from './StepNow.vue'
@@ -82,6 +83,17 @@ describe('the step in hand', () => {
     await flushPromises()
     expect(commission.value.bench.tasks).toMatchObject([{ skipped: 'film is cut already' }])
     expect(workshop.value.runs).toHaveLength(before)
+  })
+  it('keeps a picture with its own step, and lets it go again', async () => {
+    const mounted = showing()
+    const shelf = mounted.getComponent(PhotoShelf)
+    const photo = { id: 'first', name: 'first', dataUrl: 'data:image/png;base64,AA==', widthPx: 9, heightPx: 9 }
+    shelf.vm.$emit('add', [photo])
+    expect(commission.value.bench.stepPhotos).toEqual([{ task: useBench().now!.task, photo }])
+    await mounted.vm.$nextTick()
+    expect(shelf.props('photos')).toEqual([photo])
+    shelf.vm.$emit('remove', 'first')
+    expect(commission.value.bench.stepPhotos).toEqual([])
   })
 })
 
