@@ -52,7 +52,7 @@ const TABS = ['To buy', 'Stock'] as const
         >
         <TabPanels
           ><TabPanel><ShoppingSection /></TabPanel
-          ><TabPanel class="grid justify-items-start gap-6 *:w-full"
+          ><TabPanel class="grid grid-cols-[minmax(0,1fr)] justify-items-start gap-6 *:w-full"
             ><NuxtLink to="/drawers" class="button button-go w-auto!" data-testid="take-count">
               <ClipboardList class="size-4.5" aria-hidden="true" />Take stock on one page </NuxtLink
             ><StockSection /><EquipmentSection /></TabPanel
