@@ -18,8 +18,13 @@ const chromium = (...drawing: readonly string[]) => ({
   },
 })
 const flat = chromium('--disable-gpu', '--disable-3d-apis')
-/** In depth, without a graphics card. */
-const inDepth = chromium('--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader')
+/** In depth, without a graphics card: the page itself is put together by the processor then, as browsers do. */
+const inDepth = chromium(
+  '--disable-gpu-compositing',
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+)
 const ABOUT_THE_STAND = '**/stand.spec.ts'
 
 export default defineConfig({

@@ -5,18 +5,19 @@ import { NuxtPage } from '#components'
 import { useHead, useRoute, useRouter } from '#imports'
 import { useArranging } from '~/components/arrange/arranging'
 import { useChosenDecoration } from '~/components/arrange/chosen'
-import CakeStand from '~/components/stand/CakeStand.vue'
-import KeysDialog from '~/components/KeysDialog.vue'
 import LeafTabs from '~/components/LeafTabs.vue'
 import StudioHeader from '~/components/StudioHeader.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
-import WorkingPanel from '~/components/working/WorkingPanel.vue'
 import { useStandTools } from '~/components/stand/standTools'
+import { afterFigures } from '~/composables/afterFigures'
 import { useStudioKeys } from '~/composables/studioKeys'
-import FileDialogs from '~/files/FileDialogs.vue'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 
+const CakeStand = afterFigures(() => import('~/components/stand/CakeStand.vue'))
+const WorkingPanel = afterFigures(() => import('~/components/working/WorkingPanel.vue'))
+const FileDialogs = afterFigures(() => import('~/files/FileDialogs.vue'))
+const KeysDialog = defineAsyncComponent(() => import('~/components/KeysDialog.vue'))
 /** Read when it is asked for: it brings its pictures. */
 const GuideDialog = defineAsyncComponent(() => import('~/components/guide/GuideDialog.vue'))
 const studio = useStudio()
@@ -153,7 +154,7 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
     <TallyBar v-if="studio.commission" class="no-print lg:col-span-2" />
     <WorkingPanel />
     <FileDialogs />
-    <KeysDialog :open="keysShown" @close="keysShown = false" />
+    <KeysDialog v-if="keysShown" @close="keysShown = false" />
     <GuideDialog v-if="guideShown" @close="guideShown = false" @keys="showKeys" />
   </div>
 </template>

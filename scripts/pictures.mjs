@@ -27,7 +27,13 @@ mkdirSync(folder, { recursive: true })
 const { server, address } = await startServer(await freePort(4371))
 const browser = await chromium.launch({
   executablePath: findChromium(),
-  args: ['--no-sandbox', '--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu-compositing',
+    '--use-gl=angle',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+  ],
 })
 
 /** The middle of a still, four to three, as small as a picture to choose by needs to be. */

@@ -82,6 +82,7 @@ const browser = await chromium.launch({
   args: [
     '--no-sandbox',
     // The stand is drawn in depth without a graphics card.
+    '--disable-gpu-compositing',
     '--use-gl=angle',
     '--use-angle=swiftshader',
     '--enable-unsafe-swiftshader',

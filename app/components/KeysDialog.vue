@@ -2,7 +2,6 @@
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { LEAF_TABS } from './leaves'
 
-defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 
 const keys: readonly (readonly [string, string])[] = [
@@ -26,7 +25,7 @@ const keys: readonly (readonly [string, string])[] = [
 </script>
 
 <template>
-  <SheetDialog :open="open" title="Keys" width="small" @close="emit('close')">
+  <SheetDialog open title="Keys" width="small" @close="emit('close')">
     <dl class="mt-3 grid grid-cols-2 gap-x-8 gap-y-1.5">
       <div v-for="[key, does] in keys" :key="key" class="flex justify-between gap-3">
         <dt>{{ does }}</dt>

@@ -5,7 +5,7 @@ import Dexie from 'dexie'
 import { applyPatches, produceWithPatches } from 'immer'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { StudioDatabase } from './database'
+import { broughtUp, StudioDatabase } from './database'
 import {
   addCommission,
   archiveCommission,
@@ -141,20 +141,23 @@ describe.each([2, 3, 4, 5])('a studio of version %d', (version) => {
     older.close()
 
     const studio = new StudioDatabase(name)
+    expect(await broughtUp(studio)).toBe(true)
     const opened = (await openCommission(studio, commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
     expect(() => workshopSchema.parse(opened.workshop)).not.toThrow()
     expect(opened).toMatchObject({ revision: 4, workshopRevision: 2, undone: 0, edits: [] })
-    expect(studio.hasForgotten).toBe(true)
+    expect(await broughtUp(studio)).toBe(false)
     const ids = opened.commission.options[0]!.decorations.map(({ id }) => id)
     expect(ids).toEqual(commission.options[0]!.decorations.map(({ id }) => id))
     expect(await restoreCommission(studio)).toBe('gone')
   })
 })
 
-it('a studio that never had edits has nothing to say of them', async () => {
+it('a studio that is new, or kept as it is now, has nothing to be brought up', async () => {
+  expect(await broughtUp(new StudioDatabase('never-opened'))).toBe(false)
+  expect(await Dexie.exists('never-opened')).toBe(false)
   await listCommissions(database)
-  expect(database.hasForgotten).toBe(false)
+  expect(await broughtUp(database)).toBe(false)
 })
 
 describe('a studio of the first version', () => {
@@ -178,7 +181,9 @@ describe('a studio of the first version', () => {
     await first.table('edits').put({ commissionId: commission.id, label: 'drive', patches: [], inverse: [] })
     first.close()
 
-    const opened = (await openCommission(new StudioDatabase(name), commission.id, workshop))!
+    const studio = new StudioDatabase(name)
+    await broughtUp(studio)
+    const opened = (await openCommission(studio, commission.id, workshop))!
     expect(commissionSchema.parse(opened.commission).options).toMatchObject([
       { cake: { board: { acrossMm: 300 }, tiers: [{ shape: { kind: 'round', acrossMm: 220 } }] } },
     ])

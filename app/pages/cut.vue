@@ -3,15 +3,17 @@ import { computed, onBeforeUnmount, onMounted } from 'vue'
 import GroupSection from '~/components/cut/GroupSection.vue'
 import OffcutSection from '~/components/cut/OffcutSection.vue'
 import OwnPiecesSection from '~/components/cut/OwnPiecesSection.vue'
-import PieceTable from '~/components/cut/PieceTable.vue'
 import ShelfSection from '~/components/cut/ShelfSection.vue'
 import ToolsSection from '~/components/cut/ToolsSection.vue'
 import WaysSection from '~/components/cut/WaysSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import { useNesting } from '~/stores/nesting'
+
+const PieceTable = afterFigures(() => import('~/components/cut/PieceTable.vue'))
 
 const { plan, cautionsOn } = usePlanned()
 const cautions = cautionsOn('cut')

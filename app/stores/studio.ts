@@ -10,7 +10,7 @@ import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/pla
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
 import { beginAnew } from '~/composables/perCommission'
-import { StudioDatabase, type KeptEdit } from '~/database/database'
+import { broughtUp, StudioDatabase, type KeptEdit } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
@@ -202,14 +202,13 @@ export const useStudio = defineStore('studio', () => {
       if (data.studio === preferences.studio && data.id === state.value?.commission.id) void open(data.id)
     }
     await enter(preferences.studio)
-    // The data is brought up when it is first opened.
-    if (database().hasForgotten) notice.value = FORGOTTEN
   }
 
   /** Opens a studio where it was left. The demo is laid out when it is not there; an own one may be empty. */
   async function enter(name: StudioName): Promise<void> {
     await saving
     preferences.studio = name
+    if (await broughtUp(database())) notice.value = FORGOTTEN
     if (preferences.lastCommission !== '' && (await open(preferences.lastCommission))) return
     const latest = (await listCommissions(database())).find(({ archived }) => !archived)
     if (latest && (await open(latest.id))) return

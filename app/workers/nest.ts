@@ -1,9 +1,9 @@
 import { expose } from 'comlink'
-import { z } from 'zod'
+import { config } from 'zod'
 import { startNesting, type NestJob, type NestLayout, type NestMeasure, type Nesting } from '#core/cut'
 
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
-z.config({ jitless: true })
+config({ jitless: true })
 
 export type NestAnswer = { readonly layout: NestLayout; readonly measure: NestMeasure }
 

@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
-import { z } from 'zod'
+import { config } from 'zod'
 import type { Stretch } from '#core/schedule'
 import { packingOf } from '#core/deliver'
 import { changesFrom, createPlanner, needsOf, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
 
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
-z.config({ jitless: true })
+config({ jitless: true })
 
 const planner = createPlanner()
 

@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
-import { z } from 'zod'
+import { config } from 'zod'
 import type { Option } from '#core/commission'
 import { standSolids, type Solid } from '#core/draw'
 import { sceneOf, type Looks } from '#core/plan/scene'
 
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
-z.config({ jitless: true })
+config({ jitless: true })
 
 /** What the look of a cake follows from. */
 export type Shown = { readonly option: Pick<Option, 'cake' | 'decorations' | 'accents'>; readonly looks: Looks }

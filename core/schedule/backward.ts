@@ -2,7 +2,7 @@
  * One walk back from the end: every task as late as those after it, what it occupies and whose hands it takes allow.
  */
 import { ok, refuse, type Moment, type Result } from '../quantity'
-import { latestIn, without, type FreeTime } from './freeTime'
+import { latestIn, takeOut, type FreeTime } from './freeTime'
 import type { HeldUnit, Hold, NoSchedule, PlacedTask, Reason, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 import type { PreparedJob } from './prepared'
@@ -15,7 +15,7 @@ type Walk = {
   readonly placed: Map<string, PlacedTask>
   readonly units: ReadonlyMap<string, Unit[]>
   readonly held: HeldUnit[]
-  readonly free: FreeTime[]
+  readonly free: readonly Stretch[][]
   readonly unkeptPins: string[]
 }
 
@@ -133,13 +133,13 @@ function walk(
   const state: Walk = {
     placed: new Map(),
     units: new Map(
-      resources.map(({ id, count }) => [
+      resources.map(({ id }) => [
         id,
-        Array.from({ length: count }, (): Unit => ({ takenFrom: Infinity, by: null, open: null })),
+        Array.from({ length: job.inUse.get(id)! }, (): Unit => ({ takenFrom: Infinity, by: null, open: null })),
       ]),
     ),
     held: [],
-    free: [...job.free],
+    free: job.free.map((each) => [...each]),
     unkeptPins: [],
   }
   const waiting = new Map(tasks.map((task) => [task.id, (job.after.get(task.id) ?? none).length]))
@@ -174,14 +174,13 @@ function walk(
         return refuse({ code: 'too-long', wait, end: endOf(placed) })
     }
     state.placed.set(task.id, placed)
-    if (found.person !== null)
-      for (const part of found.parts) state.free[found.person] = without(state.free[found.person]!, part)
+    if (found.person !== null) for (const part of found.parts) takeOut(state.free[found.person]!, part)
     occupy(task, job, state, { from: startOf(placed), to: endOf(placed) })
     ready = ready.filter((each) => each !== task)
     for (const { before } of job.before.get(task.id) ?? none) {
       const left = waiting.get(before)! - 1
       waiting.set(before, left)
-      if (left === 0) ready.push(tasks.find(({ id }) => id === before)!)
+      if (left === 0) ready.push(job.taskOf.get(before)!)
     }
   }
   const missing = tasks.find(({ id }) => !state.placed.has(id))

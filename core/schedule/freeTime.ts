@@ -11,20 +11,21 @@ const LEFT_OVER_MIN = 1e-6
 /** Stretches in which somebody may be given work: apart, in the order of time. */
 export type FreeTime = readonly Stretch[]
 
-/** A stretch taken out of free time. */
-export function without(free: FreeTime, { from, to }: Stretch): FreeTime {
+/**
+ * Takes a stretch out of free time where it lies: a walk does it once for every task, and a copy each time would be
+ * most of its work.
+ */
+export function takeOut(free: Stretch[], { from, to }: Stretch): void {
   let last = free.length - 1
   while (last >= 0 && free[last]!.from >= to) last -= 1
   let first = last
   while (first >= 0 && free[first]!.to > from) first -= 1
-  if (to <= from || first === last) return free
+  if (to <= from || first === last) return
   const [earliest, latest] = [free[first + 1]!, free[last]!]
-  return [
-    ...free.slice(0, first + 1),
-    ...(earliest.from < from ? [{ from: earliest.from, to: from }] : []),
-    ...(latest.to > to ? [{ from: to, to: latest.to }] : []),
-    ...free.slice(last + 1),
-  ]
+  const rest: Stretch[] = []
+  if (earliest.from < from) rest.push({ from: earliest.from, to: from })
+  if (latest.to > to) rest.push({ from: to, to: latest.to })
+  free.splice(first + 1, last - first, ...rest)
 }
 
 /** Many stretches taken out of free time at once. @param taken apart, in the order of time */
@@ -55,7 +56,8 @@ export function freeBefore({ hours, busy }: Person, before: Moment): FreeTime {
       if (to > day + fromMin) stretches.push({ from: day + fromMin, to })
     }
   }
-  return busy.reduce(without, stretches as FreeTime)
+  for (const stretch of busy) takeOut(stretches, stretch)
+  return stretches
 }
 
 const onGrid = (moment: Moment): Moment => Math.floor(moment / GRID_MIN) * GRID_MIN
@@ -130,6 +132,17 @@ function partsEndingIn(
   return null
 }
 
+/** The first of stretches in the order of time that ends after a moment. */
+export function firstEndingAfter(stretches: readonly Stretch[], moment: Moment): number {
+  let [low, high] = [0, stretches.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (stretches[middle]!.to <= moment) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
 const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
 
 /**
@@ -144,8 +157,7 @@ export function earliestIn(
   splits: boolean,
   whole: FreeTime,
 ): readonly Stretch[] | null {
-  let first = 0
-  while (first < free.length && free[first]!.to <= after) first += 1
+  const first = firstEndingAfter(free, after)
   const beginsIn = ({ from }: Stretch): Moment => upToGrid(Math.max(from, after))
   for (let at = first; at < free.length; at += 1) {
     const from = beginsIn(free[at]!)

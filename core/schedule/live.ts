@@ -3,7 +3,7 @@
  * happened stays as it was.
  */
 import { MINUTES_PER_DAY, type Moment } from '../quantity'
-import { earliestIn, freeBefore, without, withoutAll, type FreeTime } from './freeTime'
+import { earliestIn, firstEndingAfter, freeBefore, takeOut, withoutAll, type FreeTime } from './freeTime'
 import type { Job, Person, PlacedTask, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
@@ -46,20 +46,24 @@ export function liveThrough(
   living: Living,
 ): ReadonlyMap<string, Lived> {
   const done = new Map<string, Lived>()
-  const endOf = (id: string): Moment => done.get(id)!.parts.at(-1)!.to
-  const left = new Map(free)
+  const ends = new Map<string, Moment>()
+  const live = (id: string, lived: Lived): void => {
+    done.set(id, lived)
+    ends.set(id, lived.parts.at(-1)!.to)
+  }
+  const left = new Map([...free].map(([person, stretches]) => [person, [...stretches]]))
   line.forEach(({ task, planned, waits, unitsAfter, laterOf }) => {
     const { parts, person } = planned
     const happened = living.happened.get(task.id)
     const minutes = living.minutesOf(task, person)
     const isWorked = task.byHand && person !== null
     const take = (spells: readonly Stretch[]): void => {
-      if (isWorked) for (const spell of spells) left.set(person, without(left.get(person)!, spell))
+      if (isWorked) for (const spell of spells) takeOut(left.get(person)!, spell)
     }
     if (happened) {
       const spell = { from: happened.from, to: happened.to ?? Math.max(living.now, happened.from + minutes) }
       take([spell])
-      done.set(task.id, { parts: [spell], late: null, over: 0, drying: false })
+      live(task.id, { parts: [spell], late: null, over: 0, drying: false })
       return
     }
     let [from, late, drying, dried] = [Math.max(parts[0]!.from, living.now), null as string | null, false, 0]
@@ -73,29 +77,18 @@ export function liveThrough(
     }
     for (const wait of waits) {
       const rest = living.restOf(wait)
-      push(endOf(wait.before) + rest, wait.before, rest > wait.leastMin, rest - wait.leastMin)
+      push(ends.get(wait.before)! + rest, wait.before, rest > wait.leastMin, rest - wait.leastMin)
     }
-    for (const before of unitsAfter) push(endOf(before), before, false, 0)
+    for (const before of unitsAfter) push(ends.get(before)!, before, false, 0)
     const spells =
       isWorked && !task.anyHour
         ? spellsFrom(planned, minutes, from, left.get(person)!, free.get(person)!, laterOf)
         : [{ from, to: from + minutes }]
     take(spells)
     const isDrying = (drying && dried > minutes - task.durationMin) || task.drying !== null
-    done.set(task.id, { parts: spells, late, over: Math.max(dried, minutes - task.durationMin), drying: isDrying })
+    live(task.id, { parts: spells, late, over: Math.max(dried, minutes - task.durationMin), drying: isDrying })
   })
   return done
-}
-
-/** The first of stretches in the order of time that ends after a moment. */
-function firstEndingAfter(stretches: readonly Stretch[], moment: Moment): number {
-  let [low, high] = [0, stretches.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (stretches[middle]!.to <= moment) low = middle + 1
-    else high = middle
-  }
-  return low
 }
 
 /** Whether every spell lies in free time. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
-import { computed, nextTick, ref } from 'vue'
-import { VueDraggable } from 'vue-draggable-plus'
+import { computed, nextTick, onMounted, ref, shallowRef, type Component } from 'vue'
 import { NuxtLink } from '#components'
 import type { Decoration } from '#core/commission'
 import type { PlannedDecoration } from '#core/decoration'
 import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
+import { afterPaint } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import DecorationTab from './DecorationTab.vue'
 import { useChosenDecoration } from './chosen'
@@ -55,6 +55,13 @@ const isMoved = (id: string, tabs: readonly { readonly id: string }[]): boolean 
     .join()
 
 const list = ref<HTMLElement | null>(null)
+/** Tabs can be dragged once what drags them is loaded, after the figures. */
+const dragged = shallowRef<Component | 'div'>('div')
+onMounted(async () => {
+  await afterPaint()
+  const { VueDraggable } = await import('vue-draggable-plus')
+  dragged.value = VueDraggable
+})
 /** Alt with an arrow moves a tab, and keeps it in the hand. */
 async function moveByKey(id: string, event: KeyboardEvent): Promise<void> {
   if (!event.altKey || (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight')) return
@@ -84,7 +91,12 @@ const { isFull, hasRoomForBouquet, add, addBouquet } = useAdding()
       @click="choose(tab.id)"
       @keydown="moveByKey(tab.id, $event)"
     />
-    <VueDraggable v-model="loose" class="contents" :animation="150" force-fallback :fallback-tolerance="6">
+    <component
+      :is="dragged"
+      class="contents"
+      v-bind="dragged === 'div' ? {} : { modelValue: loose, animation: 150, forceFallback: true, fallbackTolerance: 6 }"
+      @update:model-value="loose = $event"
+    >
       <DecorationTab
         v-for="tab in loose"
         :key="tab.id"
@@ -94,7 +106,7 @@ const { isFull, hasRoomForBouquet, add, addBouquet } = useAdding()
         @click="choose(tab.id)"
         @keydown="moveByKey(tab.id, $event)"
       />
-    </VueDraggable>
+    </component>
     <button
       type="button"
       class="button min-h-9 gap-1! px-2.5 text-[0.88rem]"

@@ -2,7 +2,7 @@
 import { PALETTE_ROLES, type Commission } from '#core/commission'
 import { Download, Plus, Upload, X } from '@lucide/vue'
 import { ref } from 'vue'
-import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from '#core/format'
+import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from '#core/format/palette'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'

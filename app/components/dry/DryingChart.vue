@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js'
 import { computed } from 'vue'
-import { Line } from 'vue-chartjs'
 import type { CurvePoint, DryingEstimate } from '#core/dry'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePreferences } from '~/stores/preferences'
 import { useChartInk } from '~/components/ui/chartInk'
 import { dryingData, dryingOptions, stateNames } from './dryingChart'
@@ -15,7 +14,7 @@ const props = defineProps<{
   label: string
 }>()
 
-Chart.register(LineController, LineElement, PointElement, LinearScale)
+const LineChart = afterFigures(() => import('~/components/ui/LineChart.vue'))
 
 const preferences = usePreferences()
 const ink = useChartInk()
@@ -26,13 +25,12 @@ const plugins = computed(() => [stateNames(props.estimate, props.roomC, ink.valu
 
 <template>
   <div class="h-64">
-    <Line
+    <LineChart
       :key="`${preferences.theme}${estimate.way}${roomC}`"
       :data="data"
       :options="options"
       :plugins="plugins"
-      :aria-label="label"
-      role="img"
+      :label="label"
     />
   </div>
 </template>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { Chart, LinearScale, LineController, LineElement, PointElement } from 'chart.js'
 import { computed } from 'vue'
-import { Line } from 'vue-chartjs'
 import type { Foretold } from '#core/learn'
 import { CHART_FONT, useChartInk } from '~/components/ui/chartInk'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePreferences } from '~/stores/preferences'
 
 /** How far each trial lay from what was foretold: by starting values, and by the trials before it. */
 const props = defineProps<{ foretold: readonly Foretold[]; label: string }>()
-Chart.register(LineController, LineElement, PointElement, LinearScale)
+const LineChart = afterFigures(() => import('~/components/ui/LineChart.vue'))
 const preferences = usePreferences()
 const ink = useChartInk()
 
@@ -73,6 +72,6 @@ const options = computed(() => ({
 
 <template>
   <div class="h-44">
-    <Line :key="preferences.theme" :data="data" :options="options" :aria-label="label" role="img" />
+    <LineChart :key="preferences.theme" :data="data" :options="options" :label="label" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Viewpoint, Room, Solid, Window } from '#core/draw'
+import { afterPaint } from '~/composables/afterFigures'
 import { takeCanvas, useLevel } from './render/level'
 import type { StandRenderer } from './render/standRenderer'
 
@@ -29,6 +30,7 @@ const tookMs = ref(0)
 const { level, density, begin, took } = useLevel()
 
 const RESTED_MS = 160
+const TURNED_MS = 300
 let frame = 0
 let rest = 0
 let wanted: 'moving' | 'still' | null = null
@@ -85,10 +87,19 @@ function moved(): void {
 }
 
 watch([() => props.look, () => props.window, width, height], moved)
-watch([() => props.solids, () => props.isNeutral, level], () => ask('still'))
+watch([() => props.solids, level], () => ask('still'))
+/** A full picture is long in coming on a slow machine: one that only turns over the leaves is spared it. */
+watch(
+  () => props.isNeutral,
+  () => {
+    isDrawn.value = false
+    window.clearTimeout(rest)
+    rest = window.setTimeout(() => ask('still'), TURNED_MS)
+  },
+)
 
 onMounted(async () => {
-  // What draws is loaded after the figures are on the screen.
+  await afterPaint()
   const { createStandRenderer } = await import('./render/standRenderer')
   const canvas = takeCanvas()
   canvas.className = 'pointer-events-none h-full w-full'

@@ -1,22 +1,14 @@
 <script setup lang="ts">
-import {
-  Chart,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartData,
-  type ChartOptions,
-} from 'chart.js'
+import type { ChartData, ChartOptions } from 'chart.js'
 import { computed } from 'vue'
-import { Line } from 'vue-chartjs'
 import type { Warming } from '#core/cake'
 import { CHART_FONT as font, useChartInk } from '~/components/ui/chartInk'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePreferences } from '~/stores/preferences'
 
 const props = defineProps<{ warming: Warming }>()
 
-Chart.register(LineController, LineElement, PointElement, LinearScale)
+const LineChart = afterFigures(() => import('~/components/ui/LineChart.vue'))
 
 const preferences = usePreferences()
 const ink = useChartInk()
@@ -94,7 +86,7 @@ const label = computed(
 <template>
   <div>
     <div class="h-44">
-      <Line :key="preferences.theme" :data="data" :options="options" :aria-label="label" role="img" />
+      <LineChart :key="preferences.theme" :data="data" :options="options" :label="label" />
     </div>
     <p class="mt-1 flex flex-wrap gap-x-4 text-[0.86rem] text-ink-soft">
       <span class="flex items-center gap-1.5"

@@ -1,5 +1,6 @@
 import { ref, watch, type Ref } from 'vue'
 import { standSolids, type Viewpoint, type Room, type StandScene, type Window } from '#core/draw'
+import { afterPaint } from '~/composables/afterFigures'
 import { usePreferences } from '~/stores/preferences'
 import { sceneContent } from '../contentOf'
 import type { StandRenderer } from './standRenderer'
@@ -21,6 +22,7 @@ let drawer: Promise<Drawer> | null = null
 
 /** One canvas for all stills: browsers allow few that draw in depth. */
 async function makeDrawer(): Promise<Drawer> {
+  await afterPaint()
   const { createStandRenderer } = await import('./standRenderer')
   const canvas = document.createElement('canvas')
   return { canvas, renderer: createStandRenderer(canvas) }

@@ -1,0 +1,23 @@
+/** What is loaded only once the figures are on the screen. */
+import { until } from '@vueuse/core'
+import { defineAsyncComponent, type AsyncComponentLoader } from 'vue'
+import { useStudio } from '~/stores/studio'
+
+/** Waits until what is there now is painted. */
+export const afterPaint = (): Promise<void> =>
+  new Promise((resolve) => {
+    requestAnimationFrame(() => setTimeout(resolve))
+  })
+
+/** A component that is no part of a leaf's first load. An empty studio has no figures to wait for. */
+export const afterFigures = (load: AsyncComponentLoader) =>
+  defineAsyncComponent({
+    // The page does not wait for it.
+    suspensible: false,
+    loader: async () => {
+      const studio = useStudio()
+      await until(() => studio.plan !== null || studio.isEmpty).toBe(true)
+      await afterPaint()
+      return load()
+    },
+  })

@@ -1,0 +1,123 @@
+/** How studios of earlier versions are brought up to the one that is kept now. */
+import Dexie, { type Table, type Transaction } from 'dexie'
+import { bothFrom5 } from '#core/format/upgrade6'
+import { workshopFrom5 } from '#core/format/upgrade6Workshop'
+import { from6 } from '#core/format/upgrade7'
+import { from7 } from '#core/format/upgrade8'
+import { from8 } from '#core/format/upgrade9'
+import { from9 } from '#core/format/upgrade10'
+import { from10 } from '#core/format/upgrade11'
+import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
+
+async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
+  for (const name of ['commissions', 'workshop', 'edits', 'removed']) {
+    await transaction
+      .table(name)
+      .toCollection()
+      .modify((kept: Record<string, unknown>) => {
+        Object.assign(kept, change(kept))
+      })
+  }
+}
+
+type Held = { commission: unknown }
+
+/**
+ * Everything of version 5 as it is kept now; pieces at the bench take the names they have in the plan of this workshop.
+ */
+async function bringUpTo6(transaction: Transaction): Promise<void> {
+  const table = (name: string): Table<Record<string, unknown>> => transaction.table(name)
+  const [own] = await table('workshop').toArray()
+  const broughtUp = (commission: unknown): unknown => bothFrom5(commission, own?.workshop).commission
+  await table('commissions')
+    .toCollection()
+    .modify((kept) => {
+      Object.assign(kept, { commission: broughtUp(kept.commission), undone: 0 })
+    })
+  await table('removed')
+    .toCollection()
+    .modify((kept) => {
+      const held = kept.kept as Held
+      Object.assign(kept, { kept: { ...held, commission: broughtUp(held.commission), undone: 0 }, edits: [] })
+    })
+  await table('workshop')
+    .toCollection()
+    .modify((kept) => {
+      kept.workshop = from6(workshopFrom5(kept.workshop))
+    })
+}
+
+/**
+ * Brings a studio up, version by version. Versions are only ever added, so that every studio can be opened by every
+ * later Lamellon.
+ * @returns whether edits made before had to be let go
+ */
+export async function bringUpStudio(name: string): Promise<boolean> {
+  let hasForgotten = false
+  const studio = new Dexie(name)
+  studio.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
+  // Edits of version 1 speak of a commission that is built otherwise; they cannot be taken back any more.
+  studio
+    .version(2)
+    .stores({ commissions: 'id, savedAt, archived', removed: 'id' })
+    .upgrade(async (transaction) => {
+      await transaction
+        .table('commissions')
+        .toCollection()
+        .modify((kept: { commission: unknown; undone: number }) => {
+          Object.assign(kept, { commission: commissionFrom1(kept.commission), undone: 0, archived: 0 })
+        })
+      await transaction
+        .table('workshop')
+        .toCollection()
+        .modify((kept: { workshop: unknown }) => {
+          kept.workshop = workshopFrom1(kept.workshop)
+        })
+      await transaction.table('edits').clear()
+    })
+  // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
+  studio
+    .version(3)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from2))
+  studio
+    .version(4)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from3))
+  studio
+    .version(5)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from4))
+  // Edits of version 5 speak of decorations in two lists; they cannot be taken back any more, and that is said.
+  studio
+    .version(6)
+    .stores({})
+    .upgrade(async (transaction) => {
+      hasForgotten = (await transaction.table('edits').count()) > 0
+      await bringUpTo6(transaction)
+      await transaction.table('edits').clear()
+    })
+  studio
+    .version(7)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from6))
+  studio
+    .version(8)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from7))
+  studio
+    .version(9)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from8))
+  studio
+    .version(10)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from9))
+  studio
+    .version(11)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from10))
+  await studio.open()
+  studio.close()
+  return hasForgotten
+}
