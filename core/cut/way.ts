@@ -5,6 +5,10 @@ import { paperIds, stockShapeSchema } from '../material'
 export const CUTTING_WAYS = ['sectors', 'boxes', 'punch', 'template', 'machine'] as const
 export type CuttingWay = (typeof CUTTING_WAYS)[number]
 
+/** What can be chosen: a way, or whichever is advised. */
+export const CUTTING_CHOICES = ['advised', ...CUTTING_WAYS] as const
+export type CuttingChoice = (typeof CUTTING_CHOICES)[number]
+
 export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string; readonly say: string }>> = {
   sectors: {
     name: 'Portions of discs',
@@ -30,7 +34,7 @@ export const MOST_SIZES = 10
 
 /** How a decoration is cut. */
 export const cuttingSchema = z.strictObject({
-  way: z.enum(CUTTING_WAYS).meta({ label: 'Cut by' }),
+  way: z.enum(CUTTING_CHOICES).meta({ label: 'Cut by' }),
   plies: z.number().int().min(1).max(MOST_PLIES).meta({ label: 'Sheets at once', kind: 'count' }),
   /** A strip folded to and fro is cut out through all its layers; 1 is not folded. Only strips and boxes are. */
   layers: z.number().int().min(1).max(MOST_LAYERS).meta({ label: 'Layers of a folded strip', kind: 'count' }),
@@ -42,7 +46,10 @@ export const cuttingSchema = z.strictObject({
 
 export type Cutting = z.infer<typeof cuttingSchema>
 
-export const STARTING_CUTTING: Cutting = { way: 'boxes', plies: 2, layers: 1, colouredWhole: false, sizes: 3 }
+/** How it is cut, whichever was advised. */
+export type SettledCutting = Omit<Cutting, 'way'> & { readonly way: CuttingWay }
+
+export const STARTING_CUTTING: Cutting = { way: 'advised', plies: 2, layers: 1, colouredWhole: false, sizes: 3 }
 
 /** The colour of a sheet that is coloured whole; null for one as it is sold. */
 const sheetColour = z

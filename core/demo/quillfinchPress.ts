@@ -101,6 +101,8 @@ function onSides({ tiers }: Cake): readonly Decoration[] {
     } as Decoration,
     {
       ...globes,
+      // No punch of that size is in the drawer.
+      cutting: { ...STARTING_CUTTING, way: 'boxes' },
       parameters: { ...globes.parameters, seenMm: 36 },
       composition: { ...globes.composition, spanDeg: 200, reach: 0.62 },
     } as Decoration,

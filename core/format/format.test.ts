@@ -118,7 +118,7 @@ describe('a commission file', () => {
     for (const option of read.value.commission.options) {
       expect(option.keptSheets).toEqual([])
       for (const { cutting, technique } of option.decorations)
-        if (technique !== 'soakedSail') expect(cutting).toEqual({ ...STARTING_CUTTING, sizes: 10 })
+        if (technique !== 'soakedSail') expect(cutting).toEqual({ ...STARTING_CUTTING, way: 'boxes', sizes: 10 })
     }
   })
   it('of version 3 is brought up: what was cut and locked is cut and locked as before', () => {

@@ -64,8 +64,7 @@ export function commissionFrom1(commission: unknown): unknown {
  */
 export const from2 = (value: unknown): unknown =>
   filled(value, (own) => ({
-    ...('parameters' in own &&
-      'format' in own && { cutting: { way: STARTING_CUTTING.way, plies: STARTING_CUTTING.plies } }),
+    ...('parameters' in own && 'format' in own && { cutting: { way: 'boxes', plies: STARTING_CUTTING.plies } }),
     ...('tiersApart' in own && 'cake' in own && { keptSheets: [] }),
     ...('ovenPlaces' in own && 'pace' in own && { tools: STARTING_WORKSHOP.tools, remnants: [] }),
     ...('discEach' in own && { sheetEach: STARTING_WORKSHOP.prices.sheetEach }),

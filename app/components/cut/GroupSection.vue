@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
 import { paperOf, shapeBox, shapeKey, shapeName, sheetsOfWords } from '#core/material'
+import { counted } from '#core/quantity'
 import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
 import { placesOf } from '~/components/stand/elementPlaces'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
@@ -155,6 +156,10 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
       <FigureLink :working="group.used" after=" of the paper becomes pieces" />,
       <template v-if="group.way !== 'machine'"><FigureLink :working="group.strokes" after=" strokes" />, </template
       >about <FigureLink :working="group.minutes" />.
+      <template v-if="group.savedSheets > 0"
+        >Cut from the same sheets, {{ group.plies === 1 ? 'one at a time' : `${group.plies} at once` }}, they take
+        {{ counted(group.savedSheets, 'sheet') }} less.
+      </template>
       <template v-if="isLaidClosely && progress">
         <span role="status">{{
           isSearching ? `Laying it closer, ${seconds} s: ${saved}.` : `Laid for ${seconds} s: ${saved}.`

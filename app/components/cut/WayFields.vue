@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { Scissors } from '@lucide/vue'
 import { computed } from 'vue'
-import { MOST_LAYERS, MOST_PLIES, MOST_SIZES, WAY_WORDS, type Cutting } from '#core/cut'
+import {
+  MOST_LAYERS,
+  MOST_PLIES,
+  MOST_SIZES,
+  WAY_WORDS,
+  type Cutting,
+  type CuttingChoice,
+  type CuttingWay,
+} from '#core/cut'
 import { wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
@@ -19,7 +27,7 @@ const { workshop } = usePlanned()
 const preferences = usePreferences()
 
 /** Compared anew only when this thing changes: laying it out each way takes a while. */
-const choices = computed(() =>
+const choices = computed((): readonly WayChoice[] =>
   wayChoices(props.work, workshop.value.tools, workshop.value.prices.sheetEach, workshop.value.prices.hour),
 )
 const advised = computed(() => choices.value.find((each) => each.advised))
@@ -28,32 +36,41 @@ function text({ sheets, minutes, about }: WayChoice): string {
   const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
   return `${paper}, ${printQuantity(Math.max(1, minutes), 'duration', preferences.units)}`
 }
-/** What the chosen way takes, and why it is advised if it is. */
+/** The way it is cut: the one that was chosen, or the one that is advised. */
+const way = computed<CuttingWay>(() => {
+  const chosen = props.work.cutting.way
+  return chosen === 'advised' ? (advised.value?.way ?? 'boxes') : chosen
+})
+/** What it takes, and why it is advised if it is. */
 const takes = computed(() => {
   const told = whyAdvised(choices.value)
-  if (told && advised.value?.way === props.work.cutting.way) return `Advised: ${told}.`
-  const own = choices.value.find(({ way }) => way === props.work.cutting.way)
+  if (told && advised.value?.way === way.value) return `Advised: ${told}.`
+  const own = choices.value.find((each) => each.way === way.value)
   return own ? `${text(own)}.` : ''
 })
 /** How it is set now, in a line. */
 const finer = computed(() => {
-  const { way, plies, layers, sizes, colouredWhole } = props.work.cutting
+  const { plies, layers, sizes, colouredWhole } = props.work.cutting
   return [
-    ...(way === 'machine' ? [] : [saysOf(AT_ONCE, plies)]),
-    ...(way === 'boxes' ? [saysOf(FOLDED, layers)] : []),
-    ...(way === 'sectors' ? [] : [saysOf(TEMPLATES, sizes)]),
+    ...(way.value === 'machine' ? [] : [saysOf(AT_ONCE, plies)]),
+    ...(way.value === 'boxes' ? [saysOf(FOLDED, layers)] : []),
+    ...(way.value === 'sectors' ? [] : [saysOf(TEMPLATES, sizes)]),
     ...(colouredWhole ? ['sheets coloured first'] : []),
   ].join(', ')
 })
 const saysOf = (choices: readonly Choice<number>[], value: number): string =>
   choices.find((each) => each.value === value)?.says ?? ''
-const wayFields = computed(() =>
-  choices.value.map((each) => ({
+const wayFields = computed((): readonly Choice<CuttingChoice>[] => [
+  {
+    value: 'advised',
+    says: advised.value ? `As advised: ${WAY_WORDS[advised.value.way].name.toLowerCase()}` : 'As advised',
+  },
+  ...choices.value.map((each) => ({
     value: each.way,
-    says: `${WAY_WORDS[each.way].name}: ${text(each)}${each.advised ? ', advised' : ''}`,
+    says: `${WAY_WORDS[each.way].name}: ${text(each)}`,
     disabled: each.sheets === null,
   })),
-)
+])
 const upTo = (most: number): readonly number[] => Array.from({ length: most }, (_, at) => at + 1)
 const AT_ONCE = choicesOf(upTo(MOST_PLIES), (plies) => (plies === 1 ? 'one sheet at a time' : `${plies} at once`))
 const FOLDED = choicesOf(upTo(MOST_LAYERS), (layers) => (layers === 1 ? 'strips flat' : `strips folded in ${layers}`))
@@ -67,15 +84,15 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
       hide-label
       :label="`${name} is cut by`"
       :choices="wayFields"
-      :shown="WAY_WORDS[work.cutting.way].name"
+      :shown="work.cutting.way === 'advised' ? `${WAY_WORDS[way].name}, as advised` : WAY_WORDS[way].name"
       :model-value="work.cutting.way"
       :data-testid="`way-${work.id}`"
       @update:model-value="emit('change', { way: $event })"
     />
     <p class="text-[0.86rem] text-ink-soft">{{ takes }}</p>
-    <p v-if="advised && advised.way !== work.cutting.way" class="text-[0.86rem] text-ink-soft">
+    <p v-if="advised && advised.way !== way" class="text-[0.86rem] text-ink-soft">
       <Scissors class="mr-1 inline size-3.5" aria-hidden="true" />costs least:
-      <button type="button" class="figure-link" @click="emit('change', { way: advised.way })">
+      <button type="button" class="figure-link" @click="emit('change', { way: 'advised' })">
         {{ WAY_WORDS[advised.way].name.toLowerCase() }}
       </button>
     </p>
@@ -83,7 +100,7 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
       <summary>{{ finer }}</summary>
       <div class="flex flex-wrap items-center gap-x-5 gap-y-1 pt-1">
         <ChoiceField
-          v-if="work.cutting.way !== 'machine'"
+          v-if="way !== 'machine'"
           hide-label
           label="Sheets cut at once"
           :choices="AT_ONCE"
@@ -92,7 +109,7 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
           @update:model-value="emit('change', { plies: $event })"
         />
         <ChoiceField
-          v-if="work.cutting.way === 'boxes'"
+          v-if="way === 'boxes'"
           hide-label
           label="Strips folded"
           :choices="FOLDED"
@@ -101,7 +118,7 @@ const TEMPLATES = choicesOf(upTo(MOST_SIZES), (sizes) => (sizes === 1 ? 'one siz
           @update:model-value="emit('change', { layers: $event })"
         />
         <ChoiceField
-          v-if="work.cutting.way !== 'sectors'"
+          v-if="way !== 'sectors'"
           hide-label
           label="Templates for many sizes"
           title="Elements of many sizes are cut from so many templates at most"

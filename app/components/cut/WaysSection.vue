@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Cutting } from '#core/cut'
+import { CUTTING_WAYS, WAY_WORDS, type Cutting } from '#core/cut'
 import { usePlanned } from '~/composables/planned'
 import WayFields from './WayFields.vue'
 
-/** How each decoration is cut, all ways compared, with what Lamellon advises. */
+/** How each decoration is cut, all ways compared, with what Lamellon advises: what is cut the same way together. */
 const { plan, editOption } = usePlanned()
 
-const cut = computed(() => plan.value.decorations.filter(({ classes }) => classes.length > 0))
+const wayOf = (id: string) =>
+  plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === id))?.way
+const byWay = computed(() =>
+  CUTTING_WAYS.map((way) => ({ way, cut: plan.value.decorations.filter(({ id }) => wayOf(id) === way) })).filter(
+    ({ cut }) => cut.length > 0,
+  ),
+)
 
 const change = (id: string, cutting: Partial<Cutting>): void =>
   editOption('way of cutting', ({ decorations }) => {
@@ -16,17 +22,20 @@ const change = (id: string, cutting: Partial<Cutting>): void =>
 </script>
 
 <template>
-  <section v-if="cut.length > 0" aria-labelledby="ways">
+  <section v-if="byWay.length > 0" aria-labelledby="ways">
     <h2 id="ways" class="part-title mb-1">How each is cut</h2>
-    <ul class="grid gap-2">
-      <li
-        v-for="made in cut"
-        :key="made.id"
-        class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[7.5rem_minmax(0,1fr)]"
-      >
-        <b class="text-[0.94rem]">{{ made.name }}</b>
-        <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />
-      </li>
-    </ul>
+    <template v-for="{ way, cut } in byWay" :key="way">
+      <h3 class="mt-3 mb-1 text-[0.94rem] text-ink-soft">{{ WAY_WORDS[way].name }}</h3>
+      <ul class="grid gap-2">
+        <li
+          v-for="made in cut"
+          :key="made.id"
+          class="grid grid-cols-[minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[7.5rem_minmax(0,1fr)]"
+        >
+          <b class="text-[0.94rem]">{{ made.name }}</b>
+          <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />
+        </li>
+      </ul>
+    </template>
   </section>
 </template>

@@ -62,8 +62,9 @@ describe('how each decoration is cut', () => {
     const mounted = mount(WaysSection)
     const globes = '[data-testid="way-globes"]'
     expect(await choicesIn(mounted, globes)).toEqual([
+      expect.stringMatching(/As advised: punch/),
       expect.stringMatching(/sheets?, \d+/),
-      expect.stringMatching(/Punch: .*advised/),
+      expect.stringMatching(/Punch: /),
       expect.stringMatching(/about/),
       expect.stringMatching(/Cutting machine/),
     ])
@@ -73,7 +74,11 @@ describe('how each decoration is cut', () => {
       .findAll('button')
       .find((each) => each.text() === 'punch')!
       .trigger('click')
-    expect(option.value.decorations.find(({ id }) => id === 'globes')!.cutting.way).toBe('punch')
+    expect(option.value.decorations.find(({ id }) => id === 'globes')!.cutting.way).toBe('advised')
+    expect(plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === 'globes'))!.way).toBe(
+      'punch',
+    )
+    expect(mounted.get(globes).text()).toContain('Punch, as advised')
   })
 
   it('follows the studio’s edges and gaps', async () => {

@@ -4,13 +4,16 @@ import { isSameShape } from '../../material'
 import { sumOf } from '../../quantity'
 import { type CutWork } from './cutting/work'
 import type { Nested, CutGroup } from './cutting/group'
-import { sharing, type Sharing } from './cutting/sharing'
+import { advisedWay, settledWork, type CuttingPrices } from './cutting/settled'
+import { sharing } from './cutting/sharing'
+import { cutTogether, type Together } from './cutting/together'
 import { isLaidByHand, pliesOf, layByRule, cutAgain, layClosely, numberedOn, withRemedy } from './cutting/laying'
 import { figuresOf } from './cutting/figures'
 
 type CuttingInputs = {
   readonly work: readonly CutWork[]
   readonly tools: CuttingTools
+  readonly prices: CuttingPrices
   readonly kept: readonly KeptSheet[]
   readonly remnants: readonly Remnant[]
   readonly nested: Nested
@@ -18,26 +21,29 @@ type CuttingInputs = {
   readonly again: readonly CutAgain[]
 }
 
-/** Groups of decorations that share sheets, each laid out. */
-export function cutStage({ work, tools, kept, remnants, nested, again }: CuttingInputs): readonly CutGroup[] {
-  // A remnant can be used once: the first group of its paper and colour that is laid closely, a sheet at a time, may
-  // have it.
-  const offered = new Set<string>()
-  return sharing(work).map((group) => {
-    const { paper, colour, cutting } = group
-    const { way, plies } = cutting
-    const stock = `${paper} ${colour ?? ''}`
-    const own =
-      isLaidByHand(way) || (way === 'template' && plies > 1) || offered.has(stock)
-        ? []
-        : remnants.filter((remnant) => remnant.paper === paper && (remnant.colour?.toLowerCase() ?? null) === colour)
-    if (own.length > 0) offered.add(stock)
-    return groupOf(group, tools, kept, own, nested, again)
-  })
-}
+/** Groups of decorations that share sheets, each laid out. @param advised which way is advised for some work */
+export const cutStage =
+  (advised: typeof advisedWay) =>
+  ({ work, tools, prices, kept, remnants, nested, again }: CuttingInputs): readonly CutGroup[] => {
+    const settled = work.map((each) => settledWork({ work: each, tools, prices }, advised))
+    // A remnant can be used once: the first group of its paper and colour that is laid closely, a sheet at a time, may
+    // have it.
+    const offered = new Set<string>()
+    return cutTogether(sharing(settled), tools, prices).map((together) => {
+      const { paper, colour, cutting } = together.group
+      const { way, plies } = cutting
+      const stock = `${paper} ${colour ?? ''}`
+      const own =
+        isLaidByHand(way) || (way === 'template' && plies > 1) || offered.has(stock)
+          ? []
+          : remnants.filter((remnant) => remnant.paper === paper && (remnant.colour?.toLowerCase() ?? null) === colour)
+      if (own.length > 0) offered.add(stock)
+      return groupOf(together, tools, kept, own, nested, again)
+    })
+  }
 
 function groupOf(
-  { id, paper, shapes, colour, cutting, parts, counts }: Sharing,
+  { group: { id, paper, shapes, colour, cutting, parts, counts }, savedSheets }: Together,
   tools: CuttingTools,
   kept: readonly KeptSheet[],
   remnants: readonly Remnant[],
@@ -69,6 +75,7 @@ function groupOf(
     plies,
     layers: way === 'boxes' ? cutting.layers : 1,
     parts,
+    savedSheets,
     layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, shapes, tools)) },
     ...state,
     ...figuresOf(sheets, shapes, paper, way, plies, pieces, tools, state.isNested),

@@ -28,13 +28,14 @@ export type PaperWork = {
 
 /** Sheets and mixtures of all that is on the cake. @param cut lays pieces on sheets, and remembers what it laid */
 export const paperStage =
-  (cut: typeof cutStage) =>
+  (cut: ReturnType<typeof cutStage>) =>
   ({ made, commission, workshop, nested }: PaperInputs): PaperWork => {
     const { brief, bench, id } = commission
     const { ownPieces, keptSheets } = chosenOption(commission)
     const groups = cut({
       work: workToCut(made, ownPieces),
       tools: workshop.tools,
+      prices: { sheetEach: workshop.prices.sheetEach, hour: workshop.prices.hour },
       kept: keptSheets,
       remnants: workshop.remnants.filter(({ from }) => from !== id),
       again: bench.recuts.map(({ part, many }) => ({ part, many })),

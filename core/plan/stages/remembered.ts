@@ -8,6 +8,7 @@ import { accentStage } from './accents'
 import { bouquetStage } from './bouquets'
 import { cakeStage } from './cake'
 import { cutStage } from './cut'
+import { advisedWay } from './cutting/settled'
 import { conditionedOf } from './conditioned'
 import { dryStage } from './dry'
 import { onTheCakeStage } from './onTheCake'
@@ -22,7 +23,7 @@ const STARTING_SPARES = Object.fromEntries(TECHNIQUES.map(({ id, spareShare }) =
 
 /** A fresh memory for every stage that is worth one. */
 export const rememberStages = () => ({
-  paper: paperStage(remember(cutStage)),
+  paper: paperStage(remember(cutStage(remember(advisedWay)))),
   learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES)),
   stack: remember(stackTiers),
   cake: remember(cakeStage),

@@ -13,9 +13,9 @@ import {
   type CutLayout,
   type CutPart,
   type CutSheet,
-  type Cutting,
   type CuttingTools,
   type CuttingWay,
+  type SettledCutting,
   type KeptSheet,
   type LeftOut,
   type NestLayout,
@@ -30,13 +30,13 @@ export const isLaidByHand = (way: CuttingWay): boolean => way === 'sectors' || w
 export const gapOf = (way: CuttingWay, plies: number, { machineGapMm, knifeGapMm, slipMm }: CuttingTools): number =>
   way === 'machine' ? machineGapMm : knifeGapMm + (way === 'template' ? slipMm * (plies - 1) : 0)
 /** How many sheets are cut at once; a machine cuts one, discs are cut singly. */
-export const pliesOf = ({ way, plies }: Cutting): number => (way === 'machine' || way === 'sectors' ? 1 : plies)
+export const pliesOf = ({ way, plies }: SettledCutting): number => (way === 'machine' || way === 'sectors' ? 1 : plies)
 
 /** Pieces laid by the rule of their way, on the size that takes the least paper of those they fit on. */
 export function layByRule(
   parts: readonly CutPart[],
   shapes: readonly StockShape[],
-  cutting: Cutting,
+  cutting: SettledCutting,
   tools: CuttingTools,
   again: readonly CutAgain[] = [],
 ): CutLayout {
@@ -65,7 +65,7 @@ export function cutAgain(
   const wanted = again.flatMap(({ part, many }) =>
     parts.filter(({ id }) => id === part).map((like) => ({ ...like, quantity: many })),
   )
-  const cutting: Cutting = { ...STARTING_CUTTING, way: way === 'punch' ? 'punch' : 'boxes', plies: 1 }
+  const cutting: SettledCutting = { ...STARTING_CUTTING, way: way === 'punch' ? 'punch' : 'boxes', plies: 1 }
   return wanted.length === 0 ? [] : layByRule(wanted, shapes, cutting, tools).sheets
 }
 

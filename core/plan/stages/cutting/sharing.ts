@@ -1,13 +1,16 @@
 /** Which parts share sheets. */
-import { type CutPart, type Cutting } from '../../../cut'
+import { type CutPart, type SettledCutting } from '../../../cut'
 import { shapeKey } from '../../../material'
 import { type Working } from '../../../quantity'
-import { partsOf, type CutWork } from './work'
 import type { CutGroup } from './group'
+import type { SettledWork } from './settled'
+import { partsOf } from './work'
 
 /** Parts that share sheets, before they are laid out. */
 export type Sharing = Pick<CutGroup, 'id' | 'paper' | 'shapes' | 'colour'> & {
-  readonly cutting: Cutting
+  /** What is alike of those that could share sheets if they were cut alike. */
+  readonly kin: string
+  readonly cutting: SettledCutting
   readonly parts: CutPart[]
   readonly counts: Working[]
 }
@@ -16,7 +19,7 @@ export type Sharing = Pick<CutGroup, 'id' | 'paper' | 'shapes' | 'colour'> & {
  * What share sheets: of one paper, size and way, so many at once; of one colour where sheets are coloured whole; coated or
  * spattered alike where that is done to whole sheets.
  */
-export function sharing(work: readonly CutWork[]): readonly Sharing[] {
+export function sharing(work: readonly SettledWork[]): readonly Sharing[] {
   const groups = new Map<string, Sharing>()
   for (const each of work) {
     const { paper, shapes, cutting, classes, treated } = each
@@ -26,16 +29,15 @@ export function sharing(work: readonly CutWork[]): readonly Sharing[] {
       const way = part.edge === 'torn' ? 'boxes' : cutting.way
       const { needed, spares } = classes[at]!
       const colour = colouredWhole ? part.colour.toLowerCase() : null
-      const id = [
-        paper,
-        // Portions name the disc they come from: all of a paper share discs.
-        ...(way === 'sectors' ? [] : shapes.map(shapeKey)),
+      // Portions name the disc they come from: all of a paper share discs.
+      const stock = [paper, ...(way === 'sectors' ? [] : shapes.map(shapeKey))]
+      const whole = [...(colour ? [colour.slice(1)] : []), ...(treated ? [treated] : [])]
+      const hands = [
         way,
         ...(way === 'machine' || way === 'sectors' ? [] : [plies]),
         ...(way === 'boxes' && layers > 1 ? [`folded${layers}`] : []),
-        ...(colour ? [colour.slice(1)] : []),
-        ...(treated ? [treated] : []),
-      ].join('-')
+      ]
+      const id = [...stock, ...hands, ...whole].join('-')
       const group = groups.get(id)
       if (group) {
         group.parts.push(part)
@@ -46,6 +48,7 @@ export function sharing(work: readonly CutWork[]): readonly Sharing[] {
           paper,
           shapes,
           colour,
+          kin: [...stock, ...whole].join('-'),
           cutting: { ...cutting, way },
           parts: [part],
           counts: [needed, spares],
