@@ -27,7 +27,10 @@ const SIZES = { laptop: { width: 1280, height: 800 }, phone: { width: 390, heigh
  * drawing is one picture, whatever it is made of.
  */
 async function faults(page: Page, where: string, theme: string): Promise<readonly string[]> {
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).exclude('svg > *')
+  const axe = new AxeBuilder({ page })
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode(true)
+    .exclude('svg > *')
   const { violations } = await (theme === 'dark' ? axe.withRules(['color-contrast']) : axe).analyze()
   return violations.map(({ id, nodes }) => {
     const places = nodes.slice(0, 3).map(({ target }) => target.join(' '))

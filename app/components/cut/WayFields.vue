@@ -10,7 +10,7 @@ import {
   type CuttingChoice,
   type CuttingWay,
 } from '#core/cut'
-import { wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
+import { paperTaken, wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
@@ -31,10 +31,11 @@ const choices = computed((): readonly WayChoice[] =>
   wayChoices(props.work, workshop.value.tools, workshop.value.prices.sheetEach, workshop.value.prices.hour),
 )
 const advised = computed(() => choices.value.find((each) => each.advised))
-function text({ sheets, minutes, about }: WayChoice): string {
-  if (sheets === null) return 'not possible here'
-  const paper = `${about ? 'about ' : ''}${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`
-  return `${paper}, ${printQuantity(Math.max(1, minutes), 'duration', preferences.units)}`
+function text(choice: WayChoice): string {
+  const { minutes, about } = choice
+  const paper = paperTaken(choice)
+  if (paper === null) return 'not possible here'
+  return `${about ? 'about ' : ''}${paper}, ${printQuantity(Math.max(1, minutes), 'duration', preferences.units)}`
 }
 /** The way it is cut: the one that was chosen, or the one that is advised. */
 const way = computed<CuttingWay>(() => {

@@ -103,6 +103,10 @@ export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number
   return choices.map((each) => ({ ...each, advised: each === best && costOf(each) < Infinity }))
 }
 
+/** What a way takes of paper in words; null where it is not possible. */
+export const paperTaken = ({ way, sheets }: WayChoice): string | null =>
+  sheets === null ? null : counted(sheets, way === 'sectors' ? 'disc' : 'sheet')
+
 /**
  * Why a way is advised, beside the next best: “1 sheet and 12 min, where template and knife takes 2 sheets and 40 min”;
  * nothing where there is only one.
@@ -113,7 +117,6 @@ export function whyAdvised(choices: readonly WayChoice[]): string {
     .filter((each) => each !== advised && each.sheets !== null && each.way !== 'machine')
     .sort((one, next) => one.minutes - next.minutes)
   if (!advised || advised.sheets === null || !other) return ''
-  const takes = ({ sheets, minutes }: WayChoice): string =>
-    `${counted(sheets!, 'sheet')} and ${printDuration(Math.max(1, minutes))}`
+  const takes = (choice: WayChoice): string => `${paperTaken(choice)} and ${printDuration(Math.max(1, choice.minutes))}`
   return `${takes(advised)}, where ${WAY_WORDS[other.way].name.toLowerCase()} takes ${takes(other)}`
 }
