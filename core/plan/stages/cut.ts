@@ -4,7 +4,7 @@ import { isSameShape } from '../../material'
 import { sumOf } from '../../quantity'
 import { type CutWork } from './cutting/work'
 import type { Nested, CutGroup } from './cutting/group'
-import type { advisedWay} from './cutting/settled';
+import type { advisedWay } from './cutting/settled'
 import { settledWork, type CuttingPrices } from './cutting/settled'
 import { sharing } from './cutting/sharing'
 import { cutTogether, type Together } from './cutting/together'
