@@ -6,7 +6,7 @@ export const CUTTING_WAYS = ['sectors', 'boxes', 'punch', 'template', 'machine']
 export type CuttingWay = (typeof CUTTING_WAYS)[number]
 
 /** What can be chosen: a way, or whichever is advised. */
-export const CUTTING_CHOICES = ['advised', ...CUTTING_WAYS] as const
+const CUTTING_CHOICES = ['advised', ...CUTTING_WAYS] as const
 export type CuttingChoice = (typeof CUTTING_CHOICES)[number]
 
 export const WAY_WORDS: Readonly<Record<CuttingWay, { readonly name: string; readonly say: string }>> = {
