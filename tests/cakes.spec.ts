@@ -31,6 +31,10 @@ test('a four-tier cake of mixed shapes in two options: compared, mended, its gui
 
   await page.getByTestId('vary').click()
   await expect(page.getByRole('button', { name: 'Option A, varied' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: 'Rename this option' }).click()
+  await page.keyboard.type('Higher')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Higher', exact: true })).toHaveAttribute('aria-pressed', 'true')
   await fill(page, 'High', '160 mm', tier(3))
   await expect(page.getByTestId('box-section')).toContainText('It does not fit the box standing')
   await page.getByTestId('compare').click()
@@ -42,7 +46,7 @@ test('a four-tier cake of mixed shapes in two options: compared, mended, its gui
   await page.getByTestId('choose-a').click()
   await expect(page.getByTestId('box-fit')).toHaveText(/to spare/)
 
-  await page.getByRole('button', { name: 'Option A, varied' }).click()
+  await page.getByRole('button', { name: 'Higher' }).click()
   await page.getByTestId('way-tiersApart').click()
   await expect(page.getByTestId('box-section')).toContainText('It fits the box standing')
   await expect(page.getByTestId('box-fit')).toHaveText(/to spare/)

@@ -1,5 +1,5 @@
 /** A decorator who has never seen Lamellon: how many touches and typed values it takes to a plan that can be trusted. */
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { addDecoration, expect, figureOf, ownStudio, settled, test, turnTo } from './studio'
 
 const MOST_CLICKS = 12
@@ -76,4 +76,52 @@ test('a wedding of three tiers with five decorations takes sixty touches at most
   await isTrusted(page)
   const { clicks, typed } = await counted()
   expect([clicks > 0 && clicks <= MOST_WEDDING_CLICKS, typed <= MOST_TYPED]).toEqual([true, true])
+})
+
+const MOST_STEPS = 400
+
+/** Goes on with the Tab key until something has the focus. */
+async function tabTo(page: Page, wanted: Locator): Promise<void> {
+  await expect(wanted).toBeVisible()
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    await page.keyboard.press('Tab')
+    if (await wanted.evaluate((element) => element === document.activeElement)) return
+  }
+  throw new Error(`The Tab key never came to ${String(wanted)}.`)
+}
+
+test('a cake is begun, cut another way, taken back, and planned to its hours by the keyboard alone', async ({
+  page,
+}) => {
+  await ownStudio(page)
+  await tabTo(page, page.getByTestId('new-name'))
+  await page.keyboard.type('By keys')
+  await tabTo(page, page.getByTestId('what-goes-on').getByRole('button', { name: /^Folded globe/ }))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Folded globe' })).toBeVisible()
+  const leaf = (name: string): Locator =>
+    page.getByRole('navigation', { name: 'Leaves' }).getByRole('link', { name: new RegExp(`^${name}`) })
+  await tabTo(page, leaf('Cut'))
+  await page.keyboard.press('Enter')
+  const way = page.getByTestId(/^way-/).first()
+  await tabTo(page, way)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('listbox')).toBeVisible()
+  await page.keyboard.press('End')
+  await page.keyboard.press('Enter')
+  await expect(way).toContainText('Cutting machine')
+  await tabTo(page, page.getByRole('button', { name: /^Undo/ }))
+  await page.keyboard.press('Enter')
+  await expect(way).toContainText('as advised')
+  await tabTo(page, leaf('Supply'))
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('shopping').getByRole('listitem').first()).toBeVisible()
+  await tabTo(page, leaf('Timetable'))
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('agenda').getByRole('listitem').first()).toBeVisible()
+  await tabTo(page, page.getByTestId('tally-startBy'))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
 })

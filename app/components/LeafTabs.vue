@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { nextTick, ref, watch } from 'vue'
+import { Eye, ShieldAlert } from '@lucide/vue'
+import { nextTick, ref, watch, type Component } from 'vue'
 import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
 import type { LeafState } from '#core/plan'
@@ -22,6 +23,8 @@ const words: Readonly<Record<LeafState, string>> = {
   look: 'needs a look',
   stop: 'something stops the plan',
 }
+/** The same marks as on the list of what needs a look. */
+const marks: Readonly<Partial<Record<LeafState, Component>>> = { look: Eye, stop: ShieldAlert }
 const stateOf = (leaf: (typeof LEAF_TABS)[number]['leaf']): LeafState => studio.plan?.leafStates[leaf] ?? 'empty'
 const isOpen = (leaf: string): boolean => route.path === `/${leaf}`
 
@@ -65,7 +68,13 @@ watch(
             :class="edges[stateOf(leaf)]"
             aria-hidden="true"
           />
-          {{ name }}<span class="sr-only">, {{ words[stateOf(leaf)] }}</span>
+          <component
+            :is="marks[stateOf(leaf)]"
+            v-if="marks[stateOf(leaf)]"
+            class="mr-0.5 inline size-3.5 align-[-0.1em]"
+            :class="stateOf(leaf) === 'stop' ? 'text-stop' : 'text-look-ink'"
+            aria-hidden="true"
+          />{{ name }}<span class="sr-only">, {{ words[stateOf(leaf)] }}</span>
         </NuxtLink>
       </li>
     </ul>

@@ -12,6 +12,8 @@ export function useHandover() {
   const { studio, commission, workshop, plan } = usePlanned()
   const preferences = usePreferences()
   const about = computed(() => ({ plan: plan.value, commission: commission.value, units: preferences.units }))
+  /** Whoever unpacks at the venue reads the pack. */
+  const aboutPack = computed(() => ({ ...about.value, units: commission.value.brief.venueUnits ?? preferences.units }))
   const placings = computed(() => placingsOf(plan.value, commission.value))
   /** Packing, needs, shopping and quote of a plan: that of the open commission, or of another of its options. */
   const boughtFor = (planned: Plan, of: Commission) => {
@@ -33,7 +35,7 @@ export function useHandover() {
     needs,
     shopping,
     quote,
-    pack: computed(() => handoverPack(about.value, placings.value, packing.value, commission.value.bench)),
+    pack: computed(() => handoverPack(aboutPack.value, placings.value, packing.value, commission.value.bench)),
     shoppingSheet: computed(() => shoppingPaper(about.value, shopping.value)),
     quoteSheet: computed(() => quotePaper(about.value, quote.value)),
   }

@@ -25,7 +25,7 @@ export type KeptWorkshop = { id: 'workshop'; revision: number; workshop: Worksho
 export type KeptEdit = { id?: number; commissionId: string; label: string; patches: Patch[]; inverse: Patch[] }
 
 /** The version in which a studio is kept now. */
-const KEPT_VERSION = 11
+const KEPT_VERSION = 12
 
 /** The studio's data in this browser, as it is kept now. */
 export class StudioDatabase extends Dexie {

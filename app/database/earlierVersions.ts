@@ -7,6 +7,7 @@ import { from7 } from '#core/format/upgrade8'
 import { from8 } from '#core/format/upgrade9'
 import { from9 } from '#core/format/upgrade10'
 import { from10 } from '#core/format/upgrade11'
+import { from11 } from '#core/format/upgrade12'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
 
 async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
@@ -117,6 +118,10 @@ export async function bringUpStudio(name: string): Promise<boolean> {
     .version(11)
     .stores({})
     .upgrade((transaction) => bringUp(transaction, from10))
+  studio
+    .version(12)
+    .stores({})
+    .upgrade((transaction) => bringUp(transaction, from11))
   await studio.open()
   studio.close()
   return hasForgotten

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { TabGroup, TabList, Tab, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
+import type { UnitSystem } from '#core/quantity'
 import { pieceBoxSchema } from '#core/supply'
 import ChecklistSection from '~/components/deliver/ChecklistSection.vue'
 import CountSection from '~/components/deliver/CountSection.vue'
@@ -8,6 +9,8 @@ import SignOffSection from '~/components/deliver/SignOffSection.vue'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import PaperView from '~/components/papers/PaperView.vue'
 import CautionList from '~/components/ui/CautionList.vue'
+import type { Choice } from '~/components/ui/choice'
+import ChoiceField from '~/components/ui/ChoiceField.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { useHandover } from '~/composables/handover'
@@ -19,6 +22,16 @@ const { pack } = useHandover()
 const paper = (id: string) => computed(() => pack.value.find((each) => each.id === id)!)
 const [placing, packing, care, removal, signOff] = ['placing', 'packing', 'care', 'removal', 'signOff'].map(paper)
 const TABS = ['Placing', 'Packing', 'On the day', 'Count in, count out', 'Care card', 'Hand over'] as const
+const AS_HERE = 'here'
+const units: readonly Choice<UnitSystem | typeof AS_HERE>[] = [
+  { value: AS_HERE, says: 'as the studio does' },
+  { value: 'metric', says: 'in millimetres and °C' },
+  { value: 'imperial', says: 'in inches and °F' },
+]
+const measureIn = (chosen: UnitSystem | typeof AS_HERE): void =>
+  studio.edit('units of the venue', (draft) => {
+    draft.commission.brief.venueUnits = chosen === AS_HERE ? null : chosen
+  })
 const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
 </script>
 
@@ -34,7 +47,16 @@ const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
         >{{ commission.brief.name }}: where everything goes, what travels how, what is counted, what the client must
         know.</LeafHeading
       >
-      <PaperTools :papers="pack" ending="pack" title="The whole pack" />
+      <div class="no-print flex flex-wrap items-end gap-4">
+        <ChoiceField
+          label="Papers measure"
+          :choices="units"
+          :model-value="commission.brief.venueUnits ?? AS_HERE"
+          data-testid="venue-units"
+          @update:model-value="measureIn"
+        />
+        <PaperTools :papers="pack" ending="pack" title="The whole pack" />
+      </div>
     </div>
     <CautionList :cautions="cautions" class="mb-3" />
     <TabGroup>

@@ -41,6 +41,7 @@ export const STARTING_BRIEF = {
   transport: { airC: 21, humidity: 0.5, coolCar: false },
   keeping: 'roomTemperature',
   limits: { noGelatine: false, noDairy: false, noAlcohol: false, noColours: [] },
+  venueUnits: null,
   portions: 0,
   notes: '',
   photos: [],

@@ -5,7 +5,7 @@ import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSc
 import { cuttingSchema, keptSheetSchema, MOST_OWN_PIECES, ownPieceSchema } from '../cut'
 import { climateSchema, DRYING_WAYS } from '../dry'
 import { benchSchema, photoSchema } from '../ledger'
-import { parseMoment } from '../quantity'
+import { parseMoment, UNIT_SYSTEMS } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { glueIds, paperIds, stockShapeSchema } from '../material'
 import { finishIds, GLUED, techniqueOf, TECHNIQUES, waysToDry, type Technique } from '../technique'
@@ -144,6 +144,8 @@ export const briefSchema = z.strictObject({
     .max(6),
   completion: z.enum(COMPLETIONS).meta({ label: 'Who completes it' }),
   venueOpensMin: z.number().int().min(0).max(1440).meta({ label: 'Venue opens' }),
+  /** In which units papers for the venue are told; null for those of the studio. */
+  venueUnits: z.enum(UNIT_SYSTEMS).nullable().meta({ label: 'The venue measures in' }),
   workroom: climateSchema,
   venue: climateSchema,
   transport: climateSchema.extend({ coolCar: z.boolean().meta({ label: 'Cool car' }) }),

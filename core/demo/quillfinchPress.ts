@@ -162,6 +162,7 @@ export function demoCommission(now: Moment): Commission {
       driveMin: 40,
       completion: 'atVenue',
       venueOpensMin: 15 * 60 + 30,
+      venueUnits: null,
       workroom: { airC: 21, humidity: 0.58 },
       venue: { airC: 22, humidity: 0.55 },
       transport: { airC: 18, humidity: 0.5, coolCar: true },

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { calendarSentence, readBusyHours } from './busyHours'
 import { momentText, parseMoment, valueOf, type Moment } from '../quantity'
@@ -85,5 +86,74 @@ describe('hours out of a calendar', () => {
         ),
       ).ok,
     ).toBe(true)
+  })
+})
+
+describe('entries that repeat', () => {
+  const octobers = (rule: string, begins: string): number =>
+    hoursOf(calendar(entry(`DTSTART:${begins}T090000`, `DTEND:${begins}T100000`, `RRULE:${rule}`))).length
+  it('since years are counted in the weeks that matter', () => {
+    expect(octobers('FREQ=DAILY', '20240101')).toBe(61)
+    expect(octobers('FREQ=WEEKLY', '20170106')).toBe(9)
+    expect(octobers('FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR', '20260330')).toBe(43)
+  })
+  it('stand where an instance was moved to, once, and not at all where it was called off', () => {
+    const weekly = entry('DTSTART:20261006T090000', 'DTEND:20261006T100000', 'RRULE:FREQ=WEEKLY;COUNT=3')
+    const moved = entry('DTSTART:20261014T150000', 'DTEND:20261014T160000', 'RECURRENCE-ID:20261013T090000')
+    const off = entry(
+      'DTSTART:20261020T090000',
+      'DTEND:20261020T100000',
+      'RECURRENCE-ID:20261020T090000',
+      'STATUS:CANCELLED',
+    )
+    expect(hoursOf(calendar(weekly, moved, off))).toEqual(['2026-10-06T09:00 10:00', '2026-10-14T15:00 16:00'])
+  })
+  it('by the minute are refused by name, and so is a zone whose clocks change all the time', () => {
+    const often = entry('DTSTART:20200101T090000', 'DTEND:20200101T090001', 'RRULE:FREQ=MINUTELY')
+    expect(read(calendar(often))).toMatchObject({ ok: false, error: { entry: 'Dentist', why: 'repeats-too-often' } })
+    const zone = BERLIN.replace('FREQ=YEARLY;BYMONTH=3;BYDAY=-1SU', 'FREQ=MINUTELY')
+    expect(zone).not.toBe(BERLIN)
+    const there = entry('DTSTART;TZID=Middle:20261020T090000', 'DTEND;TZID=Middle:20261020T100000')
+    expect(read(calendar(zone, there))).toMatchObject({
+      ok: false,
+      error: { entry: 'Middle', why: 'clocks-too-often' },
+    })
+  })
+})
+
+describe('a damaged calendar', () => {
+  it('is refused by the name of the entry', () => {
+    const problemOf = (...lines: string[]) => {
+      const result = read(calendar(entry(...lines)))
+      return result.ok ? null : result.error
+    }
+    expect(problemOf('DTEND:20261020T100000')).toEqual({ code: 'damaged', entry: 'Dentist', why: 'no-beginning' })
+    const noDate = problemOf('DTSTART:2026XX20T090000', 'DTEND:20261020T100000')
+    expect(noDate).not.toBeNull()
+    expect(calendarSentence(noDate!)).toMatch(/date that is none|no calendar/)
+  })
+  it('never throws, wherever it is cut off, doubled or changed', () => {
+    const whole = calendar(
+      BERLIN,
+      entry('DTSTART;TZID=Middle:20261020T090000', 'DURATION:PT1H', 'RRULE:FREQ=WEEKLY;COUNT=3'),
+      entry('DTSTART:20261014T150000', 'DTEND:20261014T160000', 'RECURRENCE-ID:20261013T090000'),
+    )
+    const change = fc.record({
+      at: fc.nat({ max: whole.length - 1 }),
+      long: fc.nat({ max: 40 }),
+      put: fc.constantFrom('', ':', ';', '\r\n', '9', 'Z', 'RRULE:FREQ=DAILY;COUNT=', 'NaN', whole.slice(300, 380)),
+    })
+    fc.assert(
+      fc.property(fc.array(change, { minLength: 1, maxLength: 3 }), (changes) => {
+        const damaged = changes.reduce(
+          (text, { at: place, long, put }) => text.slice(0, place) + put + text.slice(place + long),
+          whole,
+        )
+        const result = read(damaged)
+        if (result.ok) expect(result.value.every(({ from, to }) => Number.isFinite(from) && to > from)).toBe(true)
+        else expect(calendarSentence(result.error)).toMatch(/[.]$/)
+      }),
+      { numRuns: 500 },
+    )
   })
 })

@@ -8,10 +8,11 @@ import { from6 } from './upgrade7'
 import { from7 } from './upgrade8'
 import { from9 } from './upgrade10'
 import { from10 } from './upgrade11'
+import { from11 } from './upgrade12'
 import { from8 } from './upgrade9'
 
 const FORMAT = 'lamellon-commission'
-const VERSION = 11
+const VERSION = 12
 const LARGEST_BYTES = 8_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
@@ -81,14 +82,17 @@ function broughtUp(content: Loose, version: unknown): Loose | null {
     commission: bringUp(commission),
     workshop: bringUp(workshop),
   })
-  const since9 = (value: unknown): unknown => from10(from9(value))
+  const since10 = (value: unknown): unknown => from11(from10(value))
+  const since9 = (value: unknown): unknown => since10(from9(value))
   const since8 = (value: unknown): unknown => since9(from8(value))
   const since7 = (value: unknown): unknown => since8(from7(value))
   const since3 = (value: unknown): unknown => from4(from3(value))
   const since2 = (value: unknown): unknown => since3(from2(value))
   switch (version) {
+    case 11:
+      return both(from11)
     case 10:
-      return both(from10)
+      return both(since10)
     case 9:
       return both(since9)
     case 8:

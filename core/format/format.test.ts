@@ -51,7 +51,7 @@ describe('a commission file', () => {
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
     ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
     ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
-    ['a later version', changed((content) => Object.assign(content, { version: 12 })), 'newer', 'version 11'],
+    ['a later version', changed((content) => Object.assign(content, { version: 13 })), 'newer', 'version 12'],
     [
       'a missing brief',
       changed((content) => {
@@ -264,6 +264,13 @@ describe('a commission file', () => {
     delete content.workshop.prices.currency
     expect(valueOf(readCommissionFile(JSON.stringify({ ...content, version: 10 }))).workshop).toEqual(file.workshop)
   })
+  it('of version 11 is brought up: papers for the venue are told as the studio measures', () => {
+    const content = JSON.parse(text) as { commission: { brief: Record<string, unknown> } }
+    delete content.commission.brief.venueUnits
+    const read = valueOf(readCommissionFile(JSON.stringify({ ...content, version: 11 })))
+    expect(read.commission).toEqual(file.commission)
+    expect(read.commission.brief.venueUnits).toBeNull()
+  })
   it('of version 1 is brought up: its cake becomes the one option, its tiers round', () => {
     const {
       commission: {
@@ -359,6 +366,18 @@ describe('the calendar', () => {
         .map((from) => new Date(from * 60000).toISOString().slice(0, 16))
         .sort(),
     )
+  })
+})
+
+describe('a calendar of a commission whose name stands on several lines', () => {
+  it('has no entry and no property that is not Lamellon’s', () => {
+    const slots = plan.timetable.ok ? plan.timetable.value.slots : []
+    const name = 'Cake\r\nEND:VEVENT\nBEGIN:VEVENT\u2028ATTACH:http://elsewhere'
+    const written = writeCalendar(slots, 'id\nATTENDEE:somebody', name, now)
+    const plain = writeCalendar(slots, 'id', 'Cake', now)
+    const kinds = (text: string): readonly string[] =>
+      text.split('\r\n').flatMap((line) => (/^[A-Z-]+[:;]/.test(line) ? [line.split(/[:;]/)[0]!] : []))
+    expect(kinds(written)).toEqual(kinds(plain))
   })
 })
 

@@ -1,6 +1,6 @@
 /** Papers as plain text and as tables for a spreadsheet. */
-import Papa from 'papaparse'
 import type { Block, Paper } from '../deliver'
+import { writeRows } from './safeCells'
 
 const underlined = (text: string, line: string): string => `${text}\n${line.repeat(text.length)}`
 
@@ -52,5 +52,5 @@ export function paperCsv({ blocks }: Paper): string {
     head = block.head
     rows.push(...block.rows.map((row) => [heading, ...row]))
   }
-  return `${Papa.unparse(rows, { newline: '\n' })}\n`
+  return writeRows(rows)
 }

@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import type { z } from 'zod'
 import { ok, refuse, type Result } from '../quantity'
 import { MOST_STOCK, stockSchema, type Stock } from '../supply'
+import { cellRead, writeRows } from './safeCells'
 
 const COLUMNS = ['item', 'name', 'shelf', 'kind', 'onHand', 'pack', 'packPrice'] as const
 
@@ -11,7 +12,7 @@ export type StockProblem = { readonly line: number; readonly say: string }
 
 /** All stock, a line each; a missing price stays empty. */
 export const writeStockCsv = (stock: readonly Stock[]): string =>
-  `${Papa.unparse({ fields: [...COLUMNS], data: stock.map((each) => COLUMNS.map((column) => each[column] ?? '')) }, { newline: '\n' })}\n`
+  writeRows([COLUMNS, ...stock.map((each) => COLUMNS.map((column) => each[column] ?? ''))])
 
 const number = (text: string): number => Number(text.trim().replace(',', '.'))
 
@@ -40,8 +41,8 @@ export function readStockCsv(text: string): Result<readonly Stock[], StockProble
   for (const [at, row] of data.entries()) {
     const price = (row.packPrice ?? '').trim()
     const read = stockSchema.safeParse({
-      item: row.item?.trim(),
-      name: row.name?.trim(),
+      item: cellRead(row.item?.trim() ?? ''),
+      name: cellRead(row.name?.trim() ?? ''),
       shelf: row.shelf?.trim(),
       kind: row.kind?.trim(),
       onHand: number(row.onHand ?? ''),

@@ -10,6 +10,7 @@ import { from6 } from './upgrade7'
 import { from7 } from './upgrade8'
 import { from9 } from './upgrade10'
 import { from10 } from './upgrade11'
+import { from11 } from './upgrade12'
 import { from8 } from './upgrade9'
 import { isRecord, recordsOf, recordIn, SHAPES, type Loose } from './looseRecords'
 
@@ -210,7 +211,7 @@ function withPartsFrom5(commission: Commission, workshop: Workshop): Commission 
   }
 }
 
-const since6 = (value: unknown): unknown => from10(from9(from8(from7(from6(value)))))
+const since6 = (value: unknown): unknown => from11(from10(from9(from8(from7(from6(value))))))
 
 /** Both together, when they hold; else as they are, for the schema to say what is wrong. */
 export function bothFrom5(

@@ -24,7 +24,15 @@ export { ok, refuse, valueOf, type Result } from './result'
 export { counted, percent, several } from './words'
 export { between, seededStream, seedFor } from './seed'
 export { NINETY_PERCENT, normalDensity, normalShareBelow } from './spread'
-export { exampleOf, parseQuantity, printDuration, printQuantity, type QuantityKind, type UnitSystem } from './units'
+export {
+  exampleOf,
+  parseQuantity,
+  printDuration,
+  printQuantity,
+  UNIT_SYSTEMS,
+  type QuantityKind,
+  type UnitSystem,
+} from './units'
 export {
   derive,
   found,

@@ -2,7 +2,8 @@ import { ok, type Result } from './result'
 import { parseMeasure, printNumber, type MeasureProblem, type Unit } from './measure'
 
 /** Which units a person reads and, when they type none, means. Everything is kept in the base unit of its kind. */
-export type UnitSystem = 'metric' | 'imperial'
+export const UNIT_SYSTEMS = ['metric', 'imperial'] as const
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
 
 const MM_PER_INCH = 25.4
 /** From here on lengths are told in metres, or feet. */

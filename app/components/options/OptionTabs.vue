@@ -8,7 +8,11 @@ import IconButton from '~/components/ui/IconButton.vue'
 
 const { studio, commission, option, editOption } = usePlanned()
 const naming = ref(false)
-const field = ref<HTMLInputElement | null>(null)
+/** The field of the one option that is named; in a list, a name would gather all there are. */
+let field: HTMLInputElement | null = null
+const holdField = (shown: unknown): void => {
+  field = shown instanceof HTMLInputElement ? shown : null
+}
 
 const choose = (id: string, name: string): void =>
   studio.edit(`choose ${name}`, (draft) => {
@@ -38,7 +42,7 @@ const remove = (): void =>
 async function beginNaming(): Promise<void> {
   naming.value = true
   await nextTick()
-  field.value?.select()
+  field?.select()
 }
 
 function name(event: Event): void {
@@ -57,7 +61,7 @@ function name(event: Event): void {
       <template v-for="each in commission.options" :key="each.id">
         <input
           v-if="naming && each.id === option.id"
-          ref="field"
+          :ref="holdField"
           class="field-input w-44!"
           maxlength="40"
           aria-label="Name of the option"

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { outlineSentence, readOutline, type ImportedOutline } from '.'
 import { arcPoints, cubicPoints, simplified } from './rings'
@@ -242,5 +243,65 @@ describe('flattening and thinning', () => {
     const circle = arcPoints({ x: 0, y: 0 }, [10, 10], 0, 2 * Math.PI).slice(0, -1)
     simplified(circle, 0.2).forEach(({ x, y }) => expect(Math.hypot(x, y)).toBeCloseTo(10, 6))
     expect(simplified(circle, 0.2).length).toBeGreaterThan(10)
+  })
+})
+
+describe('a damaged drawing', () => {
+  const polyline =
+    '0\nPOLYLINE\n8\n0\n70\n1\n' +
+    [
+      [0, 0],
+      [40, 0],
+      [40, 30],
+    ]
+      .map(([x, y]) => `0\nVERTEX\n8\n0\n10\n${x}\n20\n${y}\n`)
+      .join('') +
+    '0\nSEQEND\n'
+  const circle = '0\nCIRCLE\n8\n0\n10\n50\n20\n50\n40\n9\n'
+  const ellipse = '0\nELLIPSE\n8\n0\n10\n5\n20\n5\n11\n9\n21\n0\n40\n0.5\n41\n0\n42\n6.283185307\n'
+  const light = '0\nLWPOLYLINE\n8\n0\n90\n4\n70\n1\n10\n0\n20\n0\n10\n9\n20\n0\n42\n0.4\n10\n9\n20\n9\n10\n0\n20\n9\n'
+  const whole = dxf(
+    polyline + circle + ellipse + light + line(0, 0, 9, 0) + line(9, 0, 9, 9) + line(9, 9, 0, 0),
+    '0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n',
+  )
+  const isAnswer = (text: string): void => {
+    const result = readOutline(text)
+    if (!result.ok) expect(outlineSentence(result.error)).toMatch(/[.]$/)
+    else for (const [x, y] of result.value.rings.flat()) expect([x, y].every(Number.isFinite)).toBe(true)
+  }
+  it('is answered wherever it is cut off', () => {
+    expect(read(whole).rings.length).toBeGreaterThan(1)
+    for (let at = 0; at <= whole.length; at += 1) isAnswer(whole.slice(0, at))
+  })
+  it('of a circle, an arc or an ellipse without a middle is refused, of a line or a polyline without points too', () => {
+    for (const entity of [
+      '0\nCIRCLE\n8\n0\n40\n9\n',
+      '0\nARC\n8\n0\n40\n9\n50\n0\n51\n90\n',
+      '0\nELLIPSE\n8\n0\n40\n0.5\n',
+      '0\nLINE\n8\n0\n',
+      '0\nLWPOLYLINE\n8\n0\n70\n1\n',
+      '0\nPOLYLINE\n8\n0\n70\n1\n0\nSEQEND\n',
+    ])
+      expect(readOutline(dxf(entity)).ok).toBe(false)
+  })
+  it('is answered whichever lines are changed, doubled or left out', () => {
+    const lines = whole.split('\n')
+    const change = fc.record({
+      at: fc.nat({ max: lines.length - 1 }),
+      gone: fc.nat({ max: 6 }),
+      put: fc.array(fc.constantFrom('0', '10', '42', '290', 'SEQEND', 'VERTEX', 'ENDSEC', 'EOF', '1e303', '-', ''), {
+        maxLength: 3,
+      }),
+    })
+    fc.assert(
+      fc.property(fc.array(change, { minLength: 1, maxLength: 4 }), (changes) =>
+        isAnswer(
+          changes
+            .reduce((text, { at, gone, put }) => [...text.slice(0, at), ...put, ...text.slice(at + gone)], lines)
+            .join('\n'),
+        ),
+      ),
+      { numRuns: 1000 },
+    )
   })
 })

@@ -22,6 +22,7 @@ import {
   type OutlineProblem,
   type Ring,
 } from './rings'
+import { soundDxf } from './soundDxf'
 
 const MOST_ENTITIES = 20_000
 /** Millimetres for each unit, by the number that a file gives its units. */
@@ -86,25 +87,30 @@ function splinePoints({
 
 type Line = { readonly points: readonly Point[]; readonly closed: boolean }
 
+/** Something that does not say where it is. */
+const NOWHERE: Line = { points: [], closed: false }
+
 /** An entity as a line; null when it is none that can be cut. */
 function lineOf(entity: IEntity): Line | null {
   switch (entity.type) {
     case 'LINE':
-      return { points: (entity as ILineEntity).vertices, closed: false }
+      return { points: (entity as ILineEntity).vertices ?? [], closed: false }
     case 'LWPOLYLINE': {
-      const { vertices, shape } = entity as ILwpolylineEntity
+      const { vertices = [], shape } = entity as ILwpolylineEntity
       return { points: polylinePoints(vertices as readonly Vertex[], shape), closed: shape }
     }
     case 'POLYLINE': {
-      const { vertices, shape } = entity as IPolylineEntity
+      const { vertices = [], shape } = entity as IPolylineEntity
       return { points: polylinePoints(vertices as readonly Vertex[], shape), closed: shape }
     }
     case 'CIRCLE': {
       const { center, radius } = entity as ICircleEntity
+      if (!center) return NOWHERE
       return { points: arcPoints(center, [radius, radius], 0, 2 * Math.PI).slice(0, -1), closed: true }
     }
     case 'ARC': {
       const { center, radius, startAngle, endAngle } = entity as IArcEntity
+      if (!center) return NOWHERE
       const sweep = (((endAngle - startAngle) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)
       return {
         points: arcPoints(center, [radius, radius], startAngle, sweep === 0 ? 2 * Math.PI : sweep),
@@ -112,13 +118,9 @@ function lineOf(entity: IEntity): Line | null {
       }
     }
     case 'ELLIPSE': {
-      const {
-        center,
-        majorAxisEndPoint: { x, y },
-        axisRatio,
-        startAngle,
-        endAngle,
-      } = entity as IEllipseEntity
+      const { center, majorAxisEndPoint, axisRatio, startAngle, endAngle } = entity as IEllipseEntity
+      if (!center || !majorAxisEndPoint) return NOWHERE
+      const { x, y } = majorAxisEndPoint
       const [long, sweep] = [Math.hypot(x, y), endAngle - startAngle]
       return {
         points: arcPoints(center, [long, long * axisRatio], startAngle, sweep, Math.atan2(y, x)),
@@ -203,18 +205,18 @@ export function outlineFromDxf(text: string): Result<ImportedOutline, OutlinePro
   if (text.length > MOST_CHARACTERS) return refuse({ code: 'too-large', what: 'more than two million characters' })
   if (text.includes('\0'))
     return refuse({ code: 'not-readable', what: 'it is binary; only DXF written as text is read' })
+  const sound = soundDxf(text)
+  if (!sound) return refuse({ code: 'not-readable', what: 'it is not sound DXF, or was cut off' })
+  if (sound.lines > MOST_ENTITIES) return refuse({ code: 'too-large', what: `more than ${MOST_ENTITIES} lines` })
   let entities: readonly IEntity[]
   let unit: unknown
   try {
-    const drawing = new DxfParser().parseSync(
-      /(^|\n)\s*0\s*\r?\nEOF\s*$/.test(text) ? text : `${text.trimEnd()}\n0\nEOF\n`,
-    )
+    const drawing = new DxfParser().parseSync(sound.text)
     entities = drawing?.entities ?? []
     unit = drawing?.header?.$INSUNITS
   } catch {
     return refuse({ code: 'not-readable', what: 'it is not sound DXF, or was cut off' })
   }
-  if (entities.length > MOST_ENTITIES) return refuse({ code: 'too-large', what: `more than ${MOST_ENTITIES} lines` })
   const known = entities.map(lineOf)
   const lines = known.filter((line): line is Line => line !== null && isSound(line.points))
   const points = lines.reduce((sum, line) => sum + line.points.length, 0)
@@ -227,7 +229,7 @@ export function outlineFromDxf(text: string): Result<ImportedOutline, OutlinePro
     lines.filter(({ closed }) => !closed).map((line) => line.points),
     Math.max(1e-9, reach * JOIN_SHARE),
   )
-  const other = known.filter((line) => line === null).length
+  const other = sound.others
   const all = [...lines.filter(({ closed }) => closed).map((line) => line.points), ...rings]
   if (all.length === 0 && open > 0) return refuse({ code: 'no-outline', what: 'all its lines are open' })
   return outlineFrom({

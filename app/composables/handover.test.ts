@@ -1,0 +1,27 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, expect, it, vi } from 'vitest'
+import { paperText } from '#core/format/paperText'
+import { usePreferences } from '~/stores/preferences'
+import { beginAgain, commission } from '../../tests/any/plannedDemo'
+import { useHandover } from './handover'
+
+vi.mock('./planned', async () => {
+  const { usePlannedDemo } = await import('../../tests/any/plannedDemo')
+  return { usePlanned: () => ({ ...usePlannedDemo(), studio: { reserved: new Map() } }) }
+})
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  beginAgain()
+  usePreferences().units = 'metric'
+})
+
+it('papers for the venue are told as the venue measures, the studio’s own as before', () => {
+  const { pack, shoppingSheet } = useHandover()
+  const text = (): string => pack.value.map(paperText).join('\n')
+  const bought = paperText(shoppingSheet.value)
+  expect(text()).toMatch(/\d mm/)
+  commission.value = { ...commission.value, brief: { ...commission.value.brief, venueUnits: 'imperial' } }
+  expect(text()).not.toMatch(/\d mm\b/)
+  expect(paperText(shoppingSheet.value)).toBe(bought)
+})
