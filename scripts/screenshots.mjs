@@ -104,6 +104,9 @@ try {
     await page.getByTestId(studio === 'demo' ? 'tally-warnings' : 'new-commission').waitFor()
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
+    // The stand comes after the figures.
+    if (await page.getByTestId('tally').count())
+      await page.locator('[data-testid=stand-drawn][data-drawn=yes]').waitFor({ state: 'attached' })
     // All that is drawn in depth is as it will stay.
     await page.waitForFunction(() =>
       [...document.querySelectorAll('[data-drawn=no]')].every((each) => each.clientWidth === 0),
