@@ -11,12 +11,12 @@ import TallyBar from '~/components/tally/TallyBar.vue'
 import { useStandTools } from '~/components/stand/standTools'
 import { afterFigures } from '~/composables/afterFigures'
 import { useStudioKeys } from '~/composables/studioKeys'
+import FileDialogs from '~/files/FileDialogs.vue'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 
 const CakeStand = afterFigures(() => import('~/components/stand/CakeStand.vue'))
 const WorkingPanel = afterFigures(() => import('~/components/working/WorkingPanel.vue'))
-const FileDialogs = afterFigures(() => import('~/files/FileDialogs.vue'))
 const KeysDialog = defineAsyncComponent(() => import('~/components/KeysDialog.vue'))
 /** Read when it is asked for: it brings its pictures. */
 const GuideDialog = defineAsyncComponent(() => import('~/components/guide/GuideDialog.vue'))

@@ -1,20 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
+import { LEAF_TABS } from '../app/components/leaves'
 import { timeEdits, timesText } from './timing'
 
 const EDITS = 20
-const LEAVES = [
-  'brief',
-  'tiers',
-  'arrange',
-  'cut',
-  'tint',
-  'dry',
-  'timetable',
-  'supply',
-  'make',
-  'deliver',
-  'learn',
-] as const
 
 test('from an edit to new figures on the screen, demo, in Chromium', async ({ page }) => {
   await page.goto('/arrange')
@@ -53,7 +41,7 @@ async function scriptUntilFigures(page: Page, leaf: string): Promise<number> {
 
 test('script sent before the figures, by the leaf that is opened first', async ({ browser }) => {
   const sent: string[] = []
-  for (const leaf of LEAVES) {
+  for (const { leaf } of LEAF_TABS) {
     const page = await browser.newPage()
     sent.push(`${leaf} ${(await scriptUntilFigures(page, leaf)).toFixed(0)}`)
     await page.close()

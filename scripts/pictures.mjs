@@ -9,6 +9,7 @@ import {
   ensureInstalled,
   findChromium,
   freePort,
+  IN_DEPTH,
   root,
   startServer,
 } from './setup.mjs'
@@ -27,13 +28,7 @@ mkdirSync(folder, { recursive: true })
 const { server, address } = await startServer(await freePort(4371))
 const browser = await chromium.launch({
   executablePath: findChromium(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu-compositing',
-    '--use-gl=angle',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
-  ],
+  args: ['--no-sandbox', ...IN_DEPTH],
 })
 
 /** The middle of a still, four to three, as small as a picture to choose by needs to be. */

@@ -8,6 +8,7 @@ import {
   ensureInstalled,
   findChromium,
   freePort,
+  IN_DEPTH,
   root,
   startServer,
 } from './setup.mjs'
@@ -81,11 +82,7 @@ const browser = await chromium.launch({
   executablePath: findChromium(),
   args: [
     '--no-sandbox',
-    // The stand is drawn in depth without a graphics card.
-    '--disable-gpu-compositing',
-    '--use-gl=angle',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
+    ...IN_DEPTH,
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',

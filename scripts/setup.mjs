@@ -103,6 +103,14 @@ export async function startServer(port) {
   throw new Error(`The application did not start on ${address}.`)
 }
 
+/** What Chromium is asked for to draw in depth without a graphics card, and to put pages together as it does then. */
+export const IN_DEPTH = [
+  '--disable-gpu-compositing',
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+]
+
 /** Where Chromium is, or nothing. */
 export const findChromium = () =>
   [

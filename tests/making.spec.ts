@@ -1,4 +1,5 @@
 import { test as plain, expect, type Page } from '@playwright/test'
+import { LEAF_TABS } from '../app/components/leaves'
 import { downloaded, figureOf, openLeaf, saved, settled, test, turnTo } from './studio'
 
 /** Hands that are slower than the plan begins with, all through. */
@@ -276,23 +277,7 @@ plain.describe('with the network off', () => {
       expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
     }).toPass()
     await context.setOffline(true)
-    for (const leaf of [
-      'brief',
-      'tiers',
-      'arrange',
-      'cut',
-      'tint',
-      'dry',
-      'timetable',
-      'supply',
-      'make',
-      'deliver',
-      'learn',
-      'shelf',
-      'compare',
-      'gallery',
-      'beginnings',
-    ]) {
+    for (const leaf of [...LEAF_TABS.map((tab) => tab.leaf), 'shelf', 'compare', 'gallery', 'beginnings']) {
       await page.goto(`/${leaf}`)
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
       await settled(page)

@@ -110,6 +110,7 @@ test('a cake is begun, cut another way, taken back, and planned to its hours by 
   await page.keyboard.press('End')
   await page.keyboard.press('Enter')
   await expect(way).toContainText('Cutting machine')
+  await expect(way).toBeFocused()
   await tabTo(page, page.getByRole('button', { name: /^Undo/ }))
   await page.keyboard.press('Enter')
   await expect(way).toContainText('as advised')

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { Eye, ShieldAlert } from '@lucide/vue'
-import { nextTick, ref, watch, type Component } from 'vue'
+import { nextTick, ref, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
 import type { LeafState } from '#core/plan'
+import { MARKS } from '~/components/ui/severity'
 import { useStudio } from '~/stores/studio'
 import { LEAF_TABS } from './leaves'
 
@@ -23,8 +23,8 @@ const words: Readonly<Record<LeafState, string>> = {
   look: 'needs a look',
   stop: 'something stops the plan',
 }
-/** The same marks as on the list of what needs a look. */
-const marks: Readonly<Partial<Record<LeafState, Component>>> = { look: Eye, stop: ShieldAlert }
+/** What keeps a leaf from being ready is marked as on the list of what needs a look. */
+const markOf = (state: LeafState) => (state === 'look' || state === 'stop' ? MARKS[state] : null)
 const stateOf = (leaf: (typeof LEAF_TABS)[number]['leaf']): LeafState => studio.plan?.leafStates[leaf] ?? 'empty'
 const isOpen = (leaf: string): boolean => route.path === `/${leaf}`
 
@@ -69,10 +69,10 @@ watch(
             aria-hidden="true"
           />
           <component
-            :is="marks[stateOf(leaf)]"
-            v-if="marks[stateOf(leaf)]"
+            :is="markOf(stateOf(leaf))!.icon"
+            v-if="markOf(stateOf(leaf))"
             class="mr-0.5 inline size-3.5 align-[-0.1em]"
-            :class="stateOf(leaf) === 'stop' ? 'text-stop' : 'text-look-ink'"
+            :class="markOf(stateOf(leaf))!.ink"
             aria-hidden="true"
           />{{ name }}<span class="sr-only">, {{ words[stateOf(leaf)] }}</span>
         </NuxtLink>

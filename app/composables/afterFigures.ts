@@ -9,14 +9,17 @@ export const afterPaint = (): Promise<void> =>
     requestAnimationFrame(() => setTimeout(resolve))
   })
 
-/** A component that is no part of a leaf's first load. An empty studio has no figures to wait for. */
+/**
+ * A component that is no part of a leaf's first load. An empty studio has no figures to wait for, nor has one that could
+ * not be planned, which says so.
+ */
 export const afterFigures = (load: AsyncComponentLoader) =>
   defineAsyncComponent({
     // The page does not wait for it.
     suspensible: false,
     loader: async () => {
       const studio = useStudio()
-      await until(() => studio.plan !== null || studio.isEmpty).toBe(true)
+      await until(() => studio.plan !== null || studio.isEmpty || studio.notice !== '').toBe(true)
       await afterPaint()
       return load()
     },

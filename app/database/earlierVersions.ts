@@ -77,18 +77,15 @@ export async function bringUpStudio(name: string): Promise<boolean> {
       await transaction.table('edits').clear()
     })
   // Everything kept is brought up, edits and what was removed too, so that all can still be taken back.
-  studio
-    .version(3)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from2))
-  studio
-    .version(4)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from3))
-  studio
-    .version(5)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from4))
+  const bringsUp = (version: number, change: (kept: unknown) => unknown): void => {
+    studio
+      .version(version)
+      .stores({})
+      .upgrade((transaction) => bringUp(transaction, change))
+  }
+  bringsUp(3, from2)
+  bringsUp(4, from3)
+  bringsUp(5, from4)
   // Edits of version 5 speak of decorations in two lists; they cannot be taken back any more, and that is said.
   studio
     .version(6)
@@ -98,30 +95,12 @@ export async function bringUpStudio(name: string): Promise<boolean> {
       await bringUpTo6(transaction)
       await transaction.table('edits').clear()
     })
-  studio
-    .version(7)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from6))
-  studio
-    .version(8)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from7))
-  studio
-    .version(9)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from8))
-  studio
-    .version(10)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from9))
-  studio
-    .version(11)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from10))
-  studio
-    .version(12)
-    .stores({})
-    .upgrade((transaction) => bringUp(transaction, from11))
+  bringsUp(7, from6)
+  bringsUp(8, from7)
+  bringsUp(9, from8)
+  bringsUp(10, from9)
+  bringsUp(11, from10)
+  bringsUp(12, from11)
   await studio.open()
   studio.close()
   return hasForgotten

@@ -4,7 +4,6 @@ import { computed, ref } from 'vue'
 import { sizeOf, WAY_WORDS, type CutPiece } from '#core/cut'
 import { cutSheetPicture } from '#core/draw'
 import { paperOf, shapeBox, shapeKey, shapeName, sheetsOfWords } from '#core/material'
-import { counted } from '#core/quantity'
 import { keptSheetOf, sheetFaults, type CutGroup } from '#core/plan'
 import { placesOf } from '~/components/stand/elementPlaces'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
@@ -156,9 +155,12 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
       <FigureLink :working="group.used" after=" of the paper becomes pieces" />,
       <template v-if="group.way !== 'machine'"><FigureLink :working="group.strokes" after=" strokes" />, </template
       >about <FigureLink :working="group.minutes" />.
-      <template v-if="group.savedSheets > 0"
+      <template v-if="group.savedSheets"
         >Cut from the same sheets, {{ group.plies === 1 ? 'one at a time' : `${group.plies} at once` }}, they take
-        {{ counted(group.savedSheets, 'sheet') }} less.
+        <FigureLink
+          :working="group.savedSheets"
+          :after="group.savedSheets.value === 1 ? ' sheet less' : ' sheets less'"
+        />.
       </template>
       <template v-if="isLaidClosely && progress">
         <span role="status">{{

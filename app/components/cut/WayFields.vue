@@ -10,7 +10,7 @@ import {
   type CuttingChoice,
   type CuttingWay,
 } from '#core/cut'
-import { paperTaken, wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
+import { advisedOf, paperTaken, wayChoices, whyAdvised, type CutWork, type WayChoice } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
@@ -40,7 +40,7 @@ function text(choice: WayChoice): string {
 /** The way it is cut: the one that was chosen, or the one that is advised. */
 const way = computed<CuttingWay>(() => {
   const chosen = props.work.cutting.way
-  return chosen === 'advised' ? (advised.value?.way ?? 'boxes') : chosen
+  return chosen === 'advised' ? advisedOf(choices.value) : chosen
 })
 /** What it takes, and why it is advised if it is. */
 const takes = computed(() => {

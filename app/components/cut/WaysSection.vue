@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { CUTTING_WAYS, WAY_WORDS, type Cutting } from '#core/cut'
 import { usePlanned } from '~/composables/planned'
 import WayFields from './WayFields.vue'
@@ -15,10 +15,22 @@ const byWay = computed(() =>
   ),
 )
 
-const change = (id: string, cutting: Partial<Cutting>): void =>
+let changed: string | null = null
+function change(id: string, cutting: Partial<Cutting>): void {
+  changed = id
   editOption('way of cutting', ({ decorations }) => {
     Object.assign(decorations.find((each) => each.id === id)!.cutting, cutting)
   })
+}
+/** What was changed moves to what is cut the same way, and the hand with it. */
+watch(byWay, async () => {
+  const moved = changed
+  changed = null
+  if (moved === null) return
+  await nextTick()
+  if (document.activeElement === document.body)
+    document.querySelector<HTMLElement>(`[data-testid="way-${moved}"]`)?.focus()
+})
 </script>
 
 <template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { CircleAlert, Eye, ShieldAlert } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Caution } from '#core/care'
 import { waysOut, type WayOut } from '#core/plan'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
+import { MARKS } from './severity'
 
 /** Cautions, with what can be done at once about each; `elsewhere`: of a commission that is not the open one. */
 const props = defineProps<{ cautions: readonly Caution[]; elsewhere?: boolean }>()
@@ -14,9 +14,9 @@ const { studio, commission, workshop, plan } = usePlanned()
 const preferences = usePreferences()
 
 const looks = {
-  stop: { icon: ShieldAlert, box: 'bg-stop-soft', mark: 'text-stop', word: 'Stop' },
-  look: { icon: Eye, box: 'bg-look-soft', mark: 'text-look-ink', word: 'Look' },
-  note: { icon: CircleAlert, box: 'bg-paper-deep', mark: 'text-ink-soft', word: 'Mind' },
+  stop: { box: 'bg-stop-soft', word: 'Stop' },
+  look: { box: 'bg-look-soft', word: 'Look' },
+  note: { box: 'bg-paper-deep', word: 'Mind' },
 } as const
 
 const shown = computed(() =>
@@ -39,9 +39,9 @@ const take = ({ words, change }: WayOut): void => studio.edit(words.toLowerCase(
       :data-testid="`caution-${caution.code}`"
     >
       <component
-        :is="looks[caution.severity].icon"
+        :is="MARKS[caution.severity].icon"
         class="mt-0.5 size-4.5 shrink-0"
-        :class="looks[caution.severity].mark"
+        :class="MARKS[caution.severity].ink"
         aria-hidden="true"
       />
       <div class="min-w-0">

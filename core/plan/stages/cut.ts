@@ -1,13 +1,12 @@
 /** From decorations to sheets: parts of one paper, size and way of cutting share sheets. */
 import { type CutAgain, type CuttingTools, type KeptSheet, type Remnant } from '../../cut'
 import { isSameShape } from '../../material'
-import { sumOf } from '../../quantity'
+import { derive, found, sumOf, type Working } from '../../quantity'
 import { type CutWork } from './cutting/work'
 import type { Nested, CutGroup } from './cutting/group'
-import type { advisedWay } from './cutting/settled'
-import { settledWork, type CuttingPrices } from './cutting/settled'
+import { settledWork, type advisedWay, type CuttingPrices } from './cutting/settled'
 import { sharing } from './cutting/sharing'
-import { cutTogether, type Together } from './cutting/together'
+import { cutTogether, sheetsIn, type Together } from './cutting/together'
 import { isLaidByHand, pliesOf, layByRule, cutAgain, layClosely, numberedOn, withRemedy } from './cutting/laying'
 import { figuresOf } from './cutting/figures'
 
@@ -44,7 +43,7 @@ export const cutStage =
   }
 
 function groupOf(
-  { group: { id, paper, shapes, colour, cutting, parts, counts }, savedSheets }: Together,
+  { group: { id, paper, shapes, colour, cutting, parts, counts }, sheetsApart }: Together,
   tools: CuttingTools,
   kept: readonly KeptSheet[],
   remnants: readonly Remnant[],
@@ -76,9 +75,23 @@ function groupOf(
     plies,
     layers: way === 'boxes' ? cutting.layers : 1,
     parts,
-    savedSheets,
+    savedSheets: sheetsApart === null ? null : savedBy(sheetsApart, sheetsIn(laid)),
     layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, shapes, tools)) },
     ...state,
     ...figuresOf(sheets, shapes, paper, way, plies, pieces, tools, state.isNested),
   }
 }
+
+/** What cutting together saves. */
+const savedBy = (apart: number, together: number): Working =>
+  derive(
+    'sheets saved',
+    'count',
+    'sheets each would take for itself, less those they take together',
+    '{apart} − {together}',
+    {
+      apart: found('each for itself', apart, 'count', 'laid so many at once as was chosen'),
+      together: found('together', together, 'count', 'laid so many at once as the one that takes fewer'),
+    },
+    (v) => v.apart - v.together,
+  )

@@ -103,6 +103,10 @@ export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number
   return choices.map((each) => ({ ...each, advised: each === best && costOf(each) < Infinity }))
 }
 
+/** The way that is advised; strips and boxes where none is possible. */
+export const advisedOf = (choices: readonly WayChoice[]): CuttingWay =>
+  choices.find(({ advised }) => advised)?.way ?? 'boxes'
+
 /** What a way takes of paper in words; null where it is not possible. */
 export const paperTaken = ({ way, sheets }: WayChoice): string | null =>
   sheets === null ? null : counted(sheets, way === 'sectors' ? 'disc' : 'sheet')

@@ -37,8 +37,8 @@ export type CutGroup = {
   readonly search: { readonly key: string; readonly job: NestJob } | null
   /** Whether a search has laid it; else pieces lie in strips for now. */
   readonly isNested: boolean
-  /** How many sheets are saved by cutting these together rather than each so many at once as was chosen. */
-  readonly savedSheets: number
+  /** Sheets saved by cutting these together rather than each so many at once as was chosen; null where they are not. */
+  readonly savedSheets: Working | null
   readonly sheets: Working
   /** The same by size. */
   readonly needs: readonly SheetNeed[]

@@ -46,7 +46,7 @@ describe('strips of several decorations', () => {
     expect(sheetsOf([few, pair])).toBe(3)
     const [joined, ...others] = together([few, pair])
     expect(others).toEqual([])
-    expect(joined).toMatchObject({ savedSheets: 2, group: { cutting: { plies: 1 } } })
+    expect(joined).toMatchObject({ sheetsApart: 3, group: { cutting: { plies: 1 } } })
     expect(joined!.group.parts.map(({ id }) => id)).toEqual(['few', 'pair'])
     expect(sheetsOf([joined!.group])).toBe(1)
   })
@@ -67,7 +67,11 @@ describe('strips of several decorations', () => {
         const groups = drawn.map(({ quantity, plies }, at) => boxes(`work${at}`, quantity, plies))
         const joined = together(groups)
         const after = joined.map(({ group }) => group)
-        expect(sheetsOf(groups) - sheetsOf(after)).toBe(joined.reduce((sum, { savedSheets }) => sum + savedSheets, 0))
+        expect(sheetsOf(after)).toBeLessThanOrEqual(sheetsOf(groups))
+        const apart = joined.map(({ group, sheetsApart }) => sheetsApart ?? sheetsOf([group]))
+        expect(apart.reduce((sum, sheets) => sum + sheets, 0)).toBe(sheetsOf(groups))
+        for (const { group, sheetsApart } of joined)
+          if (sheetsApart !== null) expect(sheetsApart).toBeGreaterThan(sheetsOf([group]))
         expect(after.flatMap(({ parts }) => parts.map(({ id }) => id)).sort()).toEqual(
           groups.map(({ id }) => id).sort(),
         )

@@ -4,10 +4,12 @@ import { layByRule } from './laying'
 import type { CuttingPrices } from './settled'
 import type { Sharing } from './sharing'
 
-/** Work that shares sheets, and how many sheets that saves. */
-export type Together = { readonly group: Sharing; readonly savedSheets: number }
+/** Work that shares sheets; and how many it would take if it did not, where it was joined to save some. */
+export type Together = { readonly group: Sharing; readonly sheetsApart: number | null }
 
-const sheetsIn = ({ sheets }: CutLayout): number => sheets.reduce((sum, { plies }) => sum + plies, 0)
+/** Sheets of a layout, all that lie on one another. */
+export const sheetsIn = ({ sheets }: Pick<CutLayout, 'sheets'>): number =>
+  sheets.reduce((sum, { plies }) => sum + plies, 0)
 
 /** Strips could come from the same sheets: of one paper, size and colour, coated alike, none of them folded. */
 const areAlike = (one: Sharing, other: Sharing): boolean =>
@@ -34,7 +36,7 @@ export function cutTogether(
     const minutes = cuttingMinutes(layout.sheets, cutting.way, tools).value
     return { sheets, cost: sheets * sheetEach + (minutes / 60) * hour, leftOut: layout.leftOut.length }
   }
-  let left: readonly Together[] = groups.map((group) => ({ group, savedSheets: 0 }))
+  let left: readonly Together[] = groups.map((group) => ({ group, sheetsApart: null }))
   for (;;) {
     const pairs = left.flatMap((one, at) =>
       left.slice(at + 1).flatMap((other) => (areAlike(one.group, other.group) ? [[one, other] as const] : [])),
@@ -45,11 +47,19 @@ export function cutTogether(
       const saved = apart.sheets + also.sheets - both.sheets
       const isCheaper = both.cost <= apart.cost + also.cost && both.leftOut <= apart.leftOut + also.leftOut
       return saved > 0 && isCheaper
-        ? [{ one, other, group, savedSheets: saved + one.savedSheets + other.savedSheets, saved }]
+        ? [
+            {
+              one,
+              other,
+              group,
+              saved,
+              sheetsApart: (one.sheetsApart ?? apart.sheets) + (other.sheetsApart ?? also.sheets),
+            },
+          ]
         : []
     })
     if (better.length === 0) return left
-    const { one, other, group, savedSheets } = better.reduce((best, each) => (each.saved > best.saved ? each : best))
-    left = left.flatMap((each) => (each === one ? [{ group, savedSheets }] : each === other ? [] : [each]))
+    const { one, other, group, sheetsApart } = better.reduce((best, each) => (each.saved > best.saved ? each : best))
+    left = left.flatMap((each) => (each === one ? [{ group, sheetsApart }] : each === other ? [] : [each]))
   }
 }
