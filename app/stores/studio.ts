@@ -10,6 +10,7 @@ import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/pla
 import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
 import type { Stretch } from '#core/schedule'
 import { beginAnew } from '~/composables/perCommission'
+import { wallClockAt } from '~/composables/wallClock'
 import { broughtUp, StudioDatabase, type KeptEdit } from '~/database/database'
 import {
   addCommission,
@@ -43,11 +44,8 @@ const WEEKS_SHARED = 6
 /** A stretch of time that another commission takes, and which. */
 type OtherHours = Stretch & { readonly name: string }
 
-/** The hour on this machine's wall clock. */
-const wallClock = (): Moment => {
-  const now = new Date()
-  return Math.floor((now.getTime() - now.getTimezoneOffset() * 60000) / 60000)
-}
+/** The minute it is on the wall. */
+const thisMinute = (): Moment => Math.floor(wallClockAt(Date.now()))
 
 export const useStudio = defineStore('studio', () => {
   const preferences = usePreferences()
@@ -66,7 +64,7 @@ export const useStudio = defineStore('studio', () => {
   const undone = ref(0)
   const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
   const notice = ref('')
-  const now = ref(wallClock())
+  const now = ref(thisMinute())
   let revision = 0
   let workshopRevision = 0
   let lastEdit = { merge: '', at: 0 }
@@ -190,7 +188,7 @@ export const useStudio = defineStore('studio', () => {
 
   /** Takes the hour from the clock; after sleep the minute's own beat comes late. @returns the hour it is */
   function tick(): Moment {
-    const hour = wallClock()
+    const hour = thisMinute()
     if (hour !== now.value) now.value = hour
     return hour
   }

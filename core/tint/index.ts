@@ -1,6 +1,7 @@
 export { blend } from './blend'
 export {
   absorptionFor,
+  absorptionFromSwatch,
   backBands,
   bandsHex,
   difference,

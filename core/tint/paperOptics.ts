@@ -217,3 +217,13 @@ export function absorptionFor(sheet: ColouredSheet, band: number, light: number)
 
 const MOST_ABSORPTION = 40
 const HALVINGS = 60
+/** No paper sends back less than this of a band. */
+const DARKEST = 0.001
+/** Stronger dye than this a drop is not sold. */
+const MOST_A_DROP = 2
+
+/** What a drop of a dye to 100 ml absorbs, when a sheet out of so many drops looks so. */
+export function absorptionFromSwatch(hex: string, drops: number, sheet: ColouredSheet): Bands {
+  const light = hexBands(hex)
+  return eachBand((band) => Math.min(MOST_A_DROP, absorptionFor(sheet, band, Math.max(light[band]!, DARKEST)) / drops))
+}

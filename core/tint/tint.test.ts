@@ -4,6 +4,7 @@ import { DYES, type Dye } from '../material'
 import { found, seededStream } from '../quantity'
 import {
   absorptionFor,
+  absorptionFromSwatch,
   addition,
   backBands,
   bandsHex,
@@ -156,6 +157,13 @@ describe('a dyed sheet', () => {
         },
       ),
     ))
+  it('a drop absorbs what makes a sheet out of so many drops look as its swatch', () => {
+    const drop = absorptionFromSwatch('#c98fb4', 10, SOAKED_FILM)
+    const dye = { ...SHELF[0]!, id: 'told', absorptionPerDrop: drop }
+    expect(sheetHex({ told: 10 }, [dye], SOAKED_FILM)).toBe('#c98fb4')
+    expect(absorptionFromSwatch('#ffffff', 10, SOAKED_FILM)).toEqual([0, 0, 0])
+    expect(Math.max(...absorptionFromSwatch('#000000', 1, SOAKED_FILM))).toBe(2)
+  })
   it('red lies where OKLab says', () =>
     expect(hexOklab('#ff0000')).toMatchObject({
       l: expect.closeTo(0.62796, 4),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { vPull, type PointerPlace } from '~/composables/pulled'
 import { arrowMove } from './arrowKeys'
 
-/** A point that is pulled with finger, mouse or arrow keys, on the unrolled side or on the stand. */
+/** A point that is pulled with finger, mouse or arrow keys, on a drawing or on the stand. */
 defineProps<{ x: number; y: number; perPixel: number; says: string; isHeart?: boolean }>()
-const emit = defineEmits<{ grab: [event: PointerEvent]; nudge: [right: number, up: number] }>()
+const emit = defineEmits<{ pull: [at: PointerPlace]; nudge: [right: number, up: number] }>()
 
 function onKey(event: KeyboardEvent): void {
   const by = arrowMove(event, 2, 10)
@@ -15,12 +16,12 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <g
+    v-pull="{ pull: (at) => emit('pull', at) }"
     tabindex="0"
     role="button"
     class="cursor-grab"
     style="touch-action: none"
     :aria-label="`${says}; arrow keys move it`"
-    @pointerdown.stop="emit('grab', $event)"
     @click.stop
     @keydown="onKey"
   >

@@ -4,11 +4,13 @@ import type { PlannedDecoration } from '#core/decoration'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { pilesIn, tierWords } from '#core/cake'
+import type { Spot } from '#core/compose'
 import { coveringOf } from '#core/material'
 import { drawnElements } from '#core/plan'
 import { printQuantity } from '#core/quantity'
 import { useLit } from '~/components/stand/lit'
 import { usePlanned } from '~/composables/planned'
+import { placeOn, vPull, type PointerPlace } from '~/composables/pulled'
 import { usePreferences } from '~/stores/preferences'
 import { useArranging } from './arranging'
 import HandlePoint from './HandlePoint.vue'
@@ -92,26 +94,20 @@ const edges = computed(() =>
     : [],
 )
 
-/** What is held: a handle by its id, or the picked element. */
-let held: { readonly handle: string | null } | null = null
-
-function grab(handle: string | null, event: PointerEvent): void {
-  held = { handle }
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+/** The spot of the side under a pointer. */
+function spotUnder(at: PointerPlace): Spot | null {
+  const place = placeOn(drawing.value, at)
+  return place && { ...map.value.fromMap(place.x, place.y), on: 'side', outMm: 0 }
 }
 
-function grabElement(index: number, event: PointerEvent): void {
-  pick(index)
-  grab(null, event)
+function pullHandle(id: string, at: PointerPlace): void {
+  const spot = spotUnder(at)
+  if (spot) pull(id, spot)
 }
 
-function drag(event: PointerEvent): void {
-  const matrix = drawing.value?.getScreenCTM()
-  if (!held || !matrix || event.buttons === 0) return
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  const spot = { ...map.value.fromMap(x, y), on: 'side' as const, outMm: 0 }
-  if (held.handle === null) move(spot)
-  else pull(held.handle, spot)
+function pullPicked(at: PointerPlace): void {
+  const spot = spotUnder(at)
+  if (spot) move(spot)
 }
 </script>
 
@@ -123,8 +119,6 @@ function drag(event: PointerEvent): void {
     role="group"
     aria-label="The side of the cake, unrolled"
     :style="{ aspectRatio: `${view.width} / ${view.height}`, maxHeight: 'max(14rem, 40vh)' }"
-    @pointermove="drag"
-    @pointerup="held = null"
   >
     <g v-for="(band, at) in map.bands" :key="at" @click="pick(null)">
       <polygon
@@ -168,10 +162,10 @@ function drag(event: PointerEvent): void {
     <g
       v-for="outline in outlines"
       :key="outline.index"
+      v-pull="{ take: () => pick(outline.index), pull: pullPicked }"
       class="cursor-move"
       style="touch-action: none"
       :data-testid="`unrolled-${outline.index}`"
-      @pointerdown="grabElement(outline.index, $event)"
       @pointerenter="lit.hover('element', firstElement + outline.at)"
       @pointerleave="lit.leave()"
     >
@@ -218,7 +212,7 @@ function drag(event: PointerEvent): void {
       :per-pixel="perPixel"
       :says="handle.name"
       :data-testid="`handle-${handle.id}`"
-      @grab="grab(handle.id, $event)"
+      @pull="pullHandle(handle.id, $event)"
       @nudge="(right, up) => nudgeHandle(handle.id, right, up)"
     >
       <text

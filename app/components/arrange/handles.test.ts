@@ -42,12 +42,21 @@ describe('a handle', () => {
     expect(radii(0.5)).toEqual(radii(4))
     expect(Math.max(...radii(1))).toBeGreaterThanOrEqual(18)
   })
-  it('is grabbed with the pointer and nudged by keys', async () => {
+  it('is pulled with the pointer and nudged by keys', async () => {
     const handle = point()
-    await handle.trigger('pointerdown')
+    const finger = (kind: string, clientX: number, clientY: number) =>
+      handle.element.dispatchEvent(
+        new PointerEvent(kind, { pointerId: 1, buttons: kind === 'pointerup' ? 0 : 1, clientX, clientY }),
+      )
+    finger('pointermove', 1, 1)
+    finger('pointerdown', 10, 10)
+    finger('pointermove', 30, 12)
+    finger('pointermove', 50, 15)
+    finger('pointerup', 50, 15)
+    finger('pointermove', 90, 90)
     await handle.trigger('keydown', { key: 'ArrowLeft' })
     await handle.trigger('keydown', { key: 'x' })
-    expect(handle.emitted('grab')).toHaveLength(1)
+    expect(handle.emitted('pull')).toEqual([[{ clientX: 30, clientY: 12 }], [{ clientX: 50, clientY: 15 }]])
     expect(handle.emitted('nudge')).toEqual([[-2, 0]])
   })
 })

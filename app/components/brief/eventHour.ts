@@ -1,18 +1,11 @@
+import { differenceInMinutes, isValid, lightFormat, parseISO } from 'date-fns'
 import { parseMoment } from '#core/quantity'
-
-/** The same wall-clock hour on this machine, with its clock changes; null when the text is no hour at all. */
-function onThisMachine(text: string): Date | null {
-  const parts = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/.exec(text)?.slice(1).map(Number)
-  return parts ? new Date(parts[0]!, parts[1]! - 1, parts[2]!, parts[3]!, parts[4]!) : null
-}
+import { WALL_CLOCK } from '~/composables/wallClock'
 
 /** Whether an hour is skipped on its night because the clocks go forward then. */
 export function isSkipped(text: string): boolean {
-  const date = onThisMachine(text)
-  return (
-    date !== null &&
-    (date.getHours() !== Number(text.slice(11, 13)) || date.getMinutes() !== Number(text.slice(14, 16)))
-  )
+  const date = parseISO(text)
+  return isValid(date) && lightFormat(date, WALL_CLOCK) !== text
 }
 
 const YEARS_AHEAD = 5
@@ -32,6 +25,8 @@ export function eventProblem(text: string, nowText: string): string {
 
 /** Minutes that clocks move between two hours: 60 when they go forward, -60 back, 0 when they stay. */
 export function clockChangeMin(fromText: string, toText: string): number {
-  const [from, to] = [onThisMachine(fromText), onThisMachine(toText)]
-  return from && to ? from.getTimezoneOffset() - to.getTimezoneOffset() : 0
+  const [from, to] = [parseMoment(fromText), parseMoment(toText)]
+  if (!from.ok || !to.ok) return 0
+  const passed = differenceInMinutes(parseISO(toText), parseISO(fromText))
+  return to.value - from.value - passed
 }

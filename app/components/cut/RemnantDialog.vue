@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { ImagePlus } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
+import { z } from 'zod'
 import { boxOf, cornerSentence, cornersOnPhoto, MOST_REMNANTS, readCorners, remnantOutline } from '#core/cut'
 import type { Point } from '#core/geometry'
-import { PAPERS, type PaperId } from '#core/material'
+import { paperIds, PAPERS, type PaperId } from '#core/material'
 import type { Photo } from '#core/ledger'
 import { printQuantity } from '#core/quantity'
 import { shrinkPhoto } from '~/components/brief/photos'
 import { usePlanned } from '~/composables/planned'
+import { remark, useSubmitted } from '~/composables/submitted'
 import { chosenFile } from '~/files/chosen'
 import { usePreferences } from '~/stores/preferences'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
@@ -24,10 +26,16 @@ const emit = defineEmits<{ close: [] }>()
 const { studio, workshop } = usePlanned()
 const preferences = usePreferences()
 
-const name = ref('')
-const paper = ref<PaperId>('thinWafer')
-const isColoured = ref(false)
-const colour = ref('#d9572b')
+const { field, submit, beginAgain } = useSubmitted(
+  z.object({ name: remark(60), paper: z.enum(paperIds), isColoured: z.boolean(), colour: z.string() }),
+  () => ({ name: '', paper: 'thinWafer' as PaperId, isColoured: false, colour: '#d9572b' }),
+  keep,
+)
+const [name] = field('name')
+const [paper] = field('paper')
+const [isColoured] = field('isColoured')
+const [colour] = field('colour')
+const form = useId()
 const typed = ref('')
 const photo = ref<Photo | null>(null)
 const problem = ref('')
@@ -42,7 +50,7 @@ watch(
     photo.value = null
     touched.value = []
     problem.value = ''
-    name.value = ''
+    beginAgain()
   },
 )
 
@@ -89,7 +97,9 @@ function touch(event: MouseEvent): void {
   ]
 }
 
-function keep(): void {
+type Told = { readonly name: string; readonly paper: PaperId; readonly isColoured: boolean; readonly colour: string }
+
+function keep(told: Told): void {
   const made = outline.value
   if (!made.ok) {
     problem.value = cornerSentence(made.error)
@@ -97,9 +107,9 @@ function keep(): void {
   }
   const kept = {
     id: crypto.randomUUID(),
-    name: name.value.trim() || 'rest',
-    paper: paper.value,
-    colour: isColoured.value ? colour.value : null,
+    name: told.name || 'rest',
+    paper: told.paper,
+    colour: told.isColoured ? told.colour : null,
     outline: made.value,
     from: '',
   }
@@ -119,7 +129,7 @@ function typeInstead(): void {
 <template>
   <SheetDialog :open="open" title="A rest that lies in the studio" width="narrow" @close="emit('close')">
     <div class="grid gap-4">
-      <div class="grid gap-x-5 gap-y-3 sm:grid-cols-[1fr_1fr_auto]">
+      <form :id="form" class="grid gap-x-5 gap-y-3 sm:grid-cols-[1fr_1fr_auto]" novalidate @submit="submit">
         <label
           ><span class="block text-[0.8rem] text-ink-soft">Called</span
           ><input v-model="name" class="field-input" maxlength="60" placeholder="rest"
@@ -129,7 +139,7 @@ function typeInstead(): void {
           <SwitchField v-model="isColoured">coloured all over</SwitchField
           ><input v-if="isColoured" v-model="colour" type="color" class="mb-1 size-7" aria-label="Its colour" />
         </div>
-      </div>
+      </form>
       <div class="grid gap-5 sm:grid-cols-[minmax(0,1fr)_13rem]">
         <div v-if="photo" class="grid content-start gap-2">
           <p role="status" class="text-[0.92rem]">{{ next }}</p>
@@ -248,10 +258,10 @@ function typeInstead(): void {
     <template #actions
       ><button type="button" class="button" @click="emit('close')">Leave it</button
       ><button
-        type="button"
+        type="submit"
+        :form
         class="button button-go"
         :disabled="!outline.ok || workshop.remnants.length >= MOST_REMNANTS"
-        @click="keep"
       >
         Take into stock
       </button></template

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { CutPart, CutSheet, SheetSize } from '#core/cut'
 import { insideOf, numberHeightMm, sheetOutline } from '#core/draw'
 import { pathData } from '#core/format/svg'
-import { flipMove } from '#core/geometry'
+import { flipMove, type Point } from '#core/geometry'
 import { useLit } from '~/components/stand/lit'
+import { vPull } from '~/composables/pulled'
+import { AIR_MM, movedOnSheet } from './pulledPiece'
 
 /**
  * A sheet to scale. Where pieces may be moved, they are dragged, or walked with the arrow keys and turned with R; what
@@ -29,7 +32,7 @@ const emit = defineEmits<{ move: [pieces: readonly CutSheet['pieces'][number][]]
 const lit = useLit()
 const dragged = ref<{ readonly at: number; readonly x: number; readonly y: number } | null>(null)
 const svg = ref<SVGSVGElement | null>(null)
-let grip = { x: 0, y: 0 }
+const { width: widthPx } = useElementSize(svg)
 
 const shown = computed(() =>
   dragged.value === null
@@ -60,31 +63,15 @@ const labels = computed(() =>
 const transformOf = ({ x, y, rotationDeg, mirrored }: CutSheet['pieces'][number]): string =>
   `translate(${x.toFixed(3)} ${(props.size.heightMm - y).toFixed(3)}) rotate(${-rotationDeg})${mirrored ? ' scale(-1 1)' : ''}`
 
-function place(event: PointerEvent): { readonly x: number; readonly y: number } {
-  const box = svg.value!.getBoundingClientRect()
-  const scale = (props.size.widthMm + 2) / box.width
-  return { x: (event.clientX - box.left) * scale - 1, y: props.size.heightMm + 1 - (event.clientY - box.top) * scale }
-}
-
-function take(event: PointerEvent, at: number): void {
-  if (!props.movable) return
-  const { x, y } = place(event)
-  const piece = props.sheet.pieces[at]!
-  grip = { x: x - piece.x, y: y - piece.y }
-  dragged.value = { at, x: piece.x, y: piece.y }
-  svg.value!.setPointerCapture(event.pointerId)
-}
-
-function drag(event: PointerEvent): void {
-  if (dragged.value === null) return
-  const { x, y } = place(event)
-  dragged.value = { ...dragged.value, x: x - grip.x, y: y - grip.y }
+function pull(at: number, went: Point): void {
+  const { x, y } = movedOnSheet(props.sheet.pieces[at]!, went, props.size, widthPx.value)
+  dragged.value = { at, x, y }
 }
 
 /** Let go: the piece stays where it is if nothing is in the way, else it goes back. */
-function drop(): void {
+function drop(isKept: boolean): void {
   const moved = shown.value
-  const isGood = dragged.value !== null && wrong.value.size === 0
+  const isGood = isKept && dragged.value !== null && wrong.value.size === 0
   dragged.value = null
   if (isGood) emit('move', moved)
 }
@@ -122,12 +109,9 @@ const isLit = (part: CutPart): boolean => litParts.value.has(part)
   <svg
     ref="svg"
     class="w-full touch-none isolate"
-    :viewBox="`-1 -1 ${size.widthMm + 2} ${size.heightMm + 2}`"
+    :viewBox="`${-AIR_MM} ${-AIR_MM} ${size.widthMm + 2 * AIR_MM} ${size.heightMm + 2 * AIR_MM}`"
     role="group"
     :aria-label="`${name}, ${sheet.pieces.length} pieces`"
-    @pointermove="drag"
-    @pointerup="drop"
-    @pointercancel="dragged = null"
   >
     <path
       :d="pathData(flipMove(sheetOutline(sheet), 0, size.heightMm))"
@@ -149,6 +133,7 @@ const isLit = (part: CutPart): boolean => litParts.value.has(part)
     />
     <g v-for="(piece, at) in shown" :key="at">
       <path
+        v-pull="{ take: () => movable, pull: (_, went) => pull(at, went), drop }"
         :d="lines.get(piece.part)"
         :transform="transformOf(piece)"
         fill-rule="evenodd"
@@ -163,7 +148,6 @@ const isLit = (part: CutPart): boolean => litParts.value.has(part)
         :data-piece="piece.number"
         @pointerenter="lit.hoverMany('element', litBy(piece.part.id))"
         @pointerleave="lit.leave()"
-        @pointerdown="take($event, at)"
         @keydown="walk($event, at)"
       />
       <text

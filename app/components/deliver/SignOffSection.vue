@@ -1,28 +1,31 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, useId } from 'vue'
+import { z } from 'zod'
 import { dateClockText } from '#core/quantity'
 import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import { usePlanned } from '~/composables/planned'
+import { remark, useSubmitted } from '~/composables/submitted'
 import { useBench } from '~/stores/bench'
 
 /** Pictures of what was delivered, and who handed over to whom. */
 const MOST = 8
+const form = useId()
 const { studio, commission, plan } = usePlanned()
 const bench = useBench()
 const handed = computed(() => commission.value.bench.handedOver)
-const by = ref(handed.value?.by ?? '')
-const to = ref(handed.value?.to ?? '')
-const notes = ref(handed.value?.notes ?? '')
+const { field, submit } = useSubmitted(
+  z.object({ by: remark(80), to: remark(80), notes: remark(2000) }),
+  () => ({ by: handed.value?.by ?? '', to: handed.value?.to ?? '', notes: handed.value?.notes ?? '' }),
+  (told) => bench.change('handed over', (before) => ({ ...before, handedOver: { at: studio.now, ...told } })),
+)
+const [by] = field('by')
+const [to] = field('to')
+const [notes] = field('notes')
 const open = computed(() =>
   plan.value.inedible.filter(
     ({ id, stays }) => !stays && (bench.bench.cameOut[id] ?? 0) < (bench.bench.wentIn[id] ?? 0),
   ),
 )
-const handOver = (): void =>
-  bench.change('handed over', (before) => ({
-    ...before,
-    handedOver: { at: studio.now, by: by.value.trim(), to: to.value.trim(), notes: notes.value.trim() },
-  }))
 </script>
 
 <template>
@@ -42,7 +45,7 @@ const handOver = (): void =>
         }))
       "
     />
-    <div class="grid gap-x-5 gap-y-2 sm:grid-cols-2">
+    <form :id="form" class="grid gap-x-5 gap-y-2 sm:grid-cols-2" novalidate @submit="submit">
       <label class="text-[0.9rem] text-ink-soft"
         >Handed over by<input v-model="by" maxlength="80" class="field-input text-ink"
       /></label>
@@ -52,11 +55,11 @@ const handOver = (): void =>
       <label class="text-[0.9rem] text-ink-soft sm:col-span-2"
         >Notes<textarea v-model="notes" rows="2" maxlength="2000" class="field-input text-ink" />
       </label>
-    </div>
+    </form>
     <p v-if="open.length > 0" class="rounded-xl bg-stop-soft px-3.5 py-2">
       Still in: {{ open.map(({ name }) => name).join(', ') }}. Count them out first.
     </p>
-    <button type="button" class="button button-go w-fit" data-testid="hand-over" @click="handOver">
+    <button type="submit" :form class="button button-go w-fit" data-testid="hand-over">
       {{ handed ? 'Hand over anew' : 'Handed over now' }}
     </button>
     <p v-if="handed" role="status">

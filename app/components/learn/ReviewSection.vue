@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { z } from 'zod'
 import { reviewPaper } from '#core/deliver'
 import { reviewOf } from '#core/make'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import { usePreferences } from '~/stores/preferences'
 import { usePlanned } from '~/composables/planned'
+import { remark, useSubmitted } from '~/composables/submitted'
 import { useBench } from '~/stores/bench'
 
 /** The job looked back at on one page: planned against actual, and what to change. */
@@ -25,8 +27,16 @@ const colours = [
   { id: 'close', name: 'Close' },
   { id: 'off', name: 'Off' },
 ] as const
-const colour = ref(commission.value.bench.review?.colour ?? 'close')
-const change = ref(commission.value.bench.review?.change ?? '')
+const { field, submit } = useSubmitted(
+  z.object({ colour: z.enum(['spotOn', 'close', 'off']), change: remark(2000) }),
+  () => ({
+    colour: commission.value.bench.review?.colour ?? 'close',
+    change: commission.value.bench.review?.change ?? '',
+  }),
+  (told) => bench.change('review', (before) => ({ ...before, review: { at: studio.now, ...told } })),
+)
+const [colour] = field('colour')
+const [change] = field('change')
 const off = (share: number): string =>
   Math.abs(share) < 0.005 ? 'as planned' : `${share > 0 ? '+' : '−'}${Math.round(Math.abs(share) * 100)} %`
 const sheet = computed(() =>
@@ -34,11 +44,6 @@ const sheet = computed(() =>
     ? reviewPaper({ plan: plan.value, commission: commission.value, units: preferences.units }, review.value)
     : null,
 )
-const keep = (): void =>
-  bench.change('review', (before) => ({
-    ...before,
-    review: { at: studio.now, colour: colour.value, change: change.value },
-  }))
 </script>
 
 <template>
@@ -75,7 +80,7 @@ const keep = (): void =>
         </li>
       </ul>
     </div>
-    <div class="no-print mt-3 grid gap-2">
+    <form class="no-print mt-3 grid gap-2" novalidate @submit="submit">
       <RadioGroup v-model="colour" class="flex flex-wrap items-center gap-2"
         ><RadioGroupLabel as="p" class="text-[0.9rem] text-ink-soft">The colour came out</RadioGroupLabel
         ><RadioGroupOption v-for="each in colours" :key="each.id" :value="each.id" class="choice py-1!">{{
@@ -91,10 +96,8 @@ const keep = (): void =>
           data-testid="review-change"
         />
       </label>
-      <button type="button" class="button button-go w-fit" data-testid="keep-review" @click="keep">
-        Keep this review
-      </button>
-    </div>
+      <button type="submit" class="button button-go w-fit" data-testid="keep-review">Keep this review</button>
+    </form>
     <PaperTools v-if="sheet" class="mt-3" :papers="[sheet]" ending="review" title="On one page" />
     <p v-if="commission.bench.review" class="mt-2 text-[0.9rem]" role="status">
       Reviewed. {{ commission.bench.review.change }}

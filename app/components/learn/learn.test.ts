@@ -2,6 +2,7 @@ import { STARTING_WORKSHOP } from '#core/workshop'
 import { enableAutoUnmount, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { whenTrue } from '../../../tests/any/whenTrue'
 import { beginAgain, commission, workshop } from '../../../tests/any/plannedDemo'
 import { lanternRow } from '#core/demo'
 import KnownList from './KnownList.vue'
@@ -79,20 +80,22 @@ describe('what trials say', () => {
 describe('a trial', () => {
   it('of shrink is kept as typed, an impossible one refused with what to do', async () => {
     const mounted = mount(TrialForm)
-    await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(workshop.value.shrinkTrials.at(-1)).toMatchObject({
-      way: 'mat',
-      beforeMm: 200,
-      afterMm: 195,
-      room: 'workroom',
-      odd: false,
-    })
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() =>
+      expect(workshop.value.shrinkTrials.at(-1)).toMatchObject({
+        way: 'mat',
+        beforeMm: 200,
+        afterMm: 195,
+        room: 'workroom',
+        odd: false,
+      }),
+    )
     const count = workshop.value.shrinkTrials.length
     const after = mounted.findAll('input').at(-1)!
     await after.setValue('40')
     await after.trigger('change')
-    await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(mounted.get('[role="alert"]').text()).toContain('Between half')
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() => expect(mounted.get('[role="alert"]').text()).toContain('Between half'))
     expect(workshop.value.shrinkTrials).toHaveLength(count)
   })
   it('of speed is told against what so many take by starting values', async () => {
@@ -101,8 +104,10 @@ describe('a trial', () => {
       .findAll('[role="radio"]')
       .find((each) => each.text() === 'Speed')!
       .trigger('click')
-    await mounted.get('[data-testid="keep-trial"]').trigger('click')
-    expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'soakedSail soak', standardMin: 30, minutes: 30 })
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() =>
+      expect(workshop.value.runs.at(-1)).toMatchObject({ step: 'soakedSail soak', standardMin: 30, minutes: 30 }),
+    )
   })
   it('can be marked odd, counted again and forgotten', async () => {
     const mounted = mount(LedgerList)
@@ -124,7 +129,7 @@ describe('looking back', () => {
     const mounted = mount(ReviewSection)
     expect(mounted.text()).toContain('9 cut, 1 broken')
     await mounted.get('[data-testid="review-change"]').setValue('Fewer halves.')
-    await mounted.get('[data-testid="keep-review"]').trigger('click')
-    expect(commission.value.bench.review!.change).toBe('Fewer halves.')
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() => expect(commission.value.bench.review!.change).toBe('Fewer halves.'))
   })
 })

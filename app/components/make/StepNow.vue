@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { Check, CircleHelp, Pause, Play, SkipForward, Timer } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, useId } from 'vue'
+import { z } from 'zod'
 import { MOST_PHOTOS, workedMin, type Photo } from '#core/ledger'
 import type { StepCard } from '#core/make'
 import { clockText, dayClockText, printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
+import { remark, useSubmitted } from '~/composables/submitted'
+import { wallClockAt } from '~/composables/wallClock'
 import { useBench } from '~/stores/bench'
 import { useStudio } from '~/stores/studio'
 import PhotoShelf from '~/components/ui/PhotoShelf.vue'
@@ -20,13 +23,11 @@ const emit = defineEmits<{ trouble: [] }>()
 const bench = useBench()
 const studio = useStudio()
 const isSkipping = ref(false)
-const why = ref('')
+const skipForm = useId()
 const isBegun = computed(() => props.card.record !== null && props.card.record.doneAt === null)
 const isPaused = computed(() => props.card.record?.pausedAt !== null && isBegun.value)
 const worked = computed(() =>
-  props.card.record
-    ? workedMin(props.card.record, Math.max(studio.now, bench.nowMs / 60000 - new Date().getTimezoneOffset()))
-    : 0,
+  props.card.record ? workedMin(props.card.record, Math.max(studio.now, wallClockAt(bench.nowMs))) : 0,
 )
 const when = computed(() =>
   studio.now > props.card.from + 1 && !isBegun.value
@@ -51,11 +52,16 @@ const letGoPicture = (id: string): void =>
     stepPhotos: before.stepPhotos.filter(({ photo }) => photo.id !== id),
   }))
 
-function skip(): void {
-  bench.skip(props.card, why.value.trim() || 'no reason given')
-  isSkipping.value = false
-  why.value = ''
-}
+const { field, submit, beginAgain } = useSubmitted(
+  z.object({ why: remark(200) }),
+  () => ({ why: '' }),
+  ({ why: reason }) => {
+    bench.skip(props.card, reason || 'no reason given')
+    isSkipping.value = false
+    beginAgain()
+  },
+)
+const [why] = field('why')
 </script>
 
 <template>
@@ -156,12 +162,14 @@ function skip(): void {
       </button>
     </div>
     <SheetDialog :open="isSkipping" :title="`Leave out “${card.name}”?`" width="small" @close="isSkipping = false">
-      <label class="block text-[0.9rem] text-ink-soft"
-        >Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why" @keydown.enter="skip"
-      /></label>
+      <form :id="skipForm" novalidate @submit="submit">
+        <label class="block text-[0.9rem] text-ink-soft"
+          >Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why"
+        /></label>
+      </form>
       <template #actions
         ><button type="button" class="button" @click="isSkipping = false">Keep it</button
-        ><button type="button" class="button button-go" @click="skip">Leave it out</button></template
+        ><button type="submit" :form="skipForm" class="button button-go">Leave it out</button></template
       >
     </SheetDialog>
   </article>

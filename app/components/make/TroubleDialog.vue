@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange } from '#core/care'
 import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
 import { usePlanned } from '~/composables/planned'
+import { wallClockAt } from '~/composables/wallClock'
 import { useBench } from '~/stores/bench'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
 import { namedChoices } from '~/components/ui/choice'
@@ -46,7 +47,7 @@ function keep({ id }: LikelyCause): void {
   const record = { id: crypto.randomUUID(), at: 0, seen: seen.value, cause: id, task: props.card?.task ?? '' }
   bench.change('trouble noted', (before) => ({
     ...before,
-    troubles: [...before.troubles, { ...record, at: Math.floor(bench.nowMs / 60000 - new Date().getTimezoneOffset()) }],
+    troubles: [...before.troubles, { ...record, at: Math.floor(wallClockAt(bench.nowMs)) }],
   }))
   kept.value = id
 }

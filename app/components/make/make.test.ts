@@ -2,6 +2,7 @@ import { chosenOption } from '#core/commission'
 import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { whenTrue } from '../../../tests/any/whenTrue'
 import { useBench } from '~/stores/bench'
 import { hour, studio } from '../../../tests/any/benchDemo'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
@@ -79,9 +80,8 @@ describe('the step in hand', () => {
     const why = document.querySelector<HTMLInputElement>('[data-testid="why"]')!
     why.value = 'film is cut already'
     why.dispatchEvent(new Event('input'))
-    why.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }))
-    await flushPromises()
-    expect(commission.value.bench.tasks).toMatchObject([{ skipped: 'film is cut already' }])
+    why.form!.requestSubmit()
+    await whenTrue(() => expect(commission.value.bench.tasks).toMatchObject([{ skipped: 'film is cut already' }]))
     expect(workshop.value.runs).toHaveLength(before)
   })
   it('keeps a picture with its own step, and lets it go again', async () => {

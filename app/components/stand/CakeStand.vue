@@ -38,6 +38,7 @@ import { useLook } from './look'
 import { drawsInDepth } from './render/level'
 import { pointsOf } from './shapePaint'
 import { useStandTools } from './standTools'
+import { placeOn, type PointerPlace } from '~/composables/pulled'
 import { useGestures } from './gestures'
 import { useSolids } from './useSolids'
 
@@ -159,40 +160,38 @@ const described = computed(() =>
 const tape = computed(() => ends.value.map(({ point }) => viewAt(look.value)(point)).map(({ x, y }) => ({ x, y: -y })))
 
 /** A place of the picture under a pointer, mm, y up. */
-function placeUnder({ clientX, clientY }: { clientX: number; clientY: number }): Point | null {
-  const matrix = drawing.value?.getScreenCTM()
-  if (!matrix) return null
-  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix.inverse())
-  return { x, y: -y }
+function placeUnder(at: PointerPlace): Point | null {
+  const place = placeOn(drawing.value, at)
+  return place && { x: place.x, y: -place.y }
 }
 
 /** What is under the pointer; what is hidden is not touched. */
-function thingUnder(event: MouseEvent): Pick<Solid, 'kind' | 'index'> | null {
-  const place = placeUnder(event)
+function thingUnder(at: PointerPlace): Pick<Solid, 'kind' | 'index'> | null {
+  const place = placeUnder(at)
   if (!place) return null
   return isFlat ? flatAt(flats.value, place) : (metBy(sightLine(place, look.value), solids.value)?.solid ?? null)
 }
 
-function hover(event: PointerEvent): void {
-  const thing = thingUnder(event)
+function hover(at: PointerPlace): void {
+  const thing = thingUnder(at)
   if (thing) lit.hover(thing.kind, thing.index)
   else lit.leave()
 }
 
 /** Opens what was touched, or puts the tape there. */
-function touch(event: MouseEvent): void {
+function touch(at: PointerPlace): void {
   if (!shown.value) return
   if (!measuring.value) {
-    const thing = thingUnder(event)
+    const thing = thingUnder(at)
     if (thing && thing.kind !== 'board') emit('touch', thing.kind, thing.index)
     return
   }
-  const place = placeUnder(event)
+  const place = placeUnder(at)
   const touched = place && touchedAt(shown.value.plan.stack, look.value, place)
   if (touched) putTape(touched)
 }
 
-const gestures = useGestures({ perPixel, placeUnder, hover, touch })
+useGestures(drawing, { perPixel, placeUnder, hover, touch })
 </script>
 
 <template>
@@ -230,7 +229,6 @@ const gestures = useGestures({ perPixel, placeUnder, hover, touch })
           :role="arranging ? 'group' : 'img'"
           :aria-label="described"
           data-testid="stand"
-          v-on="gestures"
           @pointerleave="lit.leave()"
         >
           <polygon

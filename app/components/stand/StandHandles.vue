@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Spot } from '#core/compose'
 import { facesViewer, pointOfSpot, spotAt, viewAt, type Viewpoint } from '#core/draw'
 import type { Point } from '#core/geometry'
 import { useArranging } from '~/components/arrange/arranging'
 import { arrowMove } from '~/components/arrange/arrowKeys'
 import HandlePoint from '~/components/arrange/HandlePoint.vue'
+import { vPull, type PointerPlace } from '~/composables/pulled'
 
 /**
  * The handles of the open composition, and the picked element, on the stand itself. The parent says which place of its
@@ -14,12 +15,10 @@ import HandlePoint from '~/components/arrange/HandlePoint.vue'
 const props = defineProps<{
   look: Viewpoint
   perPixel: number
-  placeUnder: (at: { clientX: number; clientY: number }) => Point | null
+  placeUnder: (at: PointerPlace) => Point | null
 }>()
 
 const { stack, handles, pickedElement, pull, move, nudge, nudgeHandle } = useArranging()
-const held = ref<string | null>(null)
-const PICKED = 'picked'
 
 const seen = (spot: Spot) => {
   const { x, y } = viewAt(props.look)(pointOfSpot(spot, stack.value))
@@ -34,18 +33,20 @@ const picked = computed(() =>
   pickedElement.value && facesViewer(pickedElement.value, stack.value, props.look) ? seen(pickedElement.value) : null,
 )
 
-function grab(id: string, event: PointerEvent): void {
-  held.value = id
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+/** The spot of the cake under a pointer. */
+function spotUnder(at: PointerPlace): Spot | null {
+  const place = props.placeUnder(at)
+  return place && spotAt(stack.value, props.look, place)
 }
 
-function drag(event: PointerEvent): void {
-  if (held.value === null) return
-  const place = props.placeUnder(event)
-  const spot = place && spotAt(stack.value, props.look, place)
-  if (!spot) return
-  if (held.value === PICKED) move(spot)
-  else pull(held.value, spot)
+function pullHandle(id: string, at: PointerPlace): void {
+  const spot = spotUnder(at)
+  if (spot) pull(id, spot)
+}
+
+function pullPicked(at: PointerPlace): void {
+  const spot = spotUnder(at)
+  if (spot) move(spot)
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -57,7 +58,7 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <g data-testid="stand-handles" @pointermove.stop="drag" @pointerup="held = null" @pointercancel="held = null">
+  <g data-testid="stand-handles">
     <HandlePoint
       v-for="handle in shown"
       :key="handle.id"
@@ -67,20 +68,20 @@ function onKey(event: KeyboardEvent): void {
       :says="`${handle.name} of the composition, on the stand`"
       :is-heart="handle.id === 'heart' || handle.id === 'middle'"
       :data-testid="`stand-handle-${handle.id}`"
-      @grab="grab(handle.id, $event)"
+      @pull="pullHandle(handle.id, $event)"
       @nudge="(right, up) => nudgeHandle(handle.id, right, up)"
     >
       <title>{{ handle.name }}</title>
     </HandlePoint>
     <g
       v-if="picked"
+      v-pull="{ pull: pullPicked }"
       tabindex="0"
       role="button"
       class="cursor-move"
       style="touch-action: none"
       aria-label="The picked one, on the stand; arrow keys move it"
       data-testid="stand-picked"
-      @pointerdown.stop="grab(PICKED, $event)"
       @click.stop
       @keydown="onKey"
     >

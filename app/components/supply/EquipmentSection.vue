@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import { ref } from 'vue'
+import { z } from 'zod'
 import { paperOf } from '#core/material'
 import { MOST_STOCK, SHELF_WORDS, SHELVES, type ShelfId } from '#core/supply'
 import { usePlanned } from '~/composables/planned'
+import { givenName, useSubmitted } from '~/composables/submitted'
 import IconButton from '~/components/ui/IconButton.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
@@ -12,25 +13,25 @@ import { choicesOf } from '~/components/ui/choice'
 /** Formers, moulds and ovens, rests of sheets, and things of one's own that no plan asks for. */
 const { studio, workshop } = usePlanned()
 const moulds = ['halfSphere', 'foamHole', 'pan', 'fan', 'rack', 'dryRoom'] as const
-const name = ref('')
-const shelf = ref<ShelfId>('equipment')
-
-function add(): void {
-  const called = name.value.trim().slice(0, 80)
-  if (called === '') return
-  studio.edit('own item', ({ workshop: draft }) => {
-    draft.stock.push({
-      item: `own ${crypto.randomUUID()}`,
-      name: called,
-      shelf: shelf.value,
-      kind: 'count',
-      onHand: 1,
-      pack: 1,
-      packPrice: null,
+const { field, submit, beginAgain, problem } = useSubmitted(
+  z.object({ name: givenName(80), shelf: z.enum(SHELVES) }),
+  () => ({ name: '', shelf: 'equipment' as ShelfId }),
+  (own) => {
+    studio.edit('own item', ({ workshop: draft }) => {
+      draft.stock.push({
+        ...own,
+        item: `own ${crypto.randomUUID()}`,
+        kind: 'count',
+        onHand: 1,
+        pack: 1,
+        packPrice: null,
+      })
     })
-  })
-  name.value = ''
-}
+    beginAgain()
+  },
+)
+const [name] = field('name')
+const [shelf] = field('shelf')
 const letGo = (id: string): void =>
   studio.edit('a rest is gone', ({ workshop: draft }) => {
     draft.remnants = draft.remnants.filter((each) => each.id !== id)
@@ -63,20 +64,15 @@ const SHELF_CHOICES = choicesOf(SHELVES, (each) => SHELF_WORDS[each])
         </li>
       </ul>
     </div>
-    <div class="flex flex-wrap items-end gap-3">
+    <form class="flex flex-wrap items-end gap-3" novalidate @submit="submit">
       <label class="min-w-52 flex-1 text-[0.8rem] text-ink-soft"
-        >Something of your own<input v-model="name" class="field-input text-ink" maxlength="80" @keydown.enter="add"
+        >Something of your own<input v-model="name" class="field-input text-ink" maxlength="80"
       /></label>
       <ChoiceField v-model="shelf" class="w-44" label="Shelf" :choices="SHELF_CHOICES" />
-      <button
-        type="button"
-        class="button"
-        :disabled="name.trim() === '' || workshop.stock.length >= MOST_STOCK"
-        data-testid="add-item"
-        @click="add"
-      >
+      <button type="submit" class="button" :disabled="workshop.stock.length >= MOST_STOCK" data-testid="add-item">
         Put it there
       </button>
-    </div>
+      <p v-if="problem" role="alert" class="w-full text-[0.88rem] text-stop">{{ problem }}</p>
+    </form>
   </section>
 </template>

@@ -1,18 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { currencyName, currencySign, printDuration, type Currency } from '#core/quantity'
+import type { Quote } from '#core/plan'
 import { inCurrency, PRICE_NAMES, pricesSchema, type PriceName } from '#core/supply'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 import CurrencyChoice from './CurrencyChoice.vue'
+import SortableTable from '~/components/ui/SortableTable.vue'
+import type { TableColumn } from '~/components/ui/tableColumn'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** What it costs, decoration by decoration, and the price that comes of it. */
 const { quote, quoteSheet } = useHandover()
 const { studio, workshop } = usePlanned()
 const currency = computed(() => workshop.value.prices.currency)
+const columns: readonly TableColumn<Quote['lines'][number]>[] = [
+  { id: 'name', header: 'What', sortBy: ({ name }) => name, isHeading: true },
+  { id: 'hands', header: 'Hands', sortBy: ({ handsMin }) => handsMin, align: 'right' },
+  { id: 'cost', header: 'Cost', sortBy: ({ cost }) => cost.value, align: 'right' },
+]
 const priceLabel = (name: PriceName): string =>
   `${pricesSchema.shape[name].meta()!.label as string}, ${currencySign(currency.value)}`
 const setCurrency = (code: Currency): void =>
@@ -28,24 +36,13 @@ const setCurrency = (code: Currency): void =>
       asked of the client: <FigureLink :working="quote.bare" /> bare, <FigureLink :working="quote.overhead" /> overhead,
       and the margin.
     </p>
-    <table class="w-full text-[0.95rem]">
-      <thead class="text-left text-[0.8rem] text-ink-soft">
-        <tr>
-          <th class="font-normal">what</th>
-          <th class="text-right font-normal">hands</th>
-          <th class="text-right font-normal">cost</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="line in quote.lines" :key="line.id" class="border-t border-line">
-          <th scope="row" class="py-1 text-left font-normal">{{ line.name }}</th>
-          <td class="pr-3 text-right whitespace-nowrap text-ink-soft">
-            {{ line.handsMin > 0 ? printDuration(line.handsMin) : '' }}
-          </td>
-          <td class="text-right"><FigureLink :working="line.cost" /></td>
-        </tr>
-      </tbody>
-    </table>
+    <SortableTable class="text-[0.95rem]" :rows="quote.lines" :columns>
+      <template #name="{ row }">{{ row.name }}</template>
+      <template #hands="{ row }"
+        ><span class="text-ink-soft">{{ row.handsMin > 0 ? printDuration(row.handsMin) : '' }}</span></template
+      >
+      <template #cost="{ row }"><FigureLink :working="row.cost" /></template>
+    </SortableTable>
     <p v-if="quote.oneMore.length > 0" class="mt-3 rounded-xl bg-paper-deep px-3.5 py-2" data-testid="one-more">
       One more costs about
       <template v-for="({ decoration, called, cost }, at) in quote.oneMore" :key="decoration"

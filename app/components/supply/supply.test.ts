@@ -99,8 +99,12 @@ describe('shopping', () => {
   it('things of one’s own are put on a shelf, and formers counted', async () => {
     const mounted = mount(EquipmentSection)
     await mounted.get('input[maxlength="80"]').setValue('turntable')
-    await mounted.get('[data-testid="add-item"]').trigger('click')
-    expect(workshop.value.stock.at(-1)).toMatchObject({ name: 'turntable', shelf: 'equipment', onHand: 1 })
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() =>
+      expect(workshop.value.stock.at(-1)).toMatchObject({ name: 'turntable', shelf: 'equipment', onHand: 1 }),
+    )
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() => expect(mounted.get('[role="alert"]').text()).toBe('Give it a name, please.'))
     const mats = mounted.findAll('input')[0]!
     await mats.setValue('3')
     await mats.trigger('change')
@@ -149,8 +153,8 @@ describe('at the door', () => {
     const mounted = mount(SignOffSection)
     expect(mounted.text()).toContain('Still in: picks')
     await mounted.findAll('input').at(-1)!.setValue('the host')
-    await mounted.get('[data-testid="hand-over"]').trigger('click')
-    expect(commission.value.bench.handedOver).toMatchObject({ to: 'the host' })
+    await mounted.get('form').trigger('submit')
+    await whenTrue(() => expect(commission.value.bench.handedOver).toMatchObject({ to: 'the host' }))
   })
   it('shows every paper of the pack as it reads', () => {
     for (const paper of useHandover().pack.value) {

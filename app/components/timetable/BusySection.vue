@@ -4,6 +4,7 @@ import { CalendarPlus, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { clockText, dateText, MINUTES_PER_DAY } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
+import { wallClockAt } from '~/composables/wallClock'
 import { chosenFile } from '~/files/chosen'
 import IconButton from '~/components/ui/IconButton.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
@@ -12,9 +13,6 @@ import WorkshopField from '~/components/ui/WorkshopField.vue'
 const { studio, workshop, plan } = usePlanned()
 const refused = ref('')
 const WEEKS_BACK = 6
-
-/** Minutes by this machine's clock of a moment by the world's, with the daylight time of that day. */
-const localMinutes = (worldMs: number): number => worldMs / 60_000 - new Date(worldMs).getTimezoneOffset()
 
 async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
@@ -27,7 +25,7 @@ async function bring(event: Event): Promise<void> {
     await file.text(),
     until - WEEKS_BACK * 7 * MINUTES_PER_DAY,
     until,
-    localMinutes,
+    wallClockAt,
     '.lamellon',
   )
   refused.value = read.ok ? '' : calendarSentence(read.error)

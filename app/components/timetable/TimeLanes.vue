@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { isDamp } from '#core/dry'
 import { dateText, dayClockText, dayOf, momentText } from '#core/quantity'
 import type { Slot, SlotKind, Stretch, Timetable, WorkingHours } from '#core/schedule'
 import { useForecast } from '~/components/brief/useForecast'
-import { axisFor, laneName, lanesOf, slotsOn, spellsOn } from './axis'
+import { vPull, type Pull } from '~/composables/pulled'
+import { axisFor, GRID_MIN, laneName, lanesOf, minutesAlong, onGrid, placeAlong, slotsOn, spellsOn } from './axis'
 
 /**
  * The days before the event: who does what, what lies where, when nobody works, when it is damp. Work is dragged to
@@ -65,42 +67,30 @@ const bands = computed(() =>
   ].filter(({ shown: isShown }) => isShown),
 )
 
-/** Work is put on quarters of an hour. */
-const GRID_MIN = 15
-const onGrid = (moment: number): number => Math.round(moment / GRID_MIN) * GRID_MIN
-const place = (from: number, to: number) => ({
-  left: `${axis.value.shareAt(from) * 100}%`,
-  width: `${(axis.value.shareAt(to) - axis.value.shareAt(from)) * 100}%`,
-})
+const place = (from: number, to: number) => placeAlong(axis.value, from, to)
 const STATES: Readonly<Record<Slot['state'], string>> = { toDo: '', underWay: ', under way', done: ', done' }
 const describe = (slot: Slot): string =>
   `${slot.name}, ${dayClockText(slot.from)} to ${dayClockText(slot.to)}${STATES[slot.state]}`
 
 const dragged = ref<{ readonly id: string; readonly byMin: number } | null>(null)
-let grip = { x: 0, perPixel: 0 }
+const lane = ref<HTMLElement | null>(null)
+const { width: lanePx } = useElementSize(lane)
 const isMovable = ({ hands, task, state }: Slot): boolean => hands && task !== null && state === 'toDo'
 
-function take(event: PointerEvent, slot: Slot): void {
-  emit('choose', slot)
-  if (!isMovable(slot)) return
-  const button = event.currentTarget as HTMLElement
-  grip = {
-    x: event.clientX,
-    perPixel: (axis.value.to - axis.value.from) / button.parentElement!.getBoundingClientRect().width,
-  }
-  button.setPointerCapture(event.pointerId)
-  dragged.value = { id: slot.id, byMin: 0 }
-}
-
-function drag(event: PointerEvent): void {
-  if (dragged.value) dragged.value = { ...dragged.value, byMin: (event.clientX - grip.x) * grip.perPixel }
-}
-
-function drop(slot: Slot): void {
-  const byMin = dragged.value?.byMin ?? 0
-  dragged.value = null
-  if (Math.abs(byMin) >= GRID_MIN / 2) emit('pin', slot.task!, onGrid(slot.from + byMin))
-}
+const pullsOf = (slot: Slot): Pull => ({
+  take: () => {
+    emit('choose', slot)
+    return isMovable(slot)
+  },
+  pull: (_, { x }) => {
+    dragged.value = { id: slot.id, byMin: minutesAlong(x, axis.value, lanePx.value) }
+  },
+  drop: (isKept) => {
+    const byMin = dragged.value?.byMin ?? 0
+    dragged.value = null
+    if (isKept && onGrid(slot.from + byMin) !== onGrid(slot.from)) emit('pin', slot.task!, onGrid(slot.from + byMin))
+  },
+})
 
 const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -GRID_MIN, ArrowRight: GRID_MIN }
 function walk(event: KeyboardEvent, slot: Slot): void {
@@ -134,7 +124,7 @@ const shown = (slot: Slot) => {
       >
     </div>
     <div class="relative">
-      <div class="absolute inset-y-0 right-0 left-16" aria-hidden="true">
+      <div ref="lane" class="absolute inset-y-0 right-0 left-16" aria-hidden="true">
         <template v-for="day in axis.days" :key="day">
           <span class="absolute inset-y-0 border-l border-line" :style="{ left: place(day, day).left }" />
           <span
@@ -167,12 +157,13 @@ const shown = (slot: Slot) => {
           title="now"
         />
       </div>
-      <div v-for="{ lane, slots } in lanes" :key="lane" class="relative flex h-8 items-center">
-        <span class="w-16 shrink-0 text-[0.82rem] leading-tight text-ink-soft">{{ laneName(lane) }}</span>
+      <div v-for="{ lane: name, slots } in lanes" :key="name" class="relative flex h-8 items-center">
+        <span class="w-16 shrink-0 text-[0.82rem] leading-tight text-ink-soft">{{ laneName(name) }}</span>
         <div class="relative h-full flex-1">
           <button
             v-for="slot in slots"
-            :key="`${lane} ${slot.id}`"
+            :key="`${name} ${slot.id}`"
+            v-pull="pullsOf(slot)"
             type="button"
             class="thin-touch absolute inset-y-1.5 min-w-[5px] touch-none rounded-[4px]"
             :class="[
@@ -190,10 +181,6 @@ const shown = (slot: Slot) => {
             :title="describe(slot)"
             :tabindex="isMovable(slot) ? 0 : -1"
             :data-task="slot.task ?? undefined"
-            @pointerdown="take($event, slot)"
-            @pointermove="drag"
-            @pointerup="drop(slot)"
-            @pointercancel="dragged = null"
             @focus="emit('choose', slot)"
             @keydown="walk($event, slot)"
           />

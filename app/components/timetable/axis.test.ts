@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import { derivePlan } from '#core/plan'
 import { valueOf } from '#core/quantity'
-import { agendaOf, axisFor, lanesOf, slotsOn, spellsOn } from './axis'
+import { agendaOf, axisFor, lanesOf, minutesAlong, onGrid, placeAlong, slotsOn, spellsOn } from './axis'
 
 const workshop = demoWorkshop()
 const { slots } = valueOf(derivePlan({ commission: demoCommission(0), workshop, now: 0, units: 'metric' }).timetable)
@@ -29,5 +29,20 @@ describe('the time axis', () => {
   it('has no spells on a day off', () => {
     const monday = axis.days.find((day) => new Date(day * 60000).getUTCDay() === 1) ?? 4 * 1440
     expect(spellsOn(monday, workshop.hours)).toEqual([])
+  })
+})
+
+describe('work that is pulled along', () => {
+  it('goes as many minutes as the pixels stand for, and lands on a quarter of an hour', () => {
+    const whole = axis.to - axis.from
+    expect(minutesAlong(400, axis, 400)).toBe(whole)
+    expect(minutesAlong(-100, axis, 400)).toBe(-whole / 4)
+    expect(minutesAlong(5, axis, 0)).toBe(0)
+    expect([onGrid(67), onGrid(68), onGrid(-7)]).toEqual([60, 75, -0])
+  })
+  it('lies across the days by its share of them', () => {
+    const half = (axis.from + axis.to) / 2
+    expect(placeAlong(axis, axis.from, half)).toEqual({ left: '0%', width: '50%' })
+    expect(placeAlong(axis, half, axis.to)).toEqual({ left: '50%', width: '50%' })
   })
 })

@@ -24,6 +24,20 @@ export function axisFor(slots: readonly Slot[]): TimeAxis {
   }
 }
 
+/** Where a stretch of time lies across the days, as style. */
+export const placeAlong = ({ shareAt }: TimeAxis, from: Moment, to: Moment) => ({
+  left: `${shareAt(from) * 100}%`,
+  width: `${(shareAt(to) - shareAt(from)) * 100}%`,
+})
+
+/** Minutes in so many pixels of a lane. */
+export const minutesAlong = (px: number, { from, to }: TimeAxis, lanePx: number): number =>
+  lanePx > 0 ? (px / lanePx) * (to - from) : 0
+
+/** Work is put on quarters of an hour. */
+export const GRID_MIN = 15
+export const onGrid = (moment: Moment): Moment => Math.round(moment / GRID_MIN) * GRID_MIN
+
 /** What lanes of formers and moulds are called. */
 const LANE_WORDS: Readonly<Record<string, string>> = PLACE_WORDS
 export const laneName = (lane: string): string => {

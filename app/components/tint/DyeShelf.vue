@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { FlaskConical, Plus, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { z } from 'zod'
 import { learnedDye, strengthWorking } from '#core/learn'
 import { printNumber } from '#core/quantity'
-import { absorptionFor, hexBands, sheetHex, SOAKED_FILM } from '#core/tint'
+import { absorptionFromSwatch, sheetHex, SOAKED_FILM } from '#core/tint'
 import { DYE_BASES } from '#core/material'
 import { DYE_BASE_WORDS, dyeStockSchema, MOST_DYES_ON_SHELF, type DyeStock } from '#core/supply'
 import FigureLink from '~/components/working/FigureLink.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
+import { givenName, useSubmitted } from '~/composables/submitted'
 import StripDialog from './StripDialog.vue'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
 import { choicesOf } from '~/components/ui/choice'
@@ -54,28 +56,25 @@ const letGo = (id: string): void =>
     draft.dyeTrials = draft.dyeTrials.filter(({ dye }) => dye !== id)
   })
 
-const named = ref('')
-const looks = ref('#c98fb4')
-
-/** A new dye begins as the colour that ten drops in 100 ml are said to give. */
-function add(): void {
-  const name = named.value.trim()
-  if (!name) return
-  const light = hexBands(looks.value)
-  const perDrop = (band: 0 | 1 | 2): number =>
-    Math.min(2, absorptionFor(SOAKED_FILM, band, Math.max(light[band], 0.001)) / SHOWN_DROPS)
-  studio.edit('add a dye', ({ workshop: draft }) => {
-    draft.dyes.push({
-      id: crypto.randomUUID(),
-      name,
-      base: 'water',
-      absorptionPerDrop: [perDrop(0), perDrop(1), perDrop(2)],
-      onHandMl: 10,
-      inUse: true,
+const { field, submit, beginAgain, problem } = useSubmitted(
+  z.object({ name: givenName(60), looks: z.string() }),
+  () => ({ name: '', looks: '#c98fb4' }),
+  ({ name, looks: hex }) => {
+    studio.edit('add a dye', ({ workshop: draft }) => {
+      draft.dyes.push({
+        id: crypto.randomUUID(),
+        name,
+        base: 'water',
+        absorptionPerDrop: [...absorptionFromSwatch(hex, SHOWN_DROPS, SOAKED_FILM)],
+        onHandMl: 10,
+        inUse: true,
+      })
     })
-  })
-  named.value = ''
-}
+    beginAgain()
+  },
+)
+const [named] = field('name')
+const [looks] = field('looks')
 const BASES = choicesOf(DYE_BASES, (base) => DYE_BASE_WORDS[base])
 </script>
 
@@ -169,7 +168,8 @@ const BASES = choicesOf(DYE_BASES, (base) => DYE_BASE_WORDS[base])
     <form
       v-if="workshop.dyes.length < MOST_DYES_ON_SHELF"
       class="mt-3 flex flex-wrap items-end gap-3"
-      @submit.prevent="add"
+      novalidate
+      @submit="submit"
     >
       <label class="w-44"
         ><span class="block text-[0.8rem] text-ink-soft">Another dye</span
@@ -183,9 +183,8 @@ const BASES = choicesOf(DYE_BASES, (base) => DYE_BASE_WORDS[base])
           aria-label="Film out of ten drops of it looks like this"
         />as film out of {{ SHOWN_DROPS }} drops looks</label
       >
-      <button type="submit" class="button" :disabled="named.trim() === ''">
-        <Plus class="size-4.5" aria-hidden="true" />Add
-      </button>
+      <button type="submit" class="button"><Plus class="size-4.5" aria-hidden="true" />Add</button>
+      <p v-if="problem" role="alert" class="w-full text-[0.88rem] text-stop">{{ problem }}</p>
     </form>
     <StripDialog :dye="dips" @close="dips = null" />
   </section>

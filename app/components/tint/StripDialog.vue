@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MOST_TRIALS } from '#core/workshop'
 import { ImagePlus } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import { dyeTrialSchema, learnedDye, type DyeTrial } from '#core/learn'
 import { printNumber } from '#core/quantity'
 import { sheetHex, STRIPS } from '#core/tint'
@@ -9,6 +9,7 @@ import { shrinkPhoto } from '~/components/brief/photos'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { touchedColour } from '~/components/ui/touchedColour'
 import { usePlanned } from '~/composables/planned'
+import { useSubmitted } from '~/composables/submitted'
 import { chosenFile } from '~/files/chosen'
 import type { Photo } from '#core/ledger'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
@@ -20,12 +21,29 @@ const emit = defineEmits<{ close: [] }>()
 const { studio, workshop, plan } = usePlanned()
 
 const STARTING_DROPS = 8
-const drops = ref(STARTING_DROPS)
 /** A bare strip on white, as it is reckoned. */
 const bareOf = (of: DyeTrial['kind']): string => sheetHex({}, [], STRIPS[of])
-const kind = ref<DyeTrial['kind']>('film')
-const bare = ref(bareOf('film'))
-const swatch = ref('#cccccc')
+const { field, submit, beginAgain } = useSubmitted(
+  dyeTrialSchema.pick({ kind: true, dropsPer100Ml: true, bare: true, swatch: true }),
+  () => ({
+    kind: 'film' as DyeTrial['kind'],
+    dropsPer100Ml: STARTING_DROPS,
+    bare: bareOf('film'),
+    swatch: '#cccccc',
+  }),
+  (dipped) => {
+    const kept = { ...dipped, id: crypto.randomUUID(), dye: props.dye!, odd: false }
+    studio.edit('strip dipped', ({ workshop: draft }) => {
+      draft.dyeTrials.push(kept)
+    })
+    emit('close')
+  },
+)
+const [kind] = field('kind')
+const [drops] = field('dropsPer100Ml')
+const [bare] = field('bare')
+const [swatch] = field('swatch')
+const form = useId()
 const photo = ref<Photo | null>(null)
 const problem = ref('')
 /** What is touched next on the photograph. */
@@ -59,7 +77,7 @@ const then = computed(() =>
 watch(
   () => props.dye,
   () => {
-    drops.value = STARTING_DROPS
+    beginAgain()
     photo.value = null
     problem.value = ''
     next.value = 'bare'
@@ -88,14 +106,6 @@ function touch(event: MouseEvent): void {
   next.value = next.value === 'bare' ? 'swatch' : 'bare'
 }
 
-function keep(): void {
-  const kept = { ...trial.value!, id: crypto.randomUUID() }
-  studio.edit('strip dipped', ({ workshop: draft }) => {
-    draft.dyeTrials.push(kept)
-  })
-  emit('close')
-}
-
 const mark = (id: string, odd: boolean): void =>
   studio.edit(odd ? 'strip is odd' : 'strip counts', ({ workshop: draft }) => {
     draft.dyeTrials.find((each) => each.id === id)!.odd = odd
@@ -118,13 +128,13 @@ const KINDS = [
         {{ kind === 'film' ? 'as long as film is soaked' : 'in and out again' }}, dry it, and lay it beside a bare strip
         on white, in daylight.
       </p>
-      <div class="grid grid-cols-3 items-end gap-x-6 gap-y-3 sm:grid-cols-[8rem_8rem_auto_auto_auto]">
-        <QuantityField
-          class="max-sm:col-span-3"
-          :schema="dyeTrialSchema.shape.dropsPer100Ml"
-          :model-value="drops"
-          @update:model-value="drops = $event"
-        />
+      <form
+        :id="form"
+        class="grid grid-cols-3 items-end gap-x-6 gap-y-3 sm:grid-cols-[8rem_8rem_auto_auto_auto]"
+        novalidate
+        @submit="submit"
+      >
+        <QuantityField v-model="drops" class="max-sm:col-span-3" :schema="dyeTrialSchema.shape.dropsPer100Ml" />
         <ChoiceField
           v-model="kind"
           class="max-sm:col-span-3"
@@ -140,7 +150,7 @@ const KINDS = [
         <label class="text-[0.84rem] text-ink-soft"
           >The dyed strip<input v-model="swatch" type="color" class="mt-1 block size-14"
         /></label>
-      </div>
+      </form>
       <div v-if="photo" class="grid gap-1">
         <p role="status" class="text-[0.92rem]">
           {{ next === 'bare' ? 'Touch the bare strip.' : 'Now touch the dyed strip.' }}
@@ -181,12 +191,7 @@ const KINDS = [
       </ul>
     </div>
     <template #actions
-      ><button
-        type="button"
-        class="button button-go"
-        :disabled="workshop.dyeTrials.length >= MOST_TRIALS"
-        @click="keep"
-      >
+      ><button type="submit" :form class="button button-go" :disabled="workshop.dyeTrials.length >= MOST_TRIALS">
         Keep this strip
       </button></template
     >
