@@ -1,6 +1,6 @@
 import { test as plain, expect, type Page } from '@playwright/test'
 import { LEAF_TABS } from '../app/components/leaves'
-import { downloaded, figureOf, openLeaf, saved, settled, test, turnTo } from './studio'
+import { downloaded, figureOf, openLeaf, saved, settled, test, turnTo, turnToAddress } from './studio'
 
 /** Hands that are slower than the plan begins with, all through. */
 const SLOWER = 1.4
@@ -277,8 +277,11 @@ plain.describe('with the network off', () => {
       expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
     }).toPass()
     await context.setOffline(true)
-    for (const leaf of [...LEAF_TABS.map((tab) => tab.leaf), 'shelf', 'compare', 'gallery', 'beginnings']) {
-      await page.goto(`/${leaf}`)
+    await page.goto('/gallery')
+    await settled(page)
+    for (const leaf of [...LEAF_TABS.map((tab) => tab.leaf), 'shelf', 'compare', 'beginnings']) {
+      await turnToAddress(page, leaf)
+      await expect(page).toHaveURL(new RegExp(`/${leaf}$`))
       await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toBeVisible()
       await settled(page)
     }

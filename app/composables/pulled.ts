@@ -1,5 +1,5 @@
 /** What is pulled with a finger or a mouse. */
-import { DragGesture } from '@use-gesture/vanilla'
+import type { DragGesture } from '@use-gesture/vanilla'
 import type { Directive } from 'vue'
 import type { Point } from '#core/geometry'
 
@@ -15,30 +15,38 @@ export type Pull = {
   readonly drop?: (isKept: boolean) => void
 }
 
-const held = new WeakMap<Element, { pull: Pull; readonly gesture: DragGesture }>()
+const held = new WeakMap<Element, { pull: Pull; gesture: DragGesture | null }>()
+
+/** How hands are followed is no part of the first load: nobody pulls before there is something to be seen. */
+async function followed(element: Element): Promise<void> {
+  const { DragGesture } = await import('@use-gesture/vanilla')
+  const own = held.get(element)
+  if (!own) return
+  own.gesture = new DragGesture(
+    element,
+    ({ first, last, canceled, cancel, event, xy: [clientX, clientY], movement: [x, y] }) => {
+      event.stopPropagation()
+      const { pull } = own
+      if (first && pull.take?.(element) === false) cancel()
+      else if (last) pull.drop?.(!canceled && event.type === 'pointerup')
+      else if (!first) pull.pull({ clientX, clientY }, { x, y })
+    },
+    // Arrow keys move in steps of their own.
+    { pointer: { keys: false } },
+  )
+}
 
 /** Makes an element follow the hand. What lies behind it does not feel it. */
 export const vPull: Directive<Element, Pull> = {
   mounted(element, { value }) {
-    const gesture = new DragGesture(
-      element,
-      ({ first, last, canceled, cancel, event, xy: [clientX, clientY], movement: [x, y] }) => {
-        event.stopPropagation()
-        const { pull } = held.get(element)!
-        if (first && pull.take?.(element) === false) cancel()
-        else if (last) pull.drop?.(!canceled && event.type === 'pointerup')
-        else if (!first) pull.pull({ clientX, clientY }, { x, y })
-      },
-      // Arrow keys move in steps of their own.
-      { pointer: { keys: false } },
-    )
-    held.set(element, { pull: value, gesture })
+    held.set(element, { pull: value, gesture: null })
+    void followed(element)
   },
   updated(element, { value }) {
     held.get(element)!.pull = value
   },
   unmounted(element) {
-    held.get(element)?.gesture.destroy()
+    held.get(element)?.gesture?.destroy()
     held.delete(element)
   },
 }

@@ -1,13 +1,16 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
 import { NuxtLink } from '#components'
-import BouquetLeaf from '~/components/arrange/BouquetLeaf.vue'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import DecorationTabs from '~/components/arrange/DecorationTabs.vue'
 import DecorationLeaf from '~/components/arrange/DecorationLeaf.vue'
 import { useAdding } from '~/components/arrange/useAdding'
-import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { usePlanned } from '~/composables/planned'
+
+/** Each brings what only it needs. */
+const BouquetLeaf = defineAsyncComponent(() => import('~/components/arrange/BouquetLeaf.vue'))
+const WhatGoesOn = defineAsyncComponent(() => import('~/components/start/WhatGoesOn.vue'))
 
 const { option } = usePlanned()
 const { open } = useChosenDecoration(() => option.value)

@@ -4,17 +4,19 @@ import { computed } from 'vue'
 import type { UnitSystem } from '#core/quantity'
 import { pieceBoxSchema } from '#core/supply'
 import ChecklistSection from '~/components/deliver/ChecklistSection.vue'
-import CountSection from '~/components/deliver/CountSection.vue'
-import SignOffSection from '~/components/deliver/SignOffSection.vue'
-import PaperTools from '~/components/papers/PaperTools.vue'
 import PaperView from '~/components/papers/PaperView.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import type { Choice } from '~/components/ui/choice'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { afterFigures } from '~/composables/afterFigures'
 import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
+
+const PaperTools = afterFigures(() => import('~/components/papers/PaperTools.vue'))
+const CountSection = afterFigures(() => import('~/components/deliver/CountSection.vue'))
+const SignOffSection = afterFigures(() => import('~/components/deliver/SignOffSection.vue'))
 
 const { studio, commission, workshop, plan, cautionsOn } = usePlanned()
 const cautions = cautionsOn('deliver')

@@ -6,12 +6,12 @@ import { dyeItem, sheetItem, stockOf, type Item, type Workshop } from '#core/wor
 import DrawerFields from '~/components/supply/DrawerFields.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
-import { useHandover } from '~/composables/handover'
+import { useSupplied } from '~/composables/supplied'
 import { usePlanned } from '~/composables/planned'
 
 /** Taking stock: what lies in the drawers, on one screen, counted in one go. */
 const { workshop } = usePlanned()
-const { needs } = useHandover()
+const { needs } = useSupplied()
 const MOULDS = ['halfSphere', 'foamHole', 'pan', 'fan', 'rack', 'dryRoom'] as const
 
 const inUse = computed(() => workshop.value.papers.filter((each) => each.inUse))

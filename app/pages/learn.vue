@@ -2,9 +2,11 @@
 import { Printer } from '@lucide/vue'
 import KnownList from '~/components/learn/KnownList.vue'
 import LedgerList from '~/components/learn/LedgerList.vue'
-import ReviewSection from '~/components/learn/ReviewSection.vue'
-import TrialForm from '~/components/learn/TrialForm.vue'
+import { afterFigures } from '~/composables/afterFigures'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+
+const ReviewSection = afterFigures(() => import('~/components/learn/ReviewSection.vue'))
+const TrialForm = afterFigures(() => import('~/components/learn/TrialForm.vue'))
 
 const print = (): void => window.print()
 </script>

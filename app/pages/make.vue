@@ -1,24 +1,23 @@
 <script setup lang="ts">
 import { Bell, BellOff } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { workPaper } from '#core/deliver'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import FormerBoard from '~/components/make/FormerBoard.vue'
 import { standingWords } from '~/components/make/standingWords'
 import StepNow from '~/components/make/StepNow.vue'
 import TimerStrip from '~/components/make/TimerStrip.vue'
-import TroubleDialog from '~/components/make/TroubleDialog.vue'
 import { useAlarm } from '~/components/make/useAlarm'
 import WorkList from '~/components/make/WorkList.vue'
-import PaperTools from '~/components/papers/PaperTools.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import { isTyping } from '~/composables/studioKeys'
 import { useBench } from '~/stores/bench'
-import { usePreferences } from '~/stores/preferences'
 
-const { plan, commission } = usePlanned()
-const preferences = usePreferences()
+const WorkPaper = afterFigures(() => import('~/components/make/WorkPaper.vue'))
+const TroubleDialog = defineAsyncComponent(() => import('~/components/make/TroubleDialog.vue'))
+
+const { plan } = usePlanned()
 const bench = useBench()
 const { wants, problem, allow } = useAlarm()
 const hasTrouble = ref(false)
@@ -33,10 +32,6 @@ onBeforeUnmount(bench.stopClock)
 
 const standing = computed(() => (plan.value.timetable.ok ? standingWords(plan.value.timetable.value) : null))
 const doneCount = computed(() => bench.cards.filter(({ record }) => record !== null && record.doneAt !== null).length)
-
-const sheet = computed(() =>
-  workPaper({ plan: plan.value, commission: commission.value, units: preferences.units }, bench.cards),
-)
 
 /** Keys for dusty hands: count, begin, done. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -111,9 +106,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <p v-if="problem" class="mb-2 text-[0.86rem] text-ink-soft">{{ problem }}</p>
         <WorkList />
       </section>
-      <PaperTools :papers="[sheet]" ending="steps" title="Steps on paper" />
+      <WorkPaper />
       <p class="text-[0.84rem] text-ink-soft max-sm:hidden">Keys: n begin and done, p put down, g good, b broken.</p>
     </aside>
-    <TroubleDialog :open="hasTrouble" :card="bench.now" @close="hasTrouble = false" />
+    <TroubleDialog v-if="hasTrouble" :card="bench.now" @close="hasTrouble = false" />
   </div>
 </template>

@@ -13,7 +13,7 @@ import { drawStill } from '~/components/stand/render/stills'
 import { wholeCake } from '~/components/stand/wholeCake'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import PillButton from '~/components/ui/PillButton.vue'
-import { useHandover } from '~/composables/handover'
+import { useSupplied } from '~/composables/supplied'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import SwitchField from '~/components/ui/SwitchField.vue'
@@ -21,7 +21,7 @@ import SwitchField from '~/components/ui/SwitchField.vue'
 /** The page for the client: pictures of the cake, sizes, colours, what is eaten, options, the price if wanted. */
 const { commission, option, plan } = usePlanned()
 const preferences = usePreferences()
-const { boughtFor } = useHandover()
+const { suppliedFor } = useSupplied()
 const planned = useOptionPlans()
 const withPrice = ref(false)
 const views = shallowRef<Views>([])
@@ -68,7 +68,7 @@ watch(
 
 /** What an option would cost, as its quote says. */
 const priceOf = ({ option: { id }, plan: planned }: PlannedOption): string =>
-  printWorkingValue(boughtFor(planned, choosing(commission.value, id)).quote.price, preferences.units)
+  printWorkingValue(suppliedFor(planned, choosing(commission.value, id)).quote.price, preferences.units)
 const offered = computed(() =>
   planned.value.map((each) => ({ ...each, price: withPrice.value ? priceOf(each) : null })),
 )

@@ -4,18 +4,20 @@ import { ClipboardList } from '@lucide/vue'
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import { listCost } from '#core/supply'
-import PaperTools from '~/components/papers/PaperTools.vue'
-import EquipmentSection from '~/components/supply/EquipmentSection.vue'
-import QuoteSection from '~/components/supply/QuoteSection.vue'
 import ShoppingSection from '~/components/supply/ShoppingSection.vue'
-import StockSection from '~/components/supply/StockSection.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { useHandover } from '~/composables/handover'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
+import { useSupplied } from '~/composables/supplied'
+
+const ShoppingPaper = afterFigures(() => import('~/components/supply/ShoppingPaper.vue'))
+const StockSection = afterFigures(() => import('~/components/supply/StockSection.vue'))
+const EquipmentSection = afterFigures(() => import('~/components/supply/EquipmentSection.vue'))
+const QuoteSection = afterFigures(() => import('~/components/supply/QuoteSection.vue'))
 
 const { plan, workshop } = usePlanned()
-const { shopping, shoppingSheet } = useHandover()
+const { shopping } = useSupplied()
 const toBuy = computed(() => shopping.value.filter(({ packs }) => packs.value > 0))
 const cost = computed(() => listCost(shopping.value, workshop.value.prices.currency))
 const TABS = ['To buy', 'Stock'] as const
@@ -35,7 +37,7 @@ const TABS = ['To buy', 'Stock'] as const
           >; about <FigureLink :working="cost" /> in all</template
         >.</LeafHeading
       >
-      <PaperTools :papers="[shoppingSheet]" ending="shopping" title="Shopping list" />
+      <ShoppingPaper />
     </div>
     <div class="grid gap-x-10 gap-y-6 xl:grid-cols-[1fr_22rem]">
       <TabGroup as="div" class="min-w-0">

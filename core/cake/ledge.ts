@@ -36,7 +36,8 @@ export const boardReachMm = (
 
 /** Distance from a point to a closed line through points, mm. */
 function distanceToEdge(point: Point, edge: readonly Point[]): number {
-  let least = Infinity
+  // Compared as squares: many points are measured against many edges.
+  let leastSquared = Infinity
   let from = edge.at(-1)!
   for (const to of edge) {
     const [dx, dy] = [to.x - from.x, to.y - from.y]
@@ -45,10 +46,11 @@ function distanceToEdge(point: Point, edge: readonly Point[]): number {
       lengthSquared > 0
         ? Math.min(1, Math.max(0, ((point.x - from.x) * dx + (point.y - from.y) * dy) / lengthSquared))
         : 0
-    least = Math.min(least, Math.hypot(point.x - from.x - share * dx, point.y - from.y - share * dy))
+    const [offX, offY] = [point.x - from.x - share * dx, point.y - from.y - share * dy]
+    leastSquared = Math.min(leastSquared, offX * offX + offY * offY)
     from = to
   }
-  return least
+  return Math.sqrt(leastSquared)
 }
 
 /** Whether a point lies within a shape in its place. */

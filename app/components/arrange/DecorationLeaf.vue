@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Shuffle } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { tierWords } from '#core/cake'
 import { compositionOf } from '#core/compose'
 import { paperOf, shapeName, sheetsOfWords } from '#core/material'
@@ -25,12 +25,14 @@ import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
 import PlaceNumbers from './PlaceNumbers.vue'
 import SideEditor from './SideEditor.vue'
-import PetalSection from './PetalSection.vue'
 import PlantChoice from './PlantChoice.vue'
 import QuietSection from './QuietSection.vue'
 import { sizeFields } from './sizeFields'
 import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
+
+/** Only what has petals brings it. */
+const PetalSection = defineAsyncComponent(() => import('./PetalSection.vue'))
 
 const props = defineProps<{ id: string }>()
 

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
-import { computed, nextTick, onMounted, ref, shallowRef, type Component } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, type Component } from 'vue'
 import { NuxtLink } from '#components'
 import type { Decoration } from '#core/commission'
 import type { PlannedDecoration } from '#core/decoration'
-import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { afterPaint } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
@@ -13,6 +12,8 @@ import { useChosenDecoration } from './chosen'
 import { useHidden } from './hidden'
 import { useRearranging } from './useRearranging'
 import { useAdding } from './useAdding'
+
+const WhatGoesOn = defineAsyncComponent(() => import('~/components/start/WhatGoesOn.vue'))
 
 const { plan, option } = usePlanned()
 const { open, choose } = useChosenDecoration(() => option.value)

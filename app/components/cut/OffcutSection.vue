@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PackageOpen, Plus, X } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { boxOf, MOST_REMNANTS, type Remnant } from '#core/cut'
 import { paperOf, shapeName, type PaperId } from '#core/material'
 import { offcutsFor } from '#core/mixture'
@@ -8,8 +8,9 @@ import { printQuantity, sumOf } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
-import RemnantDialog from './RemnantDialog.vue'
 import IconButton from '~/components/ui/IconButton.vue'
+
+const RemnantDialog = defineAsyncComponent(() => import('./RemnantDialog.vue'))
 
 /** What is left of the sheets: what it goes into, what is worth keeping, and what was kept before. */
 const { plan, workshop, studio, commission } = usePlanned()
@@ -148,6 +149,6 @@ const letGo = (id: string): void =>
     >
       <Plus class="size-4.5" aria-hidden="true" />Measure a rest that lies here
     </button>
-    <RemnantDialog :open="measures" @close="measures = false" />
+    <RemnantDialog v-if="measures" @close="measures = false" />
   </section>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ImagePlus } from '@lucide/vue'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, useId } from 'vue'
 import { z } from 'zod'
 import { boxOf, cornerSentence, cornersOnPhoto, MOST_REMNANTS, readCorners, remnantOutline } from '#core/cut'
 import type { Point } from '#core/geometry'
@@ -21,12 +21,11 @@ import SheetDialog from '~/components/ui/SheetDialog.vue'
  * A part of a sheet that lies in the studio, taken into stock by its corners: typed, or touched on a photograph beside
  * a ruler.
  */
-const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const { studio, workshop } = usePlanned()
 const preferences = usePreferences()
 
-const { field, submit, beginAgain } = useSubmitted(
+const { field, submit } = useSubmitted(
   z.object({ name: remark(60), paper: z.enum(paperIds), isColoured: z.boolean(), colour: z.string() }),
   () => ({ name: '', paper: 'thinWafer' as PaperId, isColoured: false, colour: '#d9572b' }),
   keep,
@@ -42,17 +41,6 @@ const problem = ref('')
 /** The two ends of the ruler, then the corners, in the photograph's own pixels. */
 const touched = ref<readonly Point[]>([])
 const rulerMm = ref(100)
-
-watch(
-  () => props.open,
-  () => {
-    typed.value = ''
-    photo.value = null
-    touched.value = []
-    problem.value = ''
-    beginAgain()
-  },
-)
 
 const corners = computed(() => {
   if (!photo.value) return readCorners(typed.value)
@@ -127,7 +115,7 @@ function typeInstead(): void {
 </script>
 
 <template>
-  <SheetDialog :open="open" title="A rest that lies in the studio" width="narrow" @close="emit('close')">
+  <SheetDialog open title="A rest that lies in the studio" width="narrow" @close="emit('close')">
     <div class="grid gap-4">
       <form :id="form" class="grid gap-x-5 gap-y-3 sm:grid-cols-[1fr_1fr_auto]" novalidate @submit="submit">
         <label

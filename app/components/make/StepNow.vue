@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { Check, CircleHelp, Pause, Play, SkipForward, Timer } from '@lucide/vue'
-import { computed, ref, useId } from 'vue'
-import { z } from 'zod'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { MOST_PHOTOS, workedMin, type Photo } from '#core/ledger'
 import type { StepCard } from '#core/make'
 import { clockText, dayClockText, printDuration } from '#core/quantity'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { remark, useSubmitted } from '~/composables/submitted'
 import { wallClockAt } from '~/composables/wallClock'
 import { useBench } from '~/stores/bench'
 import { useStudio } from '~/stores/studio'
@@ -14,7 +12,8 @@ import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import PieceCounter from './PieceCounter.vue'
 import StepPicture from './StepPicture.vue'
 import { stopwatchText, timerText } from './timerText'
-import SheetDialog from '~/components/ui/SheetDialog.vue'
+
+const SkipDialog = defineAsyncComponent(() => import('./SkipDialog.vue'))
 
 /** The step that is in hand, large enough for wet fingers. */
 const props = defineProps<{ card: StepCard }>()
@@ -23,7 +22,6 @@ const emit = defineEmits<{ trouble: [] }>()
 const bench = useBench()
 const studio = useStudio()
 const isSkipping = ref(false)
-const skipForm = useId()
 const isBegun = computed(() => props.card.record !== null && props.card.record.doneAt === null)
 const isPaused = computed(() => props.card.record?.pausedAt !== null && isBegun.value)
 const worked = computed(() =>
@@ -51,17 +49,6 @@ const letGoPicture = (id: string): void =>
     ...before,
     stepPhotos: before.stepPhotos.filter(({ photo }) => photo.id !== id),
   }))
-
-const { field, submit, beginAgain } = useSubmitted(
-  z.object({ why: remark(200) }),
-  () => ({ why: '' }),
-  ({ why: reason }) => {
-    bench.skip(props.card, reason || 'no reason given')
-    isSkipping.value = false
-    beginAgain()
-  },
-)
-const [why] = field('why')
 </script>
 
 <template>
@@ -161,16 +148,6 @@ const [why] = field('why')
         <SkipForward class="size-5" aria-hidden="true" />Leave it out
       </button>
     </div>
-    <SheetDialog :open="isSkipping" :title="`Leave out “${card.name}”?`" width="small" @close="isSkipping = false">
-      <form :id="skipForm" novalidate @submit="submit">
-        <label class="block text-[0.9rem] text-ink-soft"
-          >Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why"
-        /></label>
-      </form>
-      <template #actions
-        ><button type="button" class="button" @click="isSkipping = false">Keep it</button
-        ><button type="submit" :form="skipForm" class="button button-go">Leave it out</button></template
-      >
-    </SheetDialog>
+    <SkipDialog v-if="isSkipping" :card="card" @close="isSkipping = false" />
   </article>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { likelyCauses, TROUBLES, type LikelyCause, type TroubleChange } from '#core/care'
 import { TROUBLE_CHANGES, troubleFacts, type StepCard } from '#core/make'
 import { usePlanned } from '~/composables/planned'
@@ -13,31 +13,23 @@ import SheetDialog from '~/components/ui/SheetDialog.vue'
  * What is seen, what it comes from most likely here, what to do now and next time. What was chosen is kept with the
  * job.
  */
-const props = defineProps<{ open: boolean; card: StepCard | null }>()
+const props = defineProps<{ card: StepCard | null }>()
 const emit = defineEmits<{ close: [] }>()
 const { studio, commission, workshop, plan } = usePlanned()
 const bench = useBench()
 
 const seen = ref('')
-const of = ref('')
 const kept = ref('')
-watch(
-  () => props.open,
-  () => {
-    seen.value = ''
-    kept.value = ''
-    of.value = props.card?.of?.decoration ?? things.value[0]?.id ?? ''
-  },
-)
-const causes = computed(() =>
-  seen.value === '' || of.value === ''
-    ? []
-    : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)),
-)
 const things = computed(() =>
   plan.value.decorations
     .filter(({ elements }) => elements.length > 0)
     .map(({ id, name, called }) => ({ id, name: `${name.toLowerCase()}, ${called}` })),
+)
+const of = ref(props.card?.of?.decoration ?? things.value[0]?.id ?? '')
+const causes = computed(() =>
+  seen.value === '' || of.value === ''
+    ? []
+    : likelyCauses(seen.value, troubleFacts(of.value, plan.value, commission.value, workshop.value, bench.bench)),
 )
 
 const planSo = (change: TroubleChange): void =>
@@ -54,7 +46,7 @@ function keep({ id }: LikelyCause): void {
 </script>
 
 <template>
-  <SheetDialog :open="open" title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
+  <SheetDialog open title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
     <div class="grid gap-4">
       <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
       <button v-if="seen !== ''" type="button" class="button justify-between" data-testid="seen" @click="seen = ''">

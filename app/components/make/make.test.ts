@@ -76,8 +76,9 @@ describe('the step in hand', () => {
     const before = workshop.value.runs.length
     const mounted = mount(StepNow, { props: { card: useBench().now! }, attachTo: document.body })
     await mounted.get('[data-testid="skip"]').trigger('click')
-    await flushPromises()
-    const why = document.querySelector<HTMLInputElement>('[data-testid="why"]')!
+    const field = () => document.querySelector<HTMLInputElement>('[data-testid="why"]')
+    await whenTrue(() => expect(field()).not.toBeNull())
+    const why = field()!
     why.value = 'film is cut already'
     why.dispatchEvent(new Event('input'))
     why.form!.requestSubmit()
@@ -211,8 +212,7 @@ describe('whether it is still safe', () => {
 
 describe('the trouble guide', () => {
   it('names causes, keeps the one that was it, and puts the remedy into the plan', async () => {
-    const mounted = mount(TroubleDialog, { props: { open: false, card: useBench().now! }, attachTo: document.body })
-    await mounted.setProps({ open: true })
+    mount(TroubleDialog, { props: { card: useBench().now! }, attachTo: document.body })
     await flushPromises()
     const click = async (text: string): Promise<void> => {
       ;[...document.querySelectorAll('button')].find((each) => each.textContent?.includes(text))!.click()

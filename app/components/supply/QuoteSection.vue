@@ -1,20 +1,26 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { quotePaper } from '#core/deliver'
 import { currencyName, currencySign, printDuration, type Currency } from '#core/quantity'
 import type { Quote } from '#core/plan'
 import { inCurrency, PRICE_NAMES, pricesSchema, type PriceName } from '#core/supply'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
+import { useSupplied } from '~/composables/supplied'
+import { usePreferences } from '~/stores/preferences'
 import CurrencyChoice from './CurrencyChoice.vue'
 import SortableTable from '~/components/ui/SortableTable.vue'
 import type { TableColumn } from '~/components/ui/tableColumn'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 
 /** What it costs, decoration by decoration, and the price that comes of it. */
-const { quote, quoteSheet } = useHandover()
-const { studio, workshop } = usePlanned()
+const { quote } = useSupplied()
+const { studio, workshop, plan, commission } = usePlanned()
+const preferences = usePreferences()
+const quoteSheet = computed(() =>
+  quotePaper({ plan: plan.value, commission: commission.value, units: preferences.units }, quote.value),
+)
 const currency = computed(() => workshop.value.prices.currency)
 const columns: readonly TableColumn<Quote['lines'][number]>[] = [
   { id: 'name', header: 'What', sortBy: ({ name }) => name, isHeading: true },

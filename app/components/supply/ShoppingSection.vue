@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { printWorkingValue } from '#core/quantity'
 import { SHELF_WORDS, SHELVES, type ShoppingLine } from '#core/supply'
 import FigureLink from '~/components/working/FigureLink.vue'
-import { useHandover } from '~/composables/handover'
+import { useSupplied } from '~/composables/supplied'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 import { useBench } from '~/stores/bench'
@@ -13,7 +13,7 @@ import TickBox from '~/components/ui/TickBox.vue'
 
 /** What to buy, as one walks along the shelves; ticked off in the shop, received into stock at home. */
 const { studio, workshop } = usePlanned()
-const { shopping } = useHandover()
+const { shopping } = useSupplied()
 const bench = useBench()
 const preferences = usePreferences()
 const shelves = computed(() =>

@@ -6,14 +6,14 @@ import { z } from 'zod'
 import { currencySign } from '#core/quantity'
 import { packPriceOf, SHELF_WORDS, SHELVES, stockSchema, type Stock } from '#core/supply'
 import QuantityField from '~/components/ui/QuantityField.vue'
-import { useHandover } from '~/composables/handover'
+import { useSupplied } from '~/composables/supplied'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download } from '~/files/download'
 
 /** The shelves: what this job touches and all that was kept before, with packs and prices. */
 const { studio, workshop } = usePlanned()
-const { needs } = useHandover()
+const { needs } = useSupplied()
 const problem = ref('')
 const input = ref<HTMLInputElement | null>(null)
 const rows = computed((): readonly Item[] => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FlaskConical, Plus, X } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { z } from 'zod'
 import { learnedDye, strengthWorking } from '#core/learn'
 import { printNumber } from '#core/quantity'
@@ -11,10 +11,11 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import { givenName, useSubmitted } from '~/composables/submitted'
-import StripDialog from './StripDialog.vue'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
 import { choicesOf } from '~/components/ui/choice'
 import SwitchField from '~/components/ui/SwitchField.vue'
+
+const StripDialog = defineAsyncComponent(() => import('./StripDialog.vue'))
 
 /**
  * The dyes to mix from: what a drop of each does on film, how sure that is, what is on hand against what the bath
@@ -186,6 +187,6 @@ const BASES = choicesOf(DYE_BASES, (base) => DYE_BASE_WORDS[base])
       <button type="submit" class="button"><Plus class="size-4.5" aria-hidden="true" />Add</button>
       <p v-if="problem" role="alert" class="w-full text-[0.88rem] text-stop">{{ problem }}</p>
     </form>
-    <StripDialog :dye="dips" @close="dips = null" />
+    <StripDialog v-if="dips !== null" :dye="dips" @close="dips = null" />
   </section>
 </template>

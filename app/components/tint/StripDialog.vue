@@ -16,14 +16,14 @@ import ChoiceField from '~/components/ui/ChoiceField.vue'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 /** A strip that was dipped and dried beside a bare one: what it teaches about the dye, and what earlier ones taught. */
-const props = defineProps<{ dye: string | null }>()
+const props = defineProps<{ dye: string }>()
 const emit = defineEmits<{ close: [] }>()
 const { studio, workshop, plan } = usePlanned()
 
 const STARTING_DROPS = 8
 /** A bare strip on white, as it is reckoned. */
 const bareOf = (of: DyeTrial['kind']): string => sheetHex({}, [], STRIPS[of])
-const { field, submit, beginAgain } = useSubmitted(
+const { field, submit } = useSubmitted(
   dyeTrialSchema.pick({ kind: true, dropsPer100Ml: true, bare: true, swatch: true }),
   () => ({
     kind: 'film' as DyeTrial['kind'],
@@ -32,7 +32,7 @@ const { field, submit, beginAgain } = useSubmitted(
     swatch: '#cccccc',
   }),
   (dipped) => {
-    const kept = { ...dipped, id: crypto.randomUUID(), dye: props.dye!, odd: false }
+    const kept = { ...dipped, id: crypto.randomUUID(), dye: props.dye, odd: false }
     studio.edit('strip dipped', ({ workshop: draft }) => {
       draft.dyeTrials.push(kept)
     })
@@ -75,18 +75,13 @@ const then = computed(() =>
 )
 
 watch(
-  () => props.dye,
+  kind,
   () => {
-    beginAgain()
-    photo.value = null
-    problem.value = ''
-    next.value = 'bare'
+    bare.value = bareOf(kind.value)
+    swatch.value = foreseen.value
   },
+  { immediate: true },
 )
-watch([() => props.dye, kind], () => {
-  bare.value = bareOf(kind.value)
-  swatch.value = foreseen.value
-})
 
 async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
@@ -121,7 +116,7 @@ const KINDS = [
 </script>
 
 <template>
-  <SheetDialog :open="dye !== null" :title="`A strip of ${stock?.name ?? ''}`" width="narrow" @close="emit('close')">
+  <SheetDialog open :title="`A strip of ${stock?.name ?? ''}`" width="narrow" @close="emit('close')">
     <div v-if="stock && known && then" class="grid gap-4">
       <p class="text-[0.94rem]">
         Dip a strip in a little bath of known strength,

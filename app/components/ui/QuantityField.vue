@@ -32,7 +32,10 @@ watch(shown, (next) => {
   problem.value = ''
 })
 
-/** Takes what was typed, or says why not and keeps what was there. */
+/**
+ * Takes what was typed, or says why not and keeps what was there. Enter takes a number; the form round it is kept by its
+ * button.
+ */
 function commit(): void {
   if (text.value === shown.value) {
     problem.value = ''
@@ -81,7 +84,7 @@ function giveUp(): void {
       :aria-invalid="problem !== ''"
       :aria-describedby="problem ? `${id}-problem` : undefined"
       @change="commit"
-      @keydown.enter="commit"
+      @keydown.enter.prevent="commit"
       @keydown.esc="giveUp"
       @keydown.up.prevent="nudge(1, $event.shiftKey)"
       @keydown.down.prevent="nudge(-1, $event.shiftKey)"

@@ -58,7 +58,8 @@ export function outlineAngles(shape: Shape, steps: number): readonly number[] {
     .cornersDeg(shape)
     .map((angle) => ((angle % 360) + 360) % 360)
   if (corners.length === 0) return even
-  return [...new Set([...even, ...corners])].sort((one, other) => one - other)
+  const rising = [...even, ...corners].sort((one, other) => one - other)
+  return rising.filter((angle, at) => angle !== rising[at - 1])
 }
 
 /** Which way the edge faces at an angle, degrees; at a corner the direction between its faces. */
