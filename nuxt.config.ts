@@ -71,6 +71,8 @@ export default defineNuxtConfig({
   vite: {
     // The plugin carries types of its own copy of Vite.
     plugins: [tailwindcss() as never],
+    // What the package gives by itself is for browsers of long ago, and larger.
+    resolve: { alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' }] },
     worker: { format: 'es', rollupOptions: { treeshake } },
     build: { rollupOptions: { treeshake } },
     optimizeDeps: {

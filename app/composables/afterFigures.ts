@@ -1,6 +1,6 @@
 /** What is loaded only once the figures are on the screen. */
 import { until } from '@vueuse/core'
-import { defineAsyncComponent, type AsyncComponentLoader } from 'vue'
+import { defineAsyncComponent, type AsyncComponentLoader, type Component } from 'vue'
 import { useStudio } from '~/stores/studio'
 
 /** Waits until what is there now is painted. */
@@ -13,8 +13,8 @@ export const afterPaint = (): Promise<void> =>
  * A component that is no part of a leaf's first load. An empty studio has no figures to wait for, nor has one that could
  * not be planned, which says so.
  */
-export const afterFigures = (load: AsyncComponentLoader) =>
-  defineAsyncComponent({
+export const afterFigures = <Shown extends Component>(load: AsyncComponentLoader<Shown>) =>
+  defineAsyncComponent<Shown>({
     // The page does not wait for it.
     suspensible: false,
     loader: async () => {

@@ -3,7 +3,6 @@ import { TabGroup, TabList, Tab, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed } from 'vue'
 import type { UnitSystem } from '#core/quantity'
 import { pieceBoxSchema } from '#core/supply'
-import ChecklistSection from '~/components/deliver/ChecklistSection.vue'
 import PaperView from '~/components/papers/PaperView.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import type { Choice } from '~/components/ui/choice'
@@ -15,6 +14,7 @@ import { useHandover } from '~/composables/handover'
 import { usePlanned } from '~/composables/planned'
 
 const PaperTools = afterFigures(() => import('~/components/papers/PaperTools.vue'))
+const ChecklistSection = afterFigures(() => import('~/components/deliver/ChecklistSection.vue'))
 const CountSection = afterFigures(() => import('~/components/deliver/CountSection.vue'))
 const SignOffSection = afterFigures(() => import('~/components/deliver/SignOffSection.vue'))
 

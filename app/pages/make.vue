@@ -2,18 +2,18 @@
 import { Bell, BellOff } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import FormerBoard from '~/components/make/FormerBoard.vue'
 import { standingWords } from '~/components/make/standingWords'
 import StepNow from '~/components/make/StepNow.vue'
 import TimerStrip from '~/components/make/TimerStrip.vue'
 import { useAlarm } from '~/components/make/useAlarm'
-import WorkList from '~/components/make/WorkList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import { isTyping } from '~/composables/studioKeys'
 import { useBench } from '~/stores/bench'
 
+const FormerBoard = afterFigures(() => import('~/components/make/FormerBoard.vue'))
+const WorkList = afterFigures(() => import('~/components/make/WorkList.vue'))
 const WorkPaper = afterFigures(() => import('~/components/make/WorkPaper.vue'))
 const TroubleDialog = defineAsyncComponent(() => import('~/components/make/TroubleDialog.vue'))
 

@@ -27,8 +27,7 @@ import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import PillButton from '~/components/ui/PillButton.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
-import { usePreferences } from '~/stores/preferences'
-import { startingWorkshop } from '~/stores/startingWorkshop'
+import { ownBeginning } from '~/stores/startingWorkshop'
 import { useStudio } from '~/stores/studio'
 
 /** A new commission: three questions, each of which can wait, then what goes on the cake. */
@@ -53,7 +52,7 @@ const bare = computed(() => {
 })
 const atHome = ref<Readonly<Record<string, number>>>({})
 
-const workshop = computed(() => studio.workshop ?? startingWorkshop(usePreferences().studio, studio.now))
+const workshop = computed(() => studio.workshop ?? ownBeginning())
 const currency = ref<Currency>(workshop.value.prices.currency)
 const papers = computed(() =>
   workshop.value.papers

@@ -3,7 +3,6 @@ import type { Commission } from '#core/commission'
 import { applyPatches, produce, produceWithPatches } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { demoCommission, lanternRow } from '#core/demo'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
 import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
@@ -55,7 +54,7 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
-  const beginning = (): Workshop => startingWorkshop(preferences.studio, now.value)
+  const beginning = (): Promise<Workshop> => startingWorkshop(preferences.studio, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
   const plan = shallowRef<Plan | null>(null)
@@ -165,7 +164,7 @@ export const useStudio = defineStore('studio', () => {
 
   async function open(id: string): Promise<boolean> {
     await saving
-    const opened = await openCommission(database(), id, beginning())
+    const opened = await openCommission(database(), id, await beginning())
     if (!opened) return false
     ;({ revision, workshopRevision } = opened)
     edits.value = opened.edits
@@ -228,6 +227,7 @@ export const useStudio = defineStore('studio', () => {
   }
 
   async function layOutDemo(): Promise<void> {
+    const { demoCommission, lanternRow } = await import('#core/demo')
     const finished = lanternRow(now.value)
     const demo = demoCommission(now.value)
     await addCommission(database(), finished, Date.now() - 1)
@@ -255,7 +255,7 @@ export const useStudio = defineStore('studio', () => {
    * Takes a checked file into the studio; a commission of the same id is changed, as an edit that can be taken back.
    */
   async function take(file: CommissionFile, withWorkshop: boolean): Promise<void> {
-    if (!(await openCommission(database(), file.commission.id, beginning())))
+    if (!(await openCommission(database(), file.commission.id, await beginning())))
       await addCommission(database(), file.commission, Date.now())
     await open(file.commission.id)
     edit('open file', (studio) => {
@@ -308,7 +308,7 @@ export const useStudio = defineStore('studio', () => {
 
   /** A commission as the studio keeps it, without opening it. */
   const peek = async (id: string): Promise<Commission | null> =>
-    (await openCommission(database(), id, beginning()))?.commission ?? null
+    (await openCommission(database(), id, await beginning()))?.commission ?? null
 
   async function remove(id: string): Promise<void> {
     await removeCommission(database(), id)

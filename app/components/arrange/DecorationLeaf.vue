@@ -13,25 +13,25 @@ import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import AccentSection from './AccentSection.vue'
 import ArrangedAs from './ArrangedAs.vue'
-import AssemblySection from './AssemblySection.vue'
 import DecorationMenu from './DecorationMenu.vue'
 import { useDecoration } from './editing'
-import ElementBar from './ElementBar.vue'
-import FinishSection from './FinishSection.vue'
 import FlatPieces from './FlatPieces.vue'
 import MakingSection from './MakingSection.vue'
 import NamedHeading from './NamedHeading.vue'
-import OutlineSection from './OutlineSection.vue'
 import PaperChoice from './PaperChoice.vue'
 import PlaceNumbers from './PlaceNumbers.vue'
 import SideEditor from './SideEditor.vue'
-import PlantChoice from './PlantChoice.vue'
-import QuietSection from './QuietSection.vue'
 import { sizeFields } from './sizeFields'
-import TopView from './TopView.vue'
 import ValueFields from './ValueFields.vue'
 
-/** Only what has petals brings it. */
+/** What is folded away at first, and what only some have, comes when it is wanted. */
+const OutlineSection = defineAsyncComponent(() => import('./OutlineSection.vue'))
+const QuietSection = defineAsyncComponent(() => import('./QuietSection.vue'))
+const ElementBar = defineAsyncComponent(() => import('./ElementBar.vue'))
+const FinishSection = defineAsyncComponent(() => import('./FinishSection.vue'))
+const PlantChoice = defineAsyncComponent(() => import('./PlantChoice.vue'))
+const TopView = defineAsyncComponent(() => import('./TopView.vue'))
+const AssemblySection = defineAsyncComponent(() => import('./AssemblySection.vue'))
 const PetalSection = defineAsyncComponent(() => import('./PetalSection.vue'))
 
 const props = defineProps<{ id: string }>()

@@ -10,7 +10,6 @@ import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { useStudio } from '~/stores/studio'
 
 /** What needs a look, worst first: why, where it is, and what can be done at once. */
-defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 
 const studio = useStudio()
@@ -30,7 +29,7 @@ function turnTo({ decoration }: Caution): void {
 </script>
 
 <template>
-  <SheetDialog :open="open" title="Needs a look" width="narrow" @close="emit('close')">
+  <SheetDialog open title="Needs a look" width="narrow" @close="emit('close')">
     <div data-testid="needs-a-look">
       <p v-if="found.length === 0" class="text-[1.05rem]">All in order: nothing needs a look.</p>
       <CautionList :cautions="found">

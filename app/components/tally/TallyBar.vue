@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { printWorkingValue } from '#core/quantity'
 import type { TallyFigure } from '#core/plan'
 import { useWorkingPanel } from '~/components/working/panel'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
-import NeedsALook from './NeedsALook.vue'
+
+const NeedsALook = defineAsyncComponent(() => import('./NeedsALook.vue'))
 
 const studio = useStudio()
 const preferences = usePreferences()
@@ -75,6 +76,6 @@ const shown = ({ working, none }: TallyFigure): string =>
         figure.beside
       }}</span>
     </button>
-    <NeedsALook :open="isLooking" @close="isLooking = false" />
+    <NeedsALook v-if="isLooking" @close="isLooking = false" />
   </section>
 </template>

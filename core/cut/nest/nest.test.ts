@@ -63,7 +63,7 @@ describe('nesting jobs made by chance', () => {
         const nesting = result.value
         const first = nesting.measure()
         expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, first layout`).toEqual([])
-        run(nesting, 14)
+        run(nesting, 8)
         expect(faultsOf(read.value, nesting.layout()).map(faultSentence), `job ${seed}, later`).toEqual([])
         expect(nesting.measure().sheets).toBeLessThanOrEqual(first.sheets)
         laidOut += 1
