@@ -42,7 +42,7 @@ const state = ({ trials, isUsed }: Known): string =>
           :data-testid="each.id"
         >
           <p class="text-[1.02rem]">
-            <strong>{{ each.name }}</strong> {{ each.says
+            <strong class="inline-block first-letter:uppercase">{{ each.name }}</strong> {{ each.says
             }}<span v-if="each.began" class="text-ink-soft"> (begun with {{ each.began }})</span>.
           </p>
           <p class="flex flex-wrap gap-x-4 text-[0.86rem]">

@@ -100,7 +100,7 @@ async function bring(event: Event): Promise<void> {
       <div
         v-for="row in own"
         :key="row.item"
-        class="grid grid-cols-[1fr_6rem_6rem_6rem] items-end gap-x-4 border-t border-line py-1"
+        class="grid grid-cols-[minmax(0,1fr)_5.2rem_5.2rem_6rem] items-end gap-x-4 border-t border-line py-1"
         :data-testid="`stock-${row.item}`"
       >
         <span class="pb-1.5">{{ row.name }}</span>
