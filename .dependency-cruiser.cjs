@@ -1,6 +1,6 @@
 /** The floors of core, lowest first. A folder imports only from lower floors. */
 const floors = [
-  ['quantity', 'geometry', 'material', 'assembly'],
+  ['quantity', 'geometry', 'material', 'assembly', 'change'],
   ['cake', 'tint', 'dry', 'ledger'],
   ['learn', 'supply'],
   ['technique'],

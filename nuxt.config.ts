@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { withPolicy } from './server/policy'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
 
@@ -13,7 +14,15 @@ export default defineNuxtConfig({
   ssr: false,
   telemetry: false,
   // The shell is a real file, so that the service worker can keep it.
-  nitro: { compressPublicAssets: true, prerender: { routes: ['/'] } },
+  nitro: {
+    compressPublicAssets: true,
+    prerender: { routes: ['/'] },
+    hooks: {
+      'prerender:generate': (route) => {
+        if (route.fileName?.endsWith('.html') && route.contents) route.contents = withPolicy(route.contents)
+      },
+    },
+  },
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@vite-pwa/nuxt'],
   // After the first load every leaf works without the network: all scripts, styles and fonts are kept. What the

@@ -10,6 +10,7 @@ import StudioHeader from '~/components/StudioHeader.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
 import { useStandTools } from '~/components/stand/standTools'
 import { afterFigures } from '~/composables/afterFigures'
+import { keepDrafts } from '~/composables/draft'
 import { useStudioKeys } from '~/composables/studioKeys'
 import FileDialogs from '~/files/FileDialogs.vue'
 import { usePreferences } from '~/stores/preferences'
@@ -48,6 +49,7 @@ const showGuide = (): void => {
   guideShown.value = true
 }
 useStudioKeys({ guide: showGuide, keys: showKeys })
+keepDrafts(studio.layAside)
 /** The demo has an address of its own. */
 onMounted(async () => {
   const toDemo = asked.value === '/demo'
@@ -141,7 +143,7 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
         ]"
         tabindex="-1"
       >
-        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2">
+        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2" data-testid="notice">
           {{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button>
         </p>
         <NuxtPage

@@ -125,7 +125,7 @@ test('sensor and forecast: each fault is said, the last good value is kept, nons
   }
   await page.request.put('/api/stand-ins', { data: { sensor: 'none', forecast: 'none' } })
   expect((await page.request.put('/api/stand-ins', { data: { sensor: 'melted', forecast: 'none' } })).status()).toBe(
-    400,
+    422,
   )
 })
 

@@ -92,23 +92,6 @@ test('undo and redo reach across a reload', async ({ page }) => {
   await expect.poll(() => tally(page)).toEqual(third)
 })
 
-test('two tabs do not overwrite each other', async ({ page, context }) => {
-  await openLeaf(page, 'arrange')
-  await fill(page, 'Seen height', '100 mm')
-  await saved(page)
-  const other = await context.newPage()
-  await other.clock.setSystemTime(new Date('2026-11-24T09:00:00'))
-  await openLeaf(other, 'arrange')
-  await expect(other.getByRole('main').getByLabel('Seen height', { exact: true })).toHaveValue('100 mm')
-  await fill(other, 'Seen height', '84 mm', other.getByRole('main'))
-  await expect(page.getByRole('main').getByLabel('Seen height', { exact: true })).toHaveValue('84 mm')
-  await fill(page, 'Smallest', '70 %')
-  await saved(page)
-  await other.reload()
-  await expect(other.getByRole('main').getByLabel('Seen height', { exact: true })).toHaveValue('84 mm')
-  await expect(other.getByRole('main').getByLabel('Smallest', { exact: true })).toHaveValue('70 %')
-})
-
 test('pulling the end of the sweep moves it; arrow keys do too', async ({ page }) => {
   await openLeaf(page, 'arrange')
   const before = await tally(page)

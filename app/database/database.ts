@@ -1,37 +1,46 @@
+import type { Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
-import Dexie, { type EntityTable, type Table } from 'dexie'
-import type { Patch } from 'immer'
+import Dexie, { type EntityTable } from 'dexie'
 
-/**
- * A commission as kept: `revision` grows with every save, `undone` counts the edits at the end of its history that are
- * taken back.
- */
+/** A commission as kept; `revision` grows with every save. */
 export type KeptCommission = {
   id: string
   revision: number
   savedAt: number
-  undone: number
   archived: 0 | 1
   commission: Commission
 }
 
 /** A commission that was deleted, with its history, until the next one is. */
-export type RemovedCommission = { id: string; kept: KeptCommission; edits: KeptEdit[] }
+export type RemovedCommission = { id: string; kept: KeptCommission; history: KeptEdit[] }
 
 export type KeptWorkshop = { id: 'workshop'; revision: number; workshop: Workshop }
 
-/** One edit, as what to do and how to take it back. */
-export type KeptEdit = { id?: number; commissionId: string; label: string; patches: Patch[]; inverse: Patch[] }
+/** The mark of edits that touch nothing but the workshop: they belong to no commission. */
+export const OF_WORKSHOP = 'workshop'
+
+/**
+ * One edit, as what it changed. `of` is the commission it was made in, or the workshop alone; `at` puts it in its place,
+ * ms by the world's clock.
+ */
+export type KeptEdit = {
+  id: string
+  of: string
+  at: number
+  label: string
+  undone: boolean
+  changes: readonly Change[]
+}
 
 /** The version in which a studio is kept now. */
-const KEPT_VERSION = 12
+const KEPT_VERSION = 13
 
 /** The studio's data in this browser, as it is kept now. */
 export class StudioDatabase extends Dexie {
   commissions!: EntityTable<KeptCommission, 'id'>
   workshop!: EntityTable<KeptWorkshop, 'id'>
-  edits!: Table<KeptEdit, number>
+  history!: EntityTable<KeptEdit, 'id'>
   removed!: EntityTable<RemovedCommission, 'id'>
 
   constructor(name = 'lamellon') {
@@ -39,7 +48,7 @@ export class StudioDatabase extends Dexie {
     this.version(KEPT_VERSION).stores({
       commissions: 'id, savedAt, archived',
       workshop: 'id',
-      edits: '++id, commissionId',
+      history: 'id, of',
       removed: 'id',
     })
   }

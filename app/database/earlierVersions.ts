@@ -101,6 +101,27 @@ export async function bringUpStudio(name: string): Promise<boolean> {
   bringsUp(10, from9)
   bringsUp(11, from10)
   bringsUp(12, from11)
+  // Edits of version 12 speak of places in lists; they cannot be taken back any more, and that is said.
+  studio
+    .version(13)
+    .stores({ history: 'id, of', edits: null })
+    .upgrade(async (transaction) => {
+      hasForgotten ||= (await transaction.table('edits').count()) > 0
+      await transaction
+        .table('commissions')
+        .toCollection()
+        .modify((kept: { undone?: number }) => {
+          delete kept.undone
+        })
+      await transaction
+        .table('removed')
+        .toCollection()
+        .modify((kept: { kept: { undone?: number }; edits?: unknown; history?: unknown }) => {
+          delete kept.kept.undone
+          delete kept.edits
+          kept.history = []
+        })
+    })
   await studio.open()
   studio.close()
   return hasForgotten

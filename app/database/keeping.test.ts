@@ -1,20 +1,19 @@
-import { commissionSchema } from '#core/commission'
+import { applied, changesBetween, takenBack } from '#core/change'
+import { commissionSchema, type Commission } from '#core/commission'
 import { readFileSync } from 'node:fs'
-import { workshopSchema } from '#core/workshop'
+import { workshopSchema, type Workshop } from '#core/workshop'
 import Dexie from 'dexie'
-import { applyPatches, produceWithPatches } from 'immer'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { broughtUp, StudioDatabase } from './database'
+import { broughtUp, OF_WORKSHOP, StudioDatabase } from './database'
 import {
   addCommission,
   archiveCommission,
-  forgetEdits,
   listCommissions,
   openCommission,
   removeCommission,
   restoreCommission,
-  saveEdit,
+  saveChanges,
   type Save,
 } from './keeping'
 
@@ -28,63 +27,93 @@ beforeEach(async () => {
   await addCommission(database, commission, 1)
 })
 
-const [next, patches, inverse] = produceWithPatches({ commission, workshop }, (draft) => {
-  draft.commission.brief.driveMin = 75
-})
-const save = (change: Partial<Save> = {}): Save => ({
-  ...next,
-  revision: 1,
-  workshopRevision: 0,
-  edit: { commissionId: commission.id, label: 'drive', patches, inverse },
-  undone: 0,
-  now: 2,
-  ...change,
-})
+type Held = { commission: Commission; workshop: Workshop }
+
+const changing = (change: (draft: Held) => void, from: Held = { commission, workshop }) => {
+  const after = structuredClone(from)
+  change(after)
+  return changesBetween(from, after)
+}
+let made = 0
+const save = (change: (draft: Held) => void, more: Partial<Save> = {}): Save => {
+  const changes = changing(change)
+  made += 1
+  return {
+    commissionId: commission.id,
+    changes,
+    edit: { id: `edit-${made}`, of: commission.id, at: made, label: 'drive', undone: false, changes },
+    forgotten: [],
+    beginning: workshop,
+    now: 2,
+    ...more,
+  }
+}
+const longer = (draft: Held): void => void (draft.commission.brief.driveMin = 75)
+const saved = async (what: Save) => {
+  const kept = await saveChanges(database, what)
+  if ('code' in kept) throw new Error(kept.code)
+  return kept
+}
+const opened = async () => (await openCommission(database, commission.id, workshop))!
 
 describe('keeping a commission', () => {
   it('opens what was added, with the starting workshop and no history', async () =>
-    expect(await openCommission(database, commission.id, workshop)).toEqual({
-      commission,
-      workshop,
-      revision: 1,
-      workshopRevision: 0,
-      edits: [],
-      undone: 0,
-    }))
+    expect(await opened()).toEqual({ commission, workshop, revision: 1, workshopRevision: 0, history: [] }))
   it('knows nothing of an id it never saw', async () =>
     expect(await openCommission(database, 'nobody', workshop)).toBeNull())
   it('keeps an edit with how to take it back', async () => {
-    expect(await saveEdit(database, save())).toMatchObject({ edit: { label: 'drive' } })
-    const opened = (await openCommission(database, commission.id, workshop))!
-    expect(opened.commission.brief.driveMin).toBe(75)
-    expect(opened.revision).toBe(2)
-    expect(
-      applyPatches({ commission: opened.commission, workshop: opened.workshop }, opened.edits[0]!.inverse).commission,
-    ).toEqual(commission)
+    expect(await saved(save(longer))).toMatchObject({ revision: 2, workshopRevision: 0, met: [], lost: [] })
+    const { history, ...kept } = await opened()
+    expect(kept.commission.brief.driveMin).toBe(75)
+    const { commission: before } = applied(kept, takenBack(history[0]!.changes), 'untouched').state
+    expect(before).toEqual(commission)
   })
-  it('keeps nothing of an edit when another tab saved first', async () => {
-    await saveEdit(database, save())
-    const late = produceWithPatches({ commission, workshop }, (draft) => {
-      draft.commission.brief.driveMin = 5
-    })[0]
-    expect(await saveEdit(database, save(late))).toEqual({ code: 'changed-elsewhere' })
-    const opened = (await openCommission(database, commission.id, workshop))!
-    expect([opened.commission.brief.driveMin, opened.edits.length, opened.revision]).toEqual([75, 1, 2])
+  it('keeps both, when two windows changed different things', async () => {
+    await saved(save(longer))
+    const kept = await saved(save((draft) => void (draft.workshop.people = 3)))
+    expect(kept).toMatchObject({ met: [], lost: [], workshopRevision: 1 })
+    expect(await opened()).toMatchObject({ commission: { brief: { driveMin: 75 } }, workshop: { people: 3 } })
+  })
+  it('keeps the later, when two windows changed the same, and tells', async () => {
+    await saved(save(longer))
+    const kept = await saved(save((draft) => void (draft.commission.brief.driveMin = 5)))
+    expect(kept.met).toMatchObject([{ path: ['commission', 'brief', 'driveMin'] }])
+    expect((await opened()).commission.brief.driveMin).toBe(5)
+  })
+  it('tells when what was changed is not there any more, and when the commission is gone', async () => {
+    const [first] = commission.options[0]!.decorations
+    await saved(save((draft) => void draft.commission.options[0]!.decorations.shift()))
+    const kept = await saved(save((draft) => void (draft.commission.options[0]!.decorations[0]!.name = 'Ours')))
+    expect(kept.lost).toHaveLength(1)
+    expect(kept.commission.options[0]!.decorations.some(({ id }) => id === first!.id)).toBe(false)
+    await removeCommission(database, commission.id)
+    expect(await saveChanges(database, save(longer))).toEqual({ code: 'gone' })
+    expect(await database.commissions.count()).toBe(0)
+  })
+  it('opens edits of the workshop with every commission, in the order they were made', async () => {
+    await addCommission(database, { ...commission, id: 'other' }, 5)
+    const first = save((draft) => void (draft.workshop.people = 2))
+    await saved({ ...first, edit: { ...first.edit, of: OF_WORKSHOP, at: 30 } })
+    const second = save(longer)
+    await saved({ ...second, edit: { ...second.edit, at: 20 } })
+    const other = (await openCommission(database, 'other', workshop))!
+    expect(other.history.map(({ of }) => of)).toEqual([OF_WORKSHOP])
+    expect((await opened()).history.map(({ at }) => at)).toEqual([20, 30])
   })
   it('lists the last saved first and removes one with its history', async () => {
     await addCommission(database, { ...commission, id: 'other' }, 5)
     expect((await listCommissions(database)).map(({ id }) => id)).toEqual(['other', commission.id])
-    await saveEdit(database, save({ now: 9 }))
+    await saved(save(longer, { now: 9 }))
     expect((await listCommissions(database)).map(({ id }) => id)).toEqual([commission.id, 'other'])
     await removeCommission(database, commission.id)
     expect((await listCommissions(database)).map(({ id }) => id)).toEqual(['other'])
-    expect(await database.edits.count()).toBe(0)
+    expect(await database.history.count()).toBe(0)
   })
   it('brings back the last one removed, history and all, once', async () => {
-    await saveEdit(database, save())
+    await saved(save(longer))
     await removeCommission(database, commission.id)
     expect(await restoreCommission(database)).toBe(commission.id)
-    expect((await openCommission(database, commission.id, workshop))!.edits).toHaveLength(1)
+    expect((await opened()).history).toHaveLength(1)
     expect(await restoreCommission(database)).toBeNull()
     await addCommission(database, { ...commission, id: 'other' }, 5)
     await removeCommission(database, commission.id)
@@ -94,16 +123,21 @@ describe('keeping a commission', () => {
   it('keeps what is archived apart, also over a later save', async () => {
     await archiveCommission(database, commission.id, true)
     expect((await listCommissions(database))[0]!.archived).toBe(true)
-    await saveEdit(database, save())
+    await saved(save(longer))
     expect((await listCommissions(database))[0]!.archived).toBe(true)
     await archiveCommission(database, commission.id, false)
     expect((await listCommissions(database))[0]!.archived).toBe(false)
   })
-  it('forgets edits that were taken back when a new one is made', async () => {
-    const saved = await saveEdit(database, save())
-    if ('code' in saved) throw new Error(saved.code)
-    await forgetEdits(database, [saved.edit!])
-    expect((await openCommission(database, commission.id, workshop))!.edits).toEqual([])
+  it('forgets edits that were taken back when a new one is made, and those that lie far back', async () => {
+    const first = save(longer)
+    await saved(first)
+    await saved(save((draft) => void (draft.commission.brief.driveMin = 5), { forgotten: [first.edit.id] }))
+    expect((await opened()).history).toHaveLength(1)
+    for (let more = 0; more < 305; more += 1)
+      await saved(save((draft) => void (draft.commission.brief.driveMin = more)))
+    const { history } = await opened()
+    expect(history).toHaveLength(300)
+    expect(history.at(-1)!.at).toBe(made)
   })
 })
 
@@ -145,7 +179,10 @@ describe.each([2, 3, 4, 5])('a studio of version %d', (version) => {
     const opened = (await openCommission(studio, commission.id, workshop))!
     expect(() => commissionSchema.parse(opened.commission)).not.toThrow()
     expect(() => workshopSchema.parse(opened.workshop)).not.toThrow()
-    expect(opened).toMatchObject({ revision: 4, workshopRevision: 2, undone: 0, edits: [] })
+    expect(opened).toMatchObject({ revision: 4, workshopRevision: 2, history: [] })
+    expect(await studio.commissions.toArray()).not.toContainEqual(
+      expect.objectContaining({ undone: expect.anything() }),
+    )
     expect(await broughtUp(studio)).toBe(false)
     const ids = opened.commission.options[0]!.decorations.map(({ id }) => id)
     expect(ids).toEqual(commission.options[0]!.decorations.map(({ id }) => id))
@@ -190,8 +227,7 @@ describe('a studio of the first version', () => {
     expect(opened).toMatchObject({
       revision: 4,
       workshopRevision: 2,
-      undone: 0,
-      edits: [],
+      history: [],
       workshop: { fridgeC: 4, prices: workshop.prices },
     })
   })

@@ -1,21 +1,20 @@
+import { applied, type Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
-import { enablePatches } from 'immer'
-import type { KeptEdit, StudioDatabase } from './database'
+import { OF_WORKSHOP, type KeptEdit, type StudioDatabase } from './database'
 
-enablePatches()
-
-/** How far back edits can be taken back. */
+/** How far back edits can be taken back, of a commission and of the workshop. */
 const KEPT_EDITS = 300
 
-export type Opened = {
+/** A commission and the workshop it is made in, as they lie in the database, and how often each was saved. */
+export type Kept = {
   readonly commission: Commission
   readonly workshop: Workshop
   readonly revision: number
   readonly workshopRevision: number
-  readonly edits: readonly KeptEdit[]
-  readonly undone: number
 }
+
+export type Opened = Kept & { readonly history: readonly KeptEdit[] }
 
 export type Listed = {
   readonly id: string
@@ -25,19 +24,24 @@ export type Listed = {
   readonly archived: boolean
 }
 
-/** Somebody else, most likely another tab, saved since this one read. */
-export type Conflict = { readonly code: 'changed-elsewhere' }
-
+/** Changes that are to be kept, and what becomes of the history by them. */
 export type Save = {
-  readonly commission: Commission
-  readonly workshop: Workshop
-  readonly revision: number
-  readonly workshopRevision: number
-  /** The edit that led here, if it is a new one; edits taken back before it are forgotten. */
-  readonly edit: KeptEdit | null
-  readonly undone: number
+  readonly commissionId: string
+  readonly changes: readonly Change[]
+  /** The edit that was made, or taken back, or made again. */
+  readonly edit: KeptEdit
+  /** Edits that cannot be made again after this one. */
+  readonly forgotten: readonly string[]
+  /** What the workshop holds where none is kept yet. */
+  readonly beginning: Workshop
   readonly now: number
 }
+
+/** `met` are changes to what somebody else had changed as well, `lost` those whose place is gone. */
+export type Saved = Kept & { readonly met: readonly Change[]; readonly lost: readonly Change[] }
+
+/** The commission was removed meanwhile, most likely in another window. */
+export type Gone = { readonly code: 'gone' }
 
 /** All commissions, last saved first. */
 export async function listCommissions(database: StudioDatabase): Promise<readonly Listed[]> {
@@ -51,51 +55,60 @@ export async function listCommissions(database: StudioDatabase): Promise<readonl
   }))
 }
 
-/** A commission with the workshop and its history; null when there is none of that id. */
-export async function openCommission(
+/** A commission with the workshop; null when there is none of that id. */
+export async function keptCommission(
   database: StudioDatabase,
   id: string,
   startingWorkshop: Workshop,
-): Promise<Opened | null> {
+): Promise<Kept | null> {
   const kept = await database.commissions.get(id)
   if (!kept) return null
   const workshop = await database.workshop.get('workshop')
-  const edits = await database.edits.where('commissionId').equals(id).sortBy('id')
   return {
     commission: kept.commission,
     workshop: workshop?.workshop ?? startingWorkshop,
     revision: kept.revision,
     workshopRevision: workshop?.revision ?? 0,
-    edits,
-    undone: kept.undone,
   }
+}
+
+/** A commission with the workshop and the history of both, in the order it was made; null when there is none. */
+export async function openCommission(
+  database: StudioDatabase,
+  id: string,
+  startingWorkshop: Workshop,
+): Promise<Opened | null> {
+  const kept = await keptCommission(database, id, startingWorkshop)
+  if (!kept) return null
+  const history = await database.history.where('of').anyOf(id, OF_WORKSHOP).sortBy('at')
+  return { ...kept, history }
 }
 
 /** Puts a new commission into the studio. */
 export async function addCommission(database: StudioDatabase, commission: Commission, now: number): Promise<void> {
-  await database.commissions.put({ id: commission.id, revision: 1, savedAt: now, undone: 0, archived: 0, commission })
+  await database.commissions.put({ id: commission.id, revision: 1, savedAt: now, archived: 0, commission })
 }
 
 /** Removes a commission and its history; the last one removed can be brought back. */
 export async function removeCommission(database: StudioDatabase, id: string): Promise<void> {
-  await database.transaction('rw', database.commissions, database.edits, database.removed, async () => {
+  await database.transaction('rw', database.commissions, database.history, database.removed, async () => {
     const kept = await database.commissions.get(id)
     if (!kept) return
-    const edits = await database.edits.where('commissionId').equals(id).sortBy('id')
+    const history = await database.history.where('of').equals(id).toArray()
     await database.removed.clear()
-    await database.removed.put({ id, kept, edits })
+    await database.removed.put({ id, kept, history })
     await database.commissions.delete(id)
-    await database.edits.where('commissionId').equals(id).delete()
+    await database.history.where('of').equals(id).delete()
   })
 }
 
 /** Brings the last removed commission back with its history; its id, or null when there is none. */
 export async function restoreCommission(database: StudioDatabase): Promise<string | null> {
-  return database.transaction('rw', database.commissions, database.edits, database.removed, async () => {
+  return database.transaction('rw', database.commissions, database.history, database.removed, async () => {
     const [removed] = await database.removed.toArray()
     if (!removed || (await database.commissions.get(removed.id))) return null
     await database.commissions.put(removed.kept)
-    await database.edits.bulkPut(removed.edits)
+    await database.history.bulkPut(removed.history)
     await database.removed.clear()
     return removed.id
   })
@@ -106,39 +119,31 @@ export async function archiveCommission(database: StudioDatabase, id: string, ar
   await database.commissions.update(id, { archived: archived ? 1 : 0 })
 }
 
-/** Saves an edit whole, or, when another tab saved first, nothing at all. */
-export async function saveEdit(
-  database: StudioDatabase,
-  save: Save,
-): Promise<{ readonly edit: KeptEdit | null } | Conflict> {
-  return database.transaction('rw', database.commissions, database.workshop, database.edits, async () => {
-    const { commission, workshop, revision, workshopRevision, now } = save
-    const before = await database.commissions.get(commission.id)
-    const keptRevision = before?.revision ?? 0
-    const keptWorkshop = (await database.workshop.get('workshop'))?.revision ?? 0
-    if (keptRevision !== revision || keptWorkshop !== workshopRevision) return { code: 'changed-elsewhere' as const }
-    await database.commissions.put({
-      id: commission.id,
-      revision: revision + 1,
-      savedAt: now,
-      undone: save.undone,
-      archived: before?.archived ?? 0,
-      commission,
-    })
-    await database.workshop.put({ id: 'workshop', revision: workshopRevision + 1, workshop })
-    return { edit: save.edit ? await recordEdit(database, commission.id, save.edit) : null }
+/**
+ * Makes changes to what is kept, whoever has changed it since, all of them or, where the commission is gone, none.
+ * @returns what is kept now
+ */
+export async function saveChanges(database: StudioDatabase, save: Save): Promise<Saved | Gone> {
+  return database.transaction('rw', database.commissions, database.workshop, database.history, async () => {
+    const { commissionId, changes, edit, forgotten, beginning, now } = save
+    const before = await keptCommission(database, commissionId, beginning)
+    if (!before) return { code: 'gone' as const }
+    const { commission, workshop } = before
+    const { state, met, lost } = applied({ commission, workshop }, changes, 'over')
+    const revision = before.revision + (state.commission === commission ? 0 : 1)
+    const workshopRevision = before.workshopRevision + (state.workshop === workshop ? 0 : 1)
+    await database.commissions.update(commissionId, { commission: state.commission, savedAt: now, revision })
+    if (workshopRevision !== before.workshopRevision)
+      await database.workshop.put({ id: 'workshop', revision: workshopRevision, workshop: state.workshop })
+    await database.history.bulkDelete([...forgotten])
+    await keepEdit(database, edit)
+    return { ...state, revision, workshopRevision, met, lost }
   })
 }
 
-/** Adds an edit, or replaces the one it goes on from, and forgets what lies too far back. */
-async function recordEdit(database: StudioDatabase, commissionId: string, edit: KeptEdit): Promise<KeptEdit> {
-  const id = await database.edits.put(edit)
-  const ids = await database.edits.where('commissionId').equals(commissionId).primaryKeys()
-  const old = ids.filter((each) => each > id || each <= (ids.at(-KEPT_EDITS - 1) ?? -1))
-  if (old.length > 0) await database.edits.bulkDelete(old)
-  return { ...edit, id }
+/** Keeps an edit, and forgets what lies too far back. */
+async function keepEdit(database: StudioDatabase, edit: KeptEdit): Promise<void> {
+  await database.history.put(edit)
+  const all = await database.history.where('of').equals(edit.of).sortBy('at')
+  await database.history.bulkDelete(all.slice(0, -KEPT_EDITS).map(({ id }) => id))
 }
-
-/** Forgets edits that were taken back, when a new one is made instead. */
-export const forgetEdits = (database: StudioDatabase, edits: readonly KeptEdit[]): Promise<void> =>
-  database.edits.bulkDelete(edits.flatMap(({ id }) => (id === undefined ? [] : [id])))

@@ -12,6 +12,7 @@ import RoomAir from '~/components/brief/RoomAir.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 
 const { studio, commission, cautionsOn } = usePlanned()
@@ -54,7 +55,7 @@ function setName(event: Event): void {
             id="commission-name"
             class="field-input font-display text-[1.35rem]!"
             maxlength="80"
-            :value="commission.brief.name"
+            v-draft="commission.brief.name"
             @change="setName"
           />
         </div>
@@ -64,7 +65,7 @@ function setName(event: Event): void {
             id="occasion"
             class="field-input"
             maxlength="120"
-            :value="commission.brief.occasion"
+            v-draft="commission.brief.occasion"
             @change="set('occasion', ($event.target as HTMLInputElement).value.slice(0, 120), 'occasion')"
           />
         </div>
@@ -92,7 +93,7 @@ function setName(event: Event): void {
             rows="3"
             maxlength="4000"
             class="field-input font-normal! leading-snug"
-            :value="commission.brief.notes"
+            v-draft="commission.brief.notes"
             @change="set('notes', ($event.target as HTMLTextAreaElement).value.slice(0, 4000), 'notes')"
           />
           <PhotoSection class="mt-2" />

@@ -17,6 +17,7 @@ import { momentText, type Currency } from '#core/quantity'
 import { inCurrency, paperName } from '#core/supply'
 import type { TechniqueId } from '#core/technique'
 import { setOnHand, sheetItem, type Workshop } from '#core/workshop'
+import { vDraft } from '~/composables/draft'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import { eventProblem } from '~/components/brief/eventHour'
 import CakeStill from '~/components/stand/CakeStill.vue'
@@ -137,7 +138,7 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
           >Event, day and hour<input
             type="datetime-local"
             class="field-input text-ink"
-            :value="eventAt"
+            v-draft="eventAt"
             :aria-invalid="problem !== ''"
             data-testid="new-event"
             @change="setEvent"

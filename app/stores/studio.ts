@@ -1,28 +1,43 @@
+import { applied, changesBetween, takenBack, type Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
-import { applyPatches, produce, produceWithPatches } from 'immer'
+import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
 import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
-import { MINUTES_PER_DAY, parseMoment, type Moment } from '#core/quantity'
-import type { Stretch } from '#core/schedule'
+import type { Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
 import { broughtUp, StudioDatabase, type KeptEdit } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
-  forgetEdits,
+  keptCommission,
   listCommissions,
   openCommission,
   removeCommission,
   restoreCommission,
-  saveEdit,
+  saveChanges,
+  type Kept,
   type Listed,
+  type Saved,
 } from '~/database/keeping'
+import { laidAside, layAside, letGo, type OnTheWay } from '~/database/onTheWay'
 import { differencesBetween, type Difference } from './differences'
+import {
+  areAlike,
+  belongsTo,
+  goneOn,
+  hourFor,
+  lastDone,
+  nextUndone,
+  undoneAfterLast,
+  withEdit,
+  type History,
+} from './history'
+import { NONE_TAKEN, takenByOthers, type TakenByOthers } from './otherCommissions'
 import { planner } from './planning'
 import { afterPress } from './underTheFinger'
 import type { Tried } from '~/workers/plan'
@@ -37,11 +52,11 @@ const FORGOTTEN = 'Everything you planned is here in its new form. Edits made be
 const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
-/** Commissions whose events are so near share hands. */
-const WEEKS_SHARED = 6
-
-/** A stretch of time that another commission takes, and which. */
-type OtherHours = Stretch & { readonly name: string }
+/** Said when somebody else has changed the same. */
+const ALSO_ELSEWHERE = 'Another window had changed the same; what was done here last stands now.'
+const NOWHERE = 'What the last edit was about was taken away in another window.'
+const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
+const REMOVED = 'This commission was removed in another window.'
 
 /** The minute it is on the wall. */
 const thisMinute = (): Moment => Math.floor(wallClockAt(Date.now()))
@@ -59,17 +74,16 @@ export const useStudio = defineStore('studio', () => {
   const state = shallowRef<Studio | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const listed = shallowRef<readonly Listed[]>([])
-  const edits = shallowRef<readonly KeptEdit[]>([])
-  const undone = ref(0)
+  const history = shallowRef<History>([])
   const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
   const notice = ref('')
   const now = ref(thisMinute())
-  let revision = 0
-  let workshopRevision = 0
+  /** How often what is shown was saved, here or elsewhere. */
+  let seen = { revision: 0, workshopRevision: 0 }
   let lastEdit = { merge: '', at: 0 }
   let saving = Promise.resolve()
-  /** Edits that do not lie in the database yet. */
-  const unsaved = ref(0)
+  /** What does not lie in the database yet, in the order it was done. */
+  const waiting = shallowRef<readonly OnTheWay[]>([])
   let differenceTimer = 0
   let editedSincePlan = false
   /** Layouts that searches have found; the last ones are kept. */
@@ -84,13 +98,10 @@ export const useStudio = defineStore('studio', () => {
     now: now.value,
     units: preferences.units,
     nested: nested.value,
-    others: others.value.map(({ from, to }) => ({ from, to })),
+    others: others.value.hours.map(({ from, to }) => ({ from, to })),
   })
 
-  /** Hours at which hands are at other commissions. */
-  const others = shallowRef<readonly OtherHours[]>([])
-  /** How much of each item other commissions keep, those whose events are before this one's. */
-  const reserved = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const others = shallowRef<TakenByOthers>(NONE_TAKEN)
   const { ask, once, tried, taken } = planner(
     afterPress(window, (answer: Plan) => {
       if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
@@ -126,53 +137,20 @@ export const useStudio = defineStore('studio', () => {
     }, DIFFERENCE_SHOWN_MS)
   }
 
-  /**
-   * Hours that other commissions of these weeks take, as they are planned now, and what those before this one keep of
-   * the stock.
-   */
-  async function takenByOthers(
-    { id, brief }: Commission,
-    workshop: Workshop,
-  ): Promise<{ readonly hours: readonly OtherHours[]; readonly kept: ReadonlyMap<string, number> }> {
-    const eventAt = parseMoment(brief.eventAt)
-    const near = listed.value.filter((each) => {
-      const at = parseMoment(each.eventAt)
-      return (
-        each.id !== id &&
-        !each.archived &&
-        at.ok &&
-        eventAt.ok &&
-        Math.abs(at.value - eventAt.value) < WEEKS_SHARED * 7 * MINUTES_PER_DAY
-      )
-    })
-    const found = await Promise.all(
-      near.map(async (each) => {
-        const commission = await peek(each.id)
-        if (!commission || commission.bench.handedOver) return { hours: [], needs: [] }
-        const { hours, needs } = await taken({ commission, workshop, now: now.value, units: preferences.units })
-        const isBefore = each.eventAt < brief.eventAt || (each.eventAt === brief.eventAt && each.id < id)
-        return {
-          hours: hours.map((stretch): OtherHours => ({ ...stretch, name: each.name })),
-          needs: isBefore ? needs : [],
-        }
-      }),
-    )
-    const kept = new Map<string, number>()
-    for (const [item, amount] of found.flatMap(({ needs }) => needs)) kept.set(item, (kept.get(item) ?? 0) + amount)
-    return { hours: found.flatMap(({ hours }) => hours), kept }
-  }
+  /** A commission as the studio keeps it, without opening it. */
+  const peek = async (id: string): Promise<Commission | null> =>
+    (await keptCommission(database(), id, await beginning()))?.commission ?? null
 
   async function open(id: string): Promise<boolean> {
     await saving
     const opened = await openCommission(database(), id, await beginning())
     if (!opened) return false
-    ;({ revision, workshopRevision } = opened)
-    edits.value = opened.edits
-    undone.value = opened.undone
+    const { commission, workshop } = opened
+    history.value = opened.history
     listed.value = await listCommissions(database())
-    const { hours, kept } = await takenByOthers(opened.commission, opened.workshop)
-    others.value = hours
-    reserved.value = kept
+    others.value = await takenByOthers(commission, listed.value, peek, (other) =>
+      taken({ commission: other, workshop, now: now.value, units: preferences.units }),
+    )
     if (state.value?.commission.id !== id) {
       plan.value = null
       beginAnew()
@@ -180,7 +158,8 @@ export const useStudio = defineStore('studio', () => {
     differences.value = {}
     lastEdit = { merge: '', at: 0 }
     isEmpty.value = false
-    state.value = { commission: opened.commission, workshop: opened.workshop }
+    seen = opened
+    state.value = { commission, workshop }
     preferences.lastCommission = id
     return true
   }
@@ -195,10 +174,23 @@ export const useStudio = defineStore('studio', () => {
   /** Begins with the studio that was open last. */
   async function begin(): Promise<void> {
     window.setInterval(tick, 60000)
-    tabs.onmessage = ({ data }: MessageEvent<{ studio: StudioName; id: string }>) => {
-      if (data.studio === preferences.studio && data.id === state.value?.commission.id) void open(data.id)
+    tabs.onmessage = ({ data }: MessageEvent<StudioName>) => {
+      if (data === preferences.studio) saving = saving.then(takeOver)
     }
+    await saveLaidAside()
     await enter(preferences.studio)
+  }
+
+  /** Saves what pages that were closed in the middle had laid aside. */
+  async function saveLaidAside(): Promise<void> {
+    for (const { name, waiting: left } of laidAside()) {
+      for (const { studio, ...save } of left) {
+        await broughtUp(databases[studio])
+        const beginsWith = await startingWorkshop(studio, now.value)
+        await saveChanges(databases[studio], { ...save, beginning: beginsWith, now: Date.now() })
+      }
+      letGo(name)
+    }
   }
 
   /** Opens a studio where it was left. The demo is laid out when it is not there; an own one may be empty. */
@@ -217,11 +209,9 @@ export const useStudio = defineStore('studio', () => {
   async function close(): Promise<void> {
     state.value = null
     plan.value = null
-    edits.value = []
-    undone.value = 0
+    history.value = []
     differences.value = {}
-    others.value = []
-    reserved.value = new Map()
+    others.value = NONE_TAKEN
     listed.value = await listCommissions(database())
     isEmpty.value = true
   }
@@ -306,14 +296,16 @@ export const useStudio = defineStore('studio', () => {
     if (id) await open(id)
   }
 
-  /** A commission as the studio keeps it, without opening it. */
-  const peek = async (id: string): Promise<Commission | null> =>
-    (await openCommission(database(), id, await beginning()))?.commission ?? null
-
   async function remove(id: string): Promise<void> {
     await removeCommission(database(), id)
+    tabs.postMessage(preferences.studio)
     await refreshList()
-    if (state.value?.commission.id !== id) return
+    if (state.value?.commission.id === id) await openNext()
+  }
+
+  /** Opens what was saved last, after the commission that was open is gone. */
+  async function openNext(): Promise<void> {
+    waiting.value = []
     const next = listed.value.find(({ archived }) => !archived)
     if (next) await open(next.id)
     else await enter(preferences.studio)
@@ -326,110 +318,143 @@ export const useStudio = defineStore('studio', () => {
    */
   function edit(label: string, recipe: (studio: Studio) => void, merge = ''): void {
     if (!state.value) return
-    const [next, patches, inverse] = produceWithPatches(state.value, (draft) => {
-      recipe(draft as Studio)
-    })
-    if (patches.length === 0) return
+    const next = produce(state.value, (draft) => recipe(draft as Studio))
+    const changes = changesBetween(state.value, next)
+    if (changes.length === 0) return
     const at = Date.now()
-    const kept = edits.value.slice(0, edits.value.length - undone.value)
-    const last = kept.at(-1)
+    const last = lastDone(history.value)
+    const forgotten = undoneAfterLast(history.value)
     const goesOn =
       merge !== '' &&
       merge === lastEdit.merge &&
       at - lastEdit.at < SAME_EDIT_MS &&
-      undone.value === 0 &&
+      forgotten.length === 0 &&
       last !== undefined
     const made: KeptEdit = goesOn
-      ? { ...last, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] }
-      : { commissionId: state.value.commission.id, label, patches, inverse }
-    const forgotten = edits.value.slice(edits.value.length - undone.value)
+      ? { ...last, changes: goneOn(last.changes, changes) }
+      : {
+          id: crypto.randomUUID(),
+          of: belongsTo(next.commission.id, changes),
+          at: hourFor(history.value, at),
+          label,
+          undone: false,
+          changes,
+        }
     lastEdit = { merge, at }
-    edits.value = goesOn ? [...kept.slice(0, -1), made] : [...kept, made]
-    undone.value = 0
-    moveTo(next, edits.value.length - 1, forgotten)
+    history.value = withEdit(
+      history.value.filter((each) => !forgotten.includes(each)),
+      made,
+    )
+    moveTo(next, changes, made, forgotten)
   }
 
-  /** Shows a new state and saves it. Saves follow one another; each takes up the key its edit was given. */
-  function moveTo(next: Studio, savedEdit: number | null, forgotten: readonly KeptEdit[] = []): void {
+  /** Shows a new state and saves what led to it. */
+  function moveTo(next: Studio, changes: readonly Change[], edit: KeptEdit, forgotten: History = []): void {
     editedSincePlan = true
     state.value = next
-    const undoneNow = undone.value
-    const [into, from] = [database(), preferences.studio]
-    unsaved.value += 1
-    saving = saving
-      .then(async () => {
-        if (forgotten.length > 0) await forgetEdits(into, forgotten)
-        const edit = savedEdit === null ? null : (edits.value[savedEdit] ?? null)
-        const saved = await saveEdit(into, {
-          ...next,
-          revision,
-          workshopRevision,
-          edit,
-          undone: undoneNow,
-          now: Date.now(),
-        })
-        if ('code' in saved) {
-          notice.value =
-            'This commission was changed in another tab; that version is shown now, and the last edit here was not kept.'
-          saving = Promise.resolve()
-          await open(next.commission.id)
-          return
-        }
-        revision += 1
-        workshopRevision += 1
-        if (saved.edit && savedEdit !== null)
-          edits.value = edits.value.map((each, at) => (at === savedEdit ? { ...each, id: saved.edit!.id } : each))
-        tabs.postMessage({ studio: from, id: next.commission.id })
-      })
-      .catch((reason: unknown) => {
-        notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.`
-      })
-      .finally(() => {
-        unsaved.value -= 1
-      })
+    const save = { commissionId: next.commission.id, changes, edit, forgotten: forgotten.map(({ id }) => id) }
+    waiting.value = [...waiting.value, { ...save, studio: preferences.studio }]
+    saving = saving.then(saveWaiting).catch((reason: unknown) => {
+      notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.`
+    })
   }
 
-  const canUndo = computed(() => edits.value.length > undone.value)
-  const canRedo = computed(() => undone.value > 0)
+  /** Saves what waits, one after another. What could not be saved waits on, and is tried again with the next edit. */
+  async function saveWaiting(): Promise<void> {
+    for (;;) {
+      const [first] = waiting.value
+      if (!first) return layAside([])
+      const { studio, ...save } = first
+      const saved = await saveChanges(databases[studio], { ...save, beginning: await beginning(), now: Date.now() })
+      if ('code' in saved) return leaveRemoved()
+      waiting.value = waiting.value.slice(1)
+      if (saved.lost.length > 0) notice.value = NOWHERE
+      else if (saved.met.length > 0) notice.value = ALSO_ELSEWHERE
+      if (state.value?.commission.id === save.commissionId) showKept(saved, save.changes)
+      tabs.postMessage(studio)
+    }
+  }
+
+  /** Shows what is kept with what waits laid over it, where somebody else has changed it. */
+  function showKept(kept: Kept, own: readonly Change[] = []): void {
+    const touches = (part: string): number => (own.some(({ path }) => path[0] === part) ? 1 : 0)
+    const isOwn =
+      kept.revision === seen.revision + touches('commission') &&
+      kept.workshopRevision === seen.workshopRevision + touches('workshop')
+    seen = kept
+    if (isOwn) return
+    const { commission, workshop } = kept
+    const laid = waiting.value
+      .filter(({ commissionId }) => commissionId === commission.id)
+      .reduce((now, { changes }) => applied(now, changes, 'over').state, { commission, workshop })
+    if (!areAlike(state.value, laid)) state.value = laid
+  }
+
+  /** Takes over what another window has saved. */
+  async function takeOver(): Promise<void> {
+    await refreshList()
+    const id = state.value?.commission.id
+    if (id === undefined) return
+    const kept = await keptCommission(database(), id, await beginning())
+    if (kept) showKept(kept)
+    else await leaveRemoved()
+  }
+
+  async function leaveRemoved(): Promise<void> {
+    notice.value = REMOVED
+    await refreshList()
+    saving = Promise.resolve()
+    await openNext()
+  }
+
+  const undoable = computed(() => lastDone(history.value))
+  const redoable = computed(() => nextUndone(history.value))
+
+  /** Makes changes again, or takes them back, where nobody has changed the same since. */
+  function turn(edit: KeptEdit, changes: readonly Change[], undone: boolean): void {
+    if (!state.value) return
+    const { state: next, lost } = applied(state.value, changes, 'untouched')
+    if (lost.length > 0) notice.value = KEPT_AS_IS
+    lastEdit = { merge: '', at: 0 }
+    const turned = { ...edit, undone }
+    history.value = withEdit(history.value, turned)
+    moveTo(next, changesBetween(state.value, next), turned)
+  }
 
   function undo(): void {
-    const last = edits.value[edits.value.length - undone.value - 1]
-    if (!last || !state.value) return
-    undone.value += 1
-    lastEdit = { merge: '', at: 0 }
-    moveTo(applyPatches(state.value, last.inverse), null)
+    if (undoable.value) turn(undoable.value, takenBack(undoable.value.changes), true)
   }
 
   function redo(): void {
-    const next = edits.value[edits.value.length - undone.value]
-    if (!next || !state.value) return
-    undone.value -= 1
-    lastEdit = { merge: '', at: 0 }
-    moveTo(applyPatches(state.value, next.patches), null)
+    if (redoable.value) turn(redoable.value, redoable.value.changes, false)
   }
 
   return {
     state,
     plan,
     isPlanning,
-    unsaved,
+    unsaved: computed(() => waiting.value.length),
     listed,
     differences,
     notice,
     now,
-    canUndo,
-    canRedo,
+    canUndo: computed(() => undoable.value !== undefined),
+    canRedo: computed(() => redoable.value !== undefined),
     commission: computed(() => state.value?.commission ?? null),
     workshop: computed(() => state.value?.workshop ?? null),
-    undoLabel: computed(() => edits.value[edits.value.length - undone.value - 1]?.label ?? ''),
-    redoLabel: computed(() => edits.value[edits.value.length - undone.value]?.label ?? ''),
-    others,
-    reserved,
+    undoLabel: computed(() => undoable.value?.label ?? ''),
+    redoLabel: computed(() => redoable.value?.label ?? ''),
+    /** Hours at which hands are at other commissions. */
+    others: computed(() => others.value.hours),
+    /** How much of each item those before this one keep. */
+    reserved: computed(() => others.value.kept),
     attempt,
     nest,
     begin,
     tick,
     open,
+    /** Lays aside what is on its way to the database: the page is closed. */
+    layAside: (): void => layAside(waiting.value),
     isDemo: computed(() => preferences.studio === 'demo'),
     isEmpty,
     isOpen: computed(() => isEmpty.value || plan.value !== null),

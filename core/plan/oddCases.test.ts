@@ -224,3 +224,29 @@ describe('the hour to start for nine times in ten', () => {
       { numRuns: 8 },
     ))
 })
+
+describe('colour in slurry', () => {
+  const dosed = ({ plan }: { readonly plan: Plan }, decoration: string) =>
+    plan.dishes.dishes.filter(({ uses }) => uses.some((use) => use.decoration === decoration))
+  it('where none is made is mixed as the technique usually is, with doses that are numbers', () => {
+    const planned = planOf((drafts) => {
+      for (const each of chosenOption(drafts.commission).decorations) each.colouring.way = 'slurry'
+    })
+    const doses = planned.plan.dishes.dishes.flatMap(({ doses: own }) => own)
+    expect(doses.length).toBeGreaterThan(0)
+    expect(JSON.stringify(planned.plan.dishes)).not.toMatch(/NaN|Infinity|null,"kind":"volume"/)
+    expect(doses.every(({ drops }) => Number.isFinite(drops.value))).toBe(true)
+  })
+  it('of cast mesh is stirred in, also where sheets were to be coloured whole', () => {
+    const [chosen, whole] = [false, true].map((colouredWhole) =>
+      planOf((drafts) => {
+        const option = chosenOption(drafts.commission)
+        const mesh = startingDecoration('mesh', 'castMesh', option.cake.tiers)
+        option.decorations = [{ ...mesh, cutting: { ...mesh.cutting, colouredWhole } }]
+        Object.assign(option, { bouquets: [], accents: [] })
+      }),
+    )
+    expect(dosed(whole!, 'mesh').length).toBeGreaterThan(0)
+    expect(whole!.plan.dishes).toEqual(chosen!.plan.dishes)
+  })
+})

@@ -1,9 +1,11 @@
-import { createError, defineEventHandler } from 'h3'
+import { defineEventHandler } from 'h3'
+import { ownDevices } from '../asked/browser'
+import { refused } from '../asked/refused'
 import { machineReport } from '../simulate/cutting'
 
 /** What the cutting machine is doing. */
-export default defineEventHandler(() => {
-  const report = machineReport(Date.now())
-  if (!report) throw createError({ statusCode: 503, statusMessage: 'no line to the machine' })
+export default defineEventHandler((event) => {
+  const report = machineReport(ownDevices(event), Date.now())
+  if (!report) throw refused(503, 'There is no line to the machine.')
   return report
 })

@@ -1,22 +1,20 @@
-import { createError, defineEventHandler, readBody } from 'h3'
+import { defineEventHandler } from 'h3'
 import { z } from 'zod'
 import { MACHINE_ORDERS } from '#core/cut'
+import { ownDevices } from '../asked/browser'
+import { sentJson } from '../asked/json'
+import { refused } from '../asked/refused'
 import { machineReport, tellMachine } from '../simulate/cutting'
 
 const orderSchema = z.strictObject({ order: z.enum(MACHINE_ORDERS) })
 
 /** Tells the cutting machine to run, pause, go on, or to let the sheet go. */
 export default defineEventHandler(async (event) => {
-  if (!machineReport(Date.now())) throw createError({ statusCode: 503, statusMessage: 'no line to the machine' })
-  const asked = orderSchema.safeParse(await readBody(event))
-  if (!asked.success)
-    throw createError({
-      statusCode: 400,
-      statusMessage: 'unknown order',
-      data: { why: 'The machine does not know this order.' },
-    })
-  const report = tellMachine(asked.data.order, Date.now())
-  if (!report)
-    throw createError({ statusCode: 409, statusMessage: 'not now', data: { why: 'The machine cannot do that now.' } })
+  const devices = ownDevices(event)
+  if (!machineReport(devices, Date.now())) throw refused(503, 'There is no line to the machine.')
+  const asked = orderSchema.safeParse(await sentJson(event))
+  if (!asked.success) throw refused(422, 'The machine does not know this order.')
+  const report = tellMachine(devices, asked.data.order, Date.now())
+  if (!report) throw refused(409, 'The machine cannot do that now.')
   return report
 })

@@ -1,6 +1,7 @@
-import { createError, defineEventHandler, getQuery } from 'h3'
+import { defineEventHandler, getQuery } from 'h3'
 import { dayOf, parseMoment } from '#core/quantity'
-import { standIns } from '../simulate/standIns'
+import { ownDevices } from '../asked/browser'
+import { refused } from '../asked/refused'
 import { forecastFrom } from '../simulate/weather'
 
 const SLOW_MS = 12_000
@@ -8,14 +9,13 @@ const SLOW_MS = 12_000
 /** Ten days of workroom air from the day that is asked for: `?from=2026-12-01T09:00`. */
 export default defineEventHandler(async (event) => {
   const from = parseMoment(String(getQuery(event).from ?? ''))
-  if (!from.ok)
-    throw createError({ statusCode: 400, statusMessage: 'from must be a day and hour such as 2026-12-01T09:00' })
+  if (!from.ok) throw refused(422, 'From when is a day and an hour such as 2026-12-01T09:00.')
   const forecast = forecastFrom(dayOf(from.value))
-  switch (standIns().forecast) {
+  switch (ownDevices(event).standIns.forecast) {
     case 'none':
       return forecast
     case 'refused':
-      throw createError({ statusCode: 503, statusMessage: 'no forecast' })
+      throw refused(503, 'There is no forecast.')
     case 'unreadable':
       return 'sunny later'
     case 'nonsense':

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3'
-import { standIns } from '../simulate/standIns'
+import { ownDevices } from '../asked/browser'
 
 /** Which faults the stand-ins are switched to. */
-export default defineEventHandler(() => standIns())
+export default defineEventHandler((event) => ownDevices(event).standIns)

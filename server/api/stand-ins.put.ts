@@ -1,9 +1,14 @@
-import { createError, defineEventHandler, readBody } from 'h3'
-import { standInsChangeSchema, switchStandIns } from '../simulate/standIns'
+import { defineEventHandler } from 'h3'
+import { ownDevices } from '../asked/browser'
+import { sentJson } from '../asked/json'
+import { refused } from '../asked/refused'
+import { standInsChangeSchema } from '../simulate/standIns'
 
 /** Switches the stand-ins to faults, or back. */
 export default defineEventHandler(async (event) => {
-  const asked = standInsChangeSchema.safeParse(await readBody(event))
-  if (!asked.success) throw createError({ statusCode: 400, statusMessage: 'unknown stand-in or fault' })
-  return switchStandIns(asked.data)
+  const devices = ownDevices(event)
+  const asked = standInsChangeSchema.safeParse(await sentJson(event))
+  if (!asked.success) throw refused(422, 'There is no such stand-in or fault.')
+  devices.standIns = { ...devices.standIns, ...asked.data }
+  return devices.standIns
 })

@@ -1,36 +1,19 @@
-import { createHash } from 'node:crypto'
+import { setResponseHeaders } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
-
-const INLINE_SCRIPT = /<script(?![^>]*\bsrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g
-
-/** Allows only our own files and, of inline scripts, only those this very page carries, by their hash. */
-function policyFor(page: string): string {
-  const hashes = [...page.matchAll(INLINE_SCRIPT)].map(
-    ([, script]) => `'sha256-${createHash('sha256').update(script!).digest('base64')}'`,
-  )
-  return [
-    "default-src 'self'",
-    `script-src 'self' ${hashes.join(' ')}`,
-    "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data: blob:",
-    "font-src 'self'",
-    "connect-src 'self'",
-    "worker-src 'self' blob:",
-    "object-src 'none'",
-    "base-uri 'none'",
-    "form-action 'none'",
-    "frame-ancestors 'none'",
-  ].join('; ')
-}
+import { NOT_FRAMED, policyOf } from '../policy'
 
 export default defineNitroPlugin((nitro) => {
-  nitro.hooks.hook('render:response', (response) => {
-    if (typeof response.body !== 'string') return
-    response.headers = {
-      ...response.headers,
-      'content-security-policy': policyFor(response.body),
+  // Files too: the start page is one, and scripts and fonts are.
+  nitro.hooks.hook('request', (event) =>
+    setResponseHeaders(event, {
+      'content-security-policy': NOT_FRAMED,
       'x-content-type-options': 'nosniff',
       'referrer-policy': 'no-referrer',
-    }
+    }),
+  )
+  nitro.hooks.hook('render:response', (response) => {
+    if (typeof response.body !== 'string') return
+    const { 'x-powered-by': _maker, ...headers } = response.headers ?? {}
+    response.headers = { ...headers, 'content-security-policy': `${policyOf(response.body)}; ${NOT_FRAMED}` }
   })
 })

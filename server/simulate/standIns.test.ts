@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { forecastSchema, hear, isDamp, NOT_HEARD } from '#core/dry'
 import { dayOf, parseMoment, valueOf } from '#core/quantity'
+import { devicesOf } from './devices'
 import { sensorMessage } from './room'
-import { standIns, standInsChangeSchema, switchStandIns } from './standIns'
+import { ALL_WELL, standInsChangeSchema } from './standIns'
 import { forecastFrom } from './weather'
 
 const day = dayOf(valueOf(parseMoment('2026-11-24T09:00')))
@@ -70,14 +71,22 @@ describe('the simulated forecast', () => {
   })
 })
 
-describe('switching stand-ins', () => {
-  it('keeps what it was switched to, and knows only its own faults', () => {
-    const before = standIns()
-    expect(switchStandIns({ sensor: 'silent', forecast: 'slow', cutter: 'none' })).toEqual(standIns())
-    expect(standIns()).toEqual({ sensor: 'silent', forecast: 'slow', cutter: 'none' })
-    expect(switchStandIns({ cutter: 'blade' })).toEqual({ sensor: 'silent', forecast: 'slow', cutter: 'blade' })
+describe('stand-ins of a browser', () => {
+  it('are its own: what one is switched to, another is not', () => {
+    devicesOf('one').standIns = { ...ALL_WELL, sensor: 'silent' }
+    expect(devicesOf('two').standIns).toEqual(ALL_WELL)
+    expect(devicesOf('one').standIns.sensor).toBe('silent')
+  })
+  it('are let go when so many others were asked for since', () => {
+    devicesOf('old').standIns = { ...ALL_WELL, cutter: 'lost' }
+    for (let other = 0; other < 199; other += 1) devicesOf(`other ${other}`)
+    expect(devicesOf('old').standIns.cutter).toBe('lost')
+    for (let other = 0; other < 200; other += 1) devicesOf(`another ${other}`)
+    expect(devicesOf('old').standIns).toEqual(ALL_WELL)
+  })
+  it('know only their own faults', () => {
+    expect(standInsChangeSchema.safeParse({ sensor: 'silent' }).success).toBe(true)
     expect(standInsChangeSchema.safeParse({ sensor: 'melted' }).success).toBe(false)
     expect(standInsChangeSchema.safeParse({ toaster: 'none' }).success).toBe(false)
-    switchStandIns(before)
   })
 })

@@ -18,6 +18,7 @@ import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
 import QuantitySlider from '~/components/ui/QuantitySlider.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import { useChosenDecoration } from './chosen'
 import TierChoice from './TierChoice.vue'
@@ -232,7 +233,7 @@ const ROLES = choicesOf(BOUQUET_ROLES, (role) => BOUQUET_ROLE_LABELS[role])
         <label class="block text-[0.8rem] text-ink-soft"
           >Called<input
             class="field-input text-ink"
-            :value="bouquet.name"
+            v-draft="bouquet.name"
             maxlength="40"
             @change="set('name', ($event.target as HTMLInputElement).value.trim() || bouquet.name)"
         /></label>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { momentText } from '#core/quantity'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import { clockChangeMin, eventProblem } from './eventHour'
 
@@ -49,7 +50,7 @@ const changes = computed(() => clockChangeMin(momentText(studio.now), commission
           id="event-at"
           type="datetime-local"
           class="field-input"
-          :value="commission.brief.eventAt"
+          v-draft="commission.brief.eventAt"
           :aria-invalid="problem !== ''"
           aria-describedby="event-problem"
           @change="setEvent"
@@ -61,7 +62,7 @@ const changes = computed(() => clockChangeMin(momentText(studio.now), commission
           id="venue-opens"
           type="time"
           class="field-input"
-          :value="clock(commission.brief.venueOpensMin)"
+          v-draft="clock(commission.brief.venueOpensMin)"
           @change="setOpening"
         />
       </div>

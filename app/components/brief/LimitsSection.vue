@@ -2,6 +2,7 @@
 import { briefSchema } from '#core/commission'
 import { computed } from 'vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import SwitchField from '~/components/ui/SwitchField.vue'
 
@@ -53,7 +54,7 @@ function setColours(event: Event): void {
         >No colour of this kind<input
           class="field-input text-ink"
           placeholder="red, or a number on the label"
-          :value="commission.brief.limits.noColours.join(', ')"
+          v-draft="commission.brief.limits.noColours.join(', ')"
           @change="setColours"
       /></label>
       <QuantityField

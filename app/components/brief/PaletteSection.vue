@@ -3,6 +3,7 @@ import { PALETTE_ROLES, type Commission } from '#core/commission'
 import { Download, Plus, Upload, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { PALETTE_FORMATS, paletteSentence, readPalette, writePalette, type PaletteFormat } from '#core/format/palette'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile } from '~/files/chosen'
 import { download, fileNameFor } from '~/files/download'
@@ -98,7 +99,7 @@ const ROLES = choicesOf(PALETTE_ROLES, (role) => role)
           class="field-input min-h-8! text-[0.95rem]!"
           maxlength="40"
           :aria-label="`Name of colour ${at + 1}`"
-          :value="named.name"
+          v-draft="named.name"
           @change="rename(at, $event)"
         />
         <ChoiceField

@@ -2,6 +2,7 @@
 import { briefSchema } from '#core/commission'
 import { Plus, X } from '@lucide/vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import IconButton from '~/components/ui/IconButton.vue'
 import SwitchField from '~/components/ui/SwitchField.vue'
@@ -59,7 +60,7 @@ function rename(at: number, event: Event): void {
           class="field-input"
           maxlength="60"
           :aria-label="`Name of stop ${at + 1}`"
-          :value="stop.name"
+          v-draft="stop.name"
           @change="rename(at, $event)"
         />
         <QuantityField

@@ -7,6 +7,7 @@ import { ownWork } from '#core/plan'
 import { pathData } from '#core/format/svg'
 import { flipMove } from '#core/geometry'
 import QuantityField from '~/components/ui/QuantityField.vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import { chosenFile, outlineIn } from '~/files/chosen'
 import WayFields from './WayFields.vue'
@@ -130,7 +131,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
               ><input
                 class="field-input"
                 maxlength="60"
-                :value="piece.name"
+                v-draft="piece.name"
                 @change="
                   change(piece.id, 'name', (each) => {
                     each.name = valueOf($event).trim() || each.name

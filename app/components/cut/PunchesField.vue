@@ -3,6 +3,7 @@ import { computed, ref, useId, watch } from 'vue'
 import { cuttingToolsSchema } from '#core/cut'
 import { printQuantity } from '#core/quantity'
 import { fieldRules, readTyped } from '~/components/ui/fieldRules'
+import { useDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import { usePreferences } from '~/stores/preferences'
 
@@ -15,15 +16,15 @@ const MOST = 12
 const shown = computed(() =>
   workshop.value.tools.punchesMm.map((mm) => printQuantity(mm, 'length', preferences.units)).join(', '),
 )
-const text = ref(shown.value)
+const { text, typing, left } = useDraft(() => shown.value)
 const problem = ref('')
-watch(shown, (next) => {
-  text.value = next
+watch(shown, () => {
   problem.value = ''
 })
 
 /** Takes all of them, or none and says which it cannot read. */
 function commit(): void {
+  left()
   const parts = text.value
     .split(/[,;]/)
     .map((part) => part.trim())
@@ -56,6 +57,8 @@ function commit(): void {
       :placeholder="`any, such as ${printQuantity(25, 'length', preferences.units)}, ${printQuantity(50, 'length', preferences.units)}`"
       :aria-invalid="problem !== ''"
       :aria-describedby="problem ? `${id}-problem` : undefined"
+      @input="typing"
+      @blur="left"
       @change="commit"
     />
     <p v-if="problem" :id="`${id}-problem`" class="mt-1 text-[0.8rem] font-medium text-stop" role="alert">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 import ForetoldChart from './ForetoldChart.vue'
 import { knowledgeOf, type Known } from './knowledge'
@@ -77,7 +78,7 @@ const state = ({ trials, isUsed }: Known): string =>
       <label class="text-[0.8rem] text-ink-soft"
         >This room is called<input
           class="field-input text-ink"
-          :value="workshop.room"
+          v-draft="workshop.room"
           maxlength="40"
           @change="
             studio.edit('room', (draft) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { workingHoursSchema, type WorkingHours } from '#core/schedule'
+import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
 
 const { studio, workshop } = usePlanned()
@@ -59,7 +60,7 @@ function setSpell(at: number, end: 'fromMin' | 'toMin', event: Event): void {
       <input
         type="time"
         class="field-input w-28!"
-        :value="clock(spell.fromMin)"
+        v-draft="clock(spell.fromMin)"
         :aria-label="`Spell ${at + 1} begins`"
         @change="setSpell(at, 'fromMin', $event)"
       />
@@ -67,7 +68,7 @@ function setSpell(at: number, end: 'fromMin' | 'toMin', event: Event): void {
       <input
         type="time"
         class="field-input w-28!"
-        :value="clock(spell.toMin)"
+        v-draft="clock(spell.toMin)"
         :aria-label="`Spell ${at + 1} ends`"
         @change="setSpell(at, 'toMin', $event)"
       />

@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import { computed, ref, useId, watch } from 'vue'
 import { printQuantity } from '#core/quantity'
 import { usePreferences } from '~/stores/preferences'
+import { useDraft } from '~/composables/draft'
 import { arrowStep, fieldRules, readTyped } from './fieldRules'
 
 const props = defineProps<{
@@ -24,11 +25,10 @@ const rules = computed(() => fieldRules(props.schema))
 const shown = computed(() =>
   props.modelValue === null ? '' : printQuantity(props.modelValue, rules.value.kind, preferences.units),
 )
-const text = ref(shown.value)
+const { text, typing, left } = useDraft(() => shown.value)
 const problem = ref('')
 
-watch(shown, (next) => {
-  text.value = next
+watch(shown, () => {
   problem.value = ''
 })
 
@@ -37,6 +37,7 @@ watch(shown, (next) => {
  * button.
  */
 function commit(): void {
+  left()
   if (text.value === shown.value) {
     problem.value = ''
     return
@@ -60,6 +61,7 @@ function nudge(direction: 1 | -1, many: boolean): void {
 }
 
 function giveUp(): void {
+  left()
   text.value = shown.value
   problem.value = ''
 }
@@ -83,6 +85,8 @@ function giveUp(): void {
       inputmode="text"
       :aria-invalid="problem !== ''"
       :aria-describedby="problem ? `${id}-problem` : undefined"
+      @input="typing"
+      @blur="left"
       @change="commit"
       @keydown.enter.prevent="commit"
       @keydown.esc="giveUp"

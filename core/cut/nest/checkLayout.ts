@@ -14,7 +14,8 @@ import {
   type LayoutFault,
   type Laid,
 } from './closeness'
-const TOLERANCE_DEG = 1e-9
+/** Over the longest sheet that is less than a thousandth of a millimetre. */
+const TOLERANCE_DEG = 1e-6
 
 /** @returns everything that is wrong with a layout; empty when it is complete and can be cut */
 export function faultsOf(job: NestJob, { placements }: NestLayout): readonly LayoutFault[] {

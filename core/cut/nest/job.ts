@@ -13,7 +13,10 @@ export const JOB_LIMITS = {
 
 const lengthMm = z.number().positive().max(JOB_LIMITS.mm)
 const count = z.number().int().min(0).max(JOB_LIMITS.pieces).nullable()
-const ring = z.array(z.tuple([z.number(), z.number()])).min(3)
+const placeMm = z.number().min(-JOB_LIMITS.mm).max(JOB_LIMITS.mm)
+const ring = z.array(z.tuple([placeMm, placeMm])).min(3)
+/** More than ten turns either way is nobody's wish. */
+const turnDeg = z.number().min(-3600).max(3600)
 
 const sheetSchema = z.discriminatedUnion('shape', [
   z.strictObject({ id: z.string().min(1), shape: z.literal('rect'), width: lengthMm, height: lengthMm, count }),
@@ -32,7 +35,7 @@ const partSchema = z.strictObject({
   outline: ring,
   holes: z.array(ring).optional(),
   quantity: z.number().int().min(1).max(JOB_LIMITS.pieces),
-  rotations: z.union([z.literal('free'), z.array(z.number()).min(1).max(360)]),
+  rotations: z.union([z.literal('free'), z.array(turnDeg).min(1).max(360)]),
   mirror: z.boolean(),
 })
 

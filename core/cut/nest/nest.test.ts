@@ -44,6 +44,55 @@ const jobOf = (sheets: NestSheet[], parts: NestJob['parts'], more: Partial<NestJ
   ...more,
 })
 
+describe('odd jobs', () => {
+  const parts = (rotations: number[]): NestJob['parts'] => [
+    { id: 'box', outline: box(30, 20), quantity: 20, rotations, mirror: false },
+    { id: 'circle', outline: circle(10), quantity: 9, rotations, mirror: false },
+  ]
+  it.each([[[90.000000001]], [[-270, 450]], [[33.3]]])('turned by %j only are laid so', (rotations) => {
+    const job = jobOf([rect(210, 297)], parts(rotations), { gap: 1, margin: 5 })
+    const result = startNesting(job, 1)
+    if (!result.ok) throw new Error(result.error.code)
+    expect(faultsOf(job, run(result.value, 6).layout())).toEqual([])
+  })
+  it('of four hundred circles that may not be turned lie as they are, in whatever pattern', () => {
+    const equal = Array.from({ length: 48 }, (_, at): [number, number] => [
+      7 + 10 * Math.cos((at * Math.PI) / 24),
+      3 + 10 * Math.sin((at * Math.PI) / 24),
+    ])
+    for (const rotations of [[0], [17], [180, 90]]) {
+      const part = { id: 'circle', outline: equal, quantity: 400, rotations, mirror: false }
+      const job = jobOf([rect(210, 297)], [part], { gap: 1, margin: 5 })
+      const result = startNesting(job, 1)
+      if (!result.ok) throw new Error(result.error.code)
+      expect(faultsOf(job, run(result.value, 6).layout())).toEqual([])
+    }
+  })
+  it('with a sheet narrower than its margins are laid on the others', () => {
+    const narrow = { ...rect(8, 297), id: 'narrow' }
+    const small: NestSheet = { id: 'small', shape: 'disc', diameter: 9, count: null }
+    const result = startNesting(jobOf([narrow, small, rect(210, 297)], parts([0]), { margin: 5 }), 1)
+    if (!result.ok) throw new Error(result.error.code)
+    expect(
+      new Set(
+        run(result.value, 6)
+          .layout()
+          .placements.map(({ sheetId }) => sheetId),
+      ),
+    ).toEqual(new Set(['sheet']))
+  })
+  it.each([
+    ['parts.0.rotations.0', { rotations: [1e308] }],
+    ['parts.0.outline.0.0', { outline: [[1e303, 0], ...box(3, 3)] }],
+  ])('with numbers beyond all measure are refused by their field, %s', (field, change) => {
+    const [first] = parts([0])
+    expect(readNestJob(jobOf([rect(210, 297)], [{ ...first!, ...change } as never]))).toMatchObject({
+      ok: false,
+      error: { code: 'not-a-job', field },
+    })
+  })
+})
+
 describe('nesting jobs made by chance', () => {
   it.each(Array.from({ length: 20 }, (_, batch) => [batch * 25, batch * 25 + 24]))(
     'numbers %i to %i give layouts that can be cut, first and later',

@@ -6,7 +6,7 @@ import { areBoxes } from './boxes'
 import { usedShare, type Try } from './improve'
 import { movesFor, replaced } from './moves'
 import { openingsFor } from './openings'
-import type { JobProblem, NestJob, NestLayout } from './job'
+import type { JobProblem, NestJob, NestLayout, NestPlacement } from './job'
 import { shapesOf } from './shape'
 import { stocksOf } from './stock'
 
@@ -103,7 +103,9 @@ function layoutOf(sheets: readonly LaidSheet[], job: NestJob): NestLayout {
   }
 }
 
-function placed({ shape, x, y, turn, face }: Lying): { x: number; y: number; rotationDeg: number; mirrored: boolean } {
+/** Where a piece lies. What is round is turned as its part allows, however the pattern lies that it was found in. */
+function placed({ shape, x, y, turn: found, face }: Lying): Omit<NestPlacement, 'part' | 'sheetIndex' | 'sheetId'> {
+  const turn = shape.isRound ? shape.turns![0]! : found
   const { middle, mirrored } = shape.faces[face]!
   const [cos, sin] = cosSin(turn)
   const degrees = (turn * 180) / Math.PI

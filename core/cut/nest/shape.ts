@@ -18,7 +18,7 @@ export type Shape = {
   /** A circle round the grown convexes, from the middle. */
   readonly radius: number
   readonly faces: readonly ShapeFace[]
-  /** Allowed turns, radians; none when any is. */
+  /** Allowed turns, radians; none when any is. One is enough for what is round. */
   readonly turns: readonly number[] | null
   /** Turns that change nothing: a disc has no direction. */
   readonly isRound: boolean
@@ -67,6 +67,7 @@ function shapeOf(part: NestPart, at: number, gapMm: number): Shape {
     ),
   )
   const isRound = round !== null
+  const allowed = part.rotations === 'free' ? null : [...new Set(part.rotations.map(radiansOf))]
   const areaMm2 = Math.abs(ringAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(ringAreaMm2(hole)), 0)
   return {
     part: at,
@@ -74,11 +75,7 @@ function shapeOf(part: NestPart, at: number, gapMm: number): Shape {
     isRound,
     box: boxOf(outline, holes),
     faces: isRound ? faces.slice(0, 1) : faces,
-    turns: isRound
-      ? [0]
-      : part.rotations === 'free'
-        ? null
-        : [...new Set(part.rotations.map((degrees) => ((((degrees % 360) + 360) % 360) * Math.PI) / 180))],
+    turns: isRound ? (allowed?.slice(0, 1) ?? [0]) : allowed,
     radius: Math.max(
       ...faces.flatMap(({ convexes }) =>
         convexes.map(({ middleX, middleY, radius }) => Math.hypot(middleX, middleY) + radius),
@@ -86,6 +83,8 @@ function shapeOf(part: NestPart, at: number, gapMm: number): Shape {
     ),
   }
 }
+
+const radiansOf = (degrees: number): number => ((((degrees % 360) + 360) % 360) * Math.PI) / 180
 
 const withoutRepeats = (ring: readonly Point[]): readonly Point[] =>
   ring.filter(({ x, y }, at) => {

@@ -18,10 +18,16 @@ export type Stock = {
 /** Clipper's round joins cut inside the true arc by up to this, mm. */
 const ARC_MM = 0.004
 
-/** Kinds of sheets of a job that there are any of, in its order. */
+/** Whether anything is left of a sheet within its margin. */
+function hasRoom(sheet: NestSheet, marginMm: number): boolean {
+  if (sheet.shape === 'rect') return Math.min(sheet.width, sheet.height) > 2 * marginMm
+  return sheet.shape === 'remnant' || sheet.diameter > 2 * marginMm
+}
+
+/** Kinds of sheets of a job that there are any of and that have room, in its order. */
 export const stocksOf = (job: NestJob): readonly Stock[] =>
   job.sheets
-    .filter(({ count }) => count !== 0)
+    .filter((sheet) => sheet.count !== 0 && hasRoom(sheet, job.margin))
     .map((sheet) => ({
       sheet,
       room: roomOf(sheet, job),

@@ -1,6 +1,6 @@
 /** From decorations to dishes: every colour that paper wants, and whether it suits. */
 import { colourFaults, type ColourFacts, type ColourFault } from '../../care'
-import type { Commission, Decoration } from '../../commission'
+import { startingColouring, type Commission, type Decoration } from '../../commission'
 import { faceDm2, shadeColour, type PieceClass, type PlannedDecoration } from '../../decoration'
 import { learnedDye, type DyeTrial, type LearnedDye } from '../../learn'
 import { paperOf, shapeDm2 } from '../../material'
@@ -229,7 +229,12 @@ export const toColour = (
   wanted.flatMap((decoration) => {
     const made = decorations.find(({ id }) => id === decoration.id)
     const conditioner = liquids[decoration.id]?.find(({ mixture }) => mixture === 'conditioner')?.ml ?? null
-    return made ? [{ decoration, made, conditioner }] : []
+    if (!made) return []
+    // Colour is stirred only into slurry that is made; what is cast of it is never coloured as whole sheets.
+    const isLost = decoration.colouring.way === 'slurry' && made.cast === null
+    const { technique, colouring: chosen } = decoration
+    const colouring = isLost ? startingColouring(techniqueOf(technique), made.paper) : chosen
+    return [{ decoration: { ...decoration, colouring }, made, conditioner }]
   })
 
 /** What a decoration dips into a stepped bath. */
@@ -280,7 +285,7 @@ export function tintStage({ coloured, groups, shelf, trials, tray, limits }: Dis
   const isStepped = ({ decoration: { colouring } }: Coloured): boolean => colouring.way === 'stepped'
   const wanted = [
     ...coloured
-      .filter((each) => !each.made.cutting.colouredWhole)
+      .filter(({ made }) => made.cast !== null || !made.cutting.colouredWhole)
       .flatMap(wishesOf)
       .filter(({ colouring }) => colouring.way !== 'stepped'),
     ...groups.flatMap((group) => wholeWishes(group, coloured)),
