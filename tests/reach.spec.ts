@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { LEAF_TABS } from '../app/components/leaves'
-import { expect, openLeaf, test, turnToAddress } from './studio'
+import { expect, openLeaf, test, turnToAddress, whole } from './studio'
 
 /** Pages by the key that turns to them. */
 const BY_KEY: Readonly<Record<string, string>> = {
@@ -57,6 +57,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     const look = async (each: string): Promise<void> => {
       await expect(page).toHaveURL(new RegExp(`/${each}$`))
       await expect(page.getByRole('main').getByRole('heading', { level: 1 }).first()).toBeVisible()
+      if (each !== 'new') await whole(page)
       found.push(...(await faultsInBothRooms(page, each)))
     }
     for (const [each, key] of Object.entries(BY_KEY)) {

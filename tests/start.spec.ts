@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fromMenu, openLeaf, ownStudio, settled, tally, test, turnTo } from './studio'
+import { expect, fromMenu, openLeaf, ownStudio, settled, tally, test, turnTo, whole } from './studio'
 
 /** Touches and typed values up to a plan, counted as a person would. */
 class Walk {
@@ -27,7 +27,7 @@ async function firstPlan(page: Page): Promise<{ readonly figures: object; readon
   await expect(page.getByRole('heading', { level: 1, name: 'Torn ruffle' })).toBeVisible()
   const figures = await tally(page)
   await turnTo(page, 'Supply')
-  await settled(page)
+  await whole(page)
   return { figures, shopping: await page.getByRole('main').innerText() }
 }
 

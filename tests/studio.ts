@@ -76,6 +76,12 @@ export async function openFold(page: Page, id: 'where' | 'what' | 'colour'): Pro
 export const settled = (page: Page): Promise<void> =>
   expect(page.getByTestId('tally')).toHaveAttribute('aria-busy', 'false')
 
+/** Waits until all of a leaf is there, also what comes after the figures. */
+export async function whole(page: Page): Promise<void> {
+  await settled(page)
+  await expect(page.locator('[data-later]')).toHaveCount(0)
+}
+
 /** The large figure of one place in the tally, as read. */
 export async function figureOf(page: Page, name: TallyName): Promise<string> {
   await settled(page)

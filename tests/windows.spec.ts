@@ -124,6 +124,7 @@ test('trials that were forgotten in another commission come back one by one, and
     .getByRole('main')
     .getByRole('button', { name: /^Open Quillfinch Press/ })
     .click()
+  await expect(page).toHaveURL(/\/arrange$|\/brief$/)
   await turnTo(page, 'Learn')
   for (const minutes of [51, 53, 52]) {
     await page.getByTestId('undo').click()

@@ -7,7 +7,7 @@ import { parseMoment, valueOf } from '../core/quantity'
 import { TECHNIQUES } from '../core/technique'
 import { STARTING_WORKSHOP, type Workshop } from '../core/workshop'
 import { badWords } from './check/badWords'
-import { expect, settled, test, turnTo } from './studio'
+import { expect, test, turnTo, whole } from './studio'
 
 const NOW = valueOf(parseMoment('2026-11-24T09:00'))
 const LEAVES = ['Brief', 'Tiers', 'Arrange', 'Cut', 'Tint', 'Dry', 'Timetable', 'Supply', 'Make', 'Deliver', 'Learn']
@@ -41,11 +41,11 @@ async function read(page: Page, [commission, workshop]: readonly [Commission, Wo
   })
   await page.getByTestId('take-file').click()
   await expect(page.getByTestId('studio-menu')).toContainText(commission.brief.name)
-  await settled(page)
+  await whole(page)
   const found: string[] = []
   for (const leaf of LEAVES) {
     await turnTo(page, leaf)
-    await settled(page)
+    await whole(page)
     await page.locator('main details').evaluateAll((folds) => folds.forEach((fold) => fold.setAttribute('open', '')))
     const text = `${await page.getByRole('main').innerText()}\n${await page.getByTestId('tally').innerText()}`
     found.push(...badWords(text).map((words) => `${commission.brief.name}, ${leaf}, ${words}`))

@@ -1,6 +1,6 @@
 /** What is loaded only once the figures are on the screen. */
 import { until } from '@vueuse/core'
-import { defineAsyncComponent, type AsyncComponentLoader, type Component } from 'vue'
+import { defineAsyncComponent, h, type AsyncComponentLoader, type Component } from 'vue'
 import { useStudio } from '~/stores/studio'
 
 /** Waits until what is there now is painted. */
@@ -8,6 +8,9 @@ export const afterPaint = (): Promise<void> =>
   new Promise((resolve) => {
     requestAnimationFrame(() => setTimeout(resolve))
   })
+
+/** Stands where something is still to come. */
+const Later = () => h('span', { 'hidden': true, 'data-later': '' })
 
 /**
  * A component that is no part of a leaf's first load. An empty studio has no figures to wait for, nor has one that could
@@ -17,6 +20,8 @@ export const afterFigures = <Shown extends Component>(load: AsyncComponentLoader
   defineAsyncComponent<Shown>({
     // The page does not wait for it.
     suspensible: false,
+    loadingComponent: Later,
+    delay: 0,
     loader: async () => {
       const studio = useStudio()
       await until(() => studio.plan !== null || studio.isEmpty || studio.notice !== '').toBe(true)
