@@ -1,6 +1,6 @@
 import { enableAutoUnmount, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, nextTick, ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import { keepDrafts, useDraft, vDraft } from './draft'
 
 enableAutoUnmount(afterEach)
@@ -10,11 +10,11 @@ describe('what is typed', () => {
     const [kept, beat] = [ref('as kept'), ref(0)]
     const left = vi.fn()
     const mounted = mount(
-      defineComponent({
+      {
         directives: { draft: vDraft },
         setup: () => ({ kept, beat, left }),
         template: '<p>{{ beat }}<textarea v-draft="kept" @change="left($event.target.value)" /></p>',
-      }),
+      },
       { attachTo: document.body },
     )
     return { mounted, area: mounted.get('textarea'), kept, beat, left }
@@ -42,7 +42,7 @@ describe('what is typed', () => {
   it('is taken as if the field were left when the page is hidden or closed', async () => {
     const { area, left } = field()
     const closed = vi.fn()
-    const keeper = mount(defineComponent({ setup: () => keepDrafts(closed), template: '<i />' }))
+    const keeper = mount({ setup: () => keepDrafts(closed), template: '<i />' })
     area.element.focus()
     area.element.value = 'half a note'
     await area.trigger('input')
@@ -56,14 +56,12 @@ describe('what is typed', () => {
 it('a number that is typed is not replaced by the one that comes meanwhile', async () => {
   const shown = ref('40 mm')
   let draft!: ReturnType<typeof useDraft>
-  mount(
-    defineComponent({
-      setup: () => {
-        draft = useDraft(() => shown.value)
-        return () => null
-      },
-    }),
-  )
+  mount({
+    setup: () => {
+      draft = useDraft(() => shown.value)
+      return () => null
+    },
+  })
   draft.typing()
   draft.text.value = '4'
   shown.value = '60 mm'

@@ -53,9 +53,9 @@ function setName(event: Event): void {
           <label for="commission-name" class="block text-[0.8rem] text-ink-soft">Commission</label>
           <input
             id="commission-name"
+            v-draft="commission.brief.name"
             class="field-input font-display text-[1.35rem]!"
             maxlength="80"
-            v-draft="commission.brief.name"
             @change="setName"
           />
         </div>
@@ -63,9 +63,9 @@ function setName(event: Event): void {
           <label for="occasion" class="block text-[0.8rem] text-ink-soft">Occasion</label>
           <input
             id="occasion"
+            v-draft="commission.brief.occasion"
             class="field-input"
             maxlength="120"
-            v-draft="commission.brief.occasion"
             @change="set('occasion', ($event.target as HTMLInputElement).value.slice(0, 120), 'occasion')"
           />
         </div>
@@ -90,10 +90,10 @@ function setName(event: Event): void {
           <label for="notes" class="font-display mb-1 block text-[1.05rem] font-semibold">Notes and pictures</label>
           <textarea
             id="notes"
+            v-draft="commission.brief.notes"
             rows="3"
             maxlength="4000"
             class="field-input font-normal! leading-snug"
-            v-draft="commission.brief.notes"
             @change="set('notes', ($event.target as HTMLTextAreaElement).value.slice(0, 4000), 'notes')"
           />
           <PhotoSection class="mt-2" />

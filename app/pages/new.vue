@@ -136,9 +136,9 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
         /></label>
         <label class="mt-2 block text-[0.8rem] text-ink-soft"
           >Event, day and hour<input
+            v-draft="eventAt"
             type="datetime-local"
             class="field-input text-ink"
-            v-draft="eventAt"
             :aria-invalid="problem !== ''"
             data-testid="new-event"
             @change="setEvent"

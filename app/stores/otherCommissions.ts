@@ -9,7 +9,7 @@ import type { Taken } from '~/workers/plan'
 const WEEKS_SHARED = 6
 
 /** A stretch of time that another commission takes, and which. */
-export type OtherHours = Stretch & { readonly name: string }
+type OtherHours = Stretch & { readonly name: string }
 
 export type TakenByOthers = {
   readonly hours: readonly OtherHours[]

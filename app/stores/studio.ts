@@ -22,7 +22,6 @@ import {
   saveChanges,
   type Kept,
   type Listed,
-  type Saved,
 } from '~/database/keeping'
 import { laidAside, layAside, letGo, type OnTheWay } from '~/database/onTheWay'
 import { differencesBetween, type Difference } from './differences'

@@ -5,7 +5,7 @@
 import { areEqual, identityOf, isKeyed, isRecord, type Member } from './identity'
 
 /** A field by its name, or a member of a list by its identity. */
-export type Step = string | { readonly member: string }
+type Step = string | { readonly member: string }
 export type Path = readonly Step[]
 
 /** A member as it stood in its list: behind which other one, null where it was the first. */

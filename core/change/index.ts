@@ -1,2 +1,2 @@
-export { applied, type Applied, type Manner } from './apply'
+export { applied } from './apply'
 export { changesBetween, takenBack, type Change } from './changes'

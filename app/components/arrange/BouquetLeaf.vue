@@ -232,8 +232,8 @@ const ROLES = choicesOf(BOUQUET_ROLES, (role) => BOUQUET_ROLE_LABELS[role])
       <div class="grid content-start gap-1.5">
         <label class="block text-[0.8rem] text-ink-soft"
           >Called<input
-            class="field-input text-ink"
             v-draft="bouquet.name"
+            class="field-input text-ink"
             maxlength="40"
             @change="set('name', ($event.target as HTMLInputElement).value.trim() || bouquet.name)"
         /></label>

@@ -48,9 +48,9 @@ const changes = computed(() => clockChangeMin(momentText(studio.now), commission
         <label for="event-at" class="block text-[0.8rem] text-ink-soft">Event, day and hour</label>
         <input
           id="event-at"
+          v-draft="commission.brief.eventAt"
           type="datetime-local"
           class="field-input"
-          v-draft="commission.brief.eventAt"
           :aria-invalid="problem !== ''"
           aria-describedby="event-problem"
           @change="setEvent"
@@ -60,9 +60,9 @@ const changes = computed(() => clockChangeMin(momentText(studio.now), commission
         <label for="venue-opens" class="block text-[0.8rem] text-ink-soft">Venue opens</label>
         <input
           id="venue-opens"
+          v-draft="clock(commission.brief.venueOpensMin)"
           type="time"
           class="field-input"
-          v-draft="clock(commission.brief.venueOpensMin)"
           @change="setOpening"
         />
       </div>

@@ -52,9 +52,9 @@ function setColours(event: Event): void {
     <div class="mt-2 grid grid-cols-[1fr_8rem] gap-5">
       <label class="block text-[0.8rem] text-ink-soft"
         >No colour of this kind<input
+          v-draft="commission.brief.limits.noColours.join(', ')"
           class="field-input text-ink"
           placeholder="red, or a number on the label"
-          v-draft="commission.brief.limits.noColours.join(', ')"
           @change="setColours"
       /></label>
       <QuantityField

@@ -96,10 +96,10 @@ const ROLES = choicesOf(PALETTE_ROLES, (role) => role)
           "
         />
         <input
+          v-draft="named.name"
           class="field-input min-h-8! text-[0.95rem]!"
           maxlength="40"
           :aria-label="`Name of colour ${at + 1}`"
-          v-draft="named.name"
           @change="rename(at, $event)"
         />
         <ChoiceField

@@ -57,10 +57,10 @@ function rename(at: number, event: Event): void {
     <ul class="mt-1 grid gap-1">
       <li v-for="(stop, at) in commission.brief.stops" :key="at" class="grid grid-cols-[1fr_6rem_2rem] items-end gap-3">
         <input
+          v-draft="stop.name"
           class="field-input"
           maxlength="60"
           :aria-label="`Name of stop ${at + 1}`"
-          v-draft="stop.name"
           @change="rename(at, $event)"
         />
         <QuantityField

@@ -129,9 +129,9 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             <label
               ><span class="block text-[0.8rem] text-ink-soft">Piece</span
               ><input
+                v-draft="piece.name"
                 class="field-input"
                 maxlength="60"
-                v-draft="piece.name"
                 @change="
                   change(piece.id, 'name', (each) => {
                     each.name = valueOf($event).trim() || each.name

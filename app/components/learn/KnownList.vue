@@ -77,8 +77,8 @@ const state = ({ trials, isUsed }: Known): string =>
       <WorkshopField data-testid="learn-from" group="own" name="learnFrom" edits="go by trials from" />
       <label class="text-[0.8rem] text-ink-soft"
         >This room is called<input
-          class="field-input text-ink"
           v-draft="workshop.room"
+          class="field-input text-ink"
           maxlength="40"
           @change="
             studio.edit('room', (draft) => {

@@ -58,17 +58,17 @@ function setSpell(at: number, end: 'fromMin' | 'toMin', event: Event): void {
     </div>
     <div v-for="(spell, at) in workshop.hours.spells" :key="at" class="mt-2 flex items-center gap-2">
       <input
+        v-draft="clock(spell.fromMin)"
         type="time"
         class="field-input w-28!"
-        v-draft="clock(spell.fromMin)"
         :aria-label="`Spell ${at + 1} begins`"
         @change="setSpell(at, 'fromMin', $event)"
       />
       to
       <input
+        v-draft="clock(spell.toMin)"
         type="time"
         class="field-input w-28!"
-        v-draft="clock(spell.toMin)"
         :aria-label="`Spell ${at + 1} ends`"
         @change="setSpell(at, 'toMin', $event)"
       />
