@@ -44,6 +44,9 @@ describe('what is typed', () => {
     const closed = vi.fn()
     const keeper = mount({ setup: () => keepDrafts(closed), template: '<i />' })
     area.element.focus()
+    window.dispatchEvent(new Event('pagehide'))
+    expect(left).not.toHaveBeenCalled()
+    closed.mockClear()
     area.element.value = 'half a note'
     await area.trigger('input')
     window.dispatchEvent(new Event('pagehide'))

@@ -42,10 +42,15 @@ export function useDraft(shown: () => string) {
  * @param then what is done after that in a page that is closed
  */
 export function keepDrafts(then: () => void): void {
+  let typed: EventTarget | null = null
+  useEventListener(document, 'input', ({ target }) => {
+    typed = target
+  })
+  useEventListener(document, ['change', 'focusout'], () => {
+    typed = null
+  })
   const leave = (): void => {
-    const field = document.activeElement
-    if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement)
-      field.dispatchEvent(new Event('change', { bubbles: true }))
+    typed?.dispatchEvent(new Event('change', { bubbles: true }))
   }
   useEventListener(window, 'pagehide', () => {
     leave()

@@ -2,7 +2,7 @@
  * What was edited, in the order it was done: a commission's own edits and those of the workshop alone. What of it is
  * taken back can be made again until something else is done.
  */
-import { changesBetween, type Change } from '#core/change'
+import type { Change } from '#core/change'
 import { OF_WORKSHOP, type KeptEdit } from '~/database/database'
 
 export type History = readonly KeptEdit[]
@@ -10,17 +10,14 @@ export type History = readonly KeptEdit[]
 /** The edit that is taken back next; undefined where there is none. */
 export const lastDone = (history: History): KeptEdit | undefined => history.findLast(({ undone }) => !undone)
 
-/** The edit that is made again next; undefined where there is none. */
-export function nextUndone(history: History): KeptEdit | undefined {
-  const last = lastDone(history)
-  return history.find(({ undone, at }) => undone && (!last || at > last.at))
-}
-
-/** What cannot be made again once something else is done. */
+/** What can be made again until something else is done, in its order. */
 export function undoneAfterLast(history: History): History {
   const last = lastDone(history)
   return history.filter(({ undone, at }) => undone && (!last || at > last.at))
 }
+
+/** The edit that is made again next; undefined where there is none. */
+export const nextUndone = (history: History): KeptEdit | undefined => undoneAfterLast(history)[0]
 
 /** Whom changes belong to: the workshop, where they touch nothing else. */
 export const belongsTo = (commissionId: string, changes: readonly Change[]): string =>
@@ -53,6 +50,3 @@ export const withEdit = (history: History, edit: KeptEdit): History =>
 
 /** An hour behind the last edit, ms: two in the same thousandth of a second keep their order. */
 export const hourFor = (history: History, now: number): number => Math.max(now, (history.at(-1)?.at ?? 0) + 1)
-
-/** Whether two states hold the same. */
-export const areAlike = (one: unknown, other: unknown): boolean => changesBetween(one, other).length === 0

@@ -1,4 +1,4 @@
-import { applied, changesBetween, takenBack, type Change } from '#core/change'
+import { applied, areEqual, changesBetween, takenBack, type Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
 import { produce } from 'immer'
@@ -25,17 +25,7 @@ import {
 } from '~/database/keeping'
 import { laidAside, layAside, letGo, type OnTheWay } from '~/database/onTheWay'
 import { differencesBetween, type Difference } from './differences'
-import {
-  areAlike,
-  belongsTo,
-  goneOn,
-  hourFor,
-  lastDone,
-  nextUndone,
-  undoneAfterLast,
-  withEdit,
-  type History,
-} from './history'
+import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { NONE_TAKEN, takenByOthers, type TakenByOthers } from './otherCommissions'
 import { planner } from './planning'
 import { afterPress } from './underTheFinger'
@@ -183,10 +173,15 @@ export const useStudio = defineStore('studio', () => {
   /** Saves what pages that were closed in the middle had laid aside. */
   async function saveLaidAside(): Promise<void> {
     for (const { name, waiting: left } of laidAside()) {
-      for (const { studio, ...save } of left) {
-        await broughtUp(databases[studio])
-        const beginsWith = await startingWorkshop(studio, now.value)
-        await saveChanges(databases[studio], { ...save, beginning: beginsWith, now: Date.now() })
+      try {
+        for (const { studio, ...save } of left) {
+          await broughtUp(databases[studio])
+          const beginsWith = await startingWorkshop(studio, now.value)
+          await saveChanges(databases[studio], { ...save, beginning: beginsWith, now: Date.now() })
+        }
+      } catch (reason) {
+        // It must not keep the studio from opening.
+        notice.value = `What was done as the page was closed last could not be saved: ${String(reason)}.`
       }
       letGo(name)
     }
@@ -386,7 +381,7 @@ export const useStudio = defineStore('studio', () => {
     const laid = waiting.value
       .filter(({ commissionId }) => commissionId === commission.id)
       .reduce((now, { changes }) => applied(now, changes, 'over').state, { commission, workshop })
-    if (!areAlike(state.value, laid)) state.value = laid
+    if (!areEqual(state.value, laid)) state.value = laid
   }
 
   /** Takes over what another window has saved. */

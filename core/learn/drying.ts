@@ -37,8 +37,8 @@ export const dryingTrialSchema = z
     what: z.enum(caseIds).meta({ label: 'What dried' }),
     airC: z.number().min(5).max(45).meta({ label: 'Warmth', kind: 'temperature' }),
     humidity: z.number().min(0.05).max(0.98).meta({ label: 'Humidity', kind: 'share' }),
-    softAtMin: z.number().min(0).max(20_000).nullable().meta({ label: 'Still soft after', kind: 'duration' }),
-    readyAtMin: z.number().min(1).max(20_000).nullable().meta({ label: 'Ready after', kind: 'duration' }),
+    softAtMin: z.number().min(0).max(20_000).meta({ label: 'Still soft after', kind: 'duration' }).nullable(),
+    readyAtMin: z.number().min(1).max(20_000).meta({ label: 'Ready after', kind: 'duration' }).nullable(),
   })
   .refine(({ softAtMin, readyAtMin }) => softAtMin !== null || readyAtMin !== null, {
     path: ['readyAtMin'],

@@ -23,7 +23,7 @@ const props = defineProps<{ decoration: Decoration; made: PlannedDecoration; fir
 const { plan } = usePlanned()
 const preferences = usePreferences()
 const lit = useLit()
-const { handles, pickedIndex, isPinned, pick, pull, move, nudgeHandle } = useArranging()
+const { handles, pickedIndex, isPinned, pick, pullingOver, nudgeHandle } = useArranging()
 const drawing = ref<SVGSVGElement | null>(null)
 const { width, height } = useElementSize(drawing)
 
@@ -100,15 +100,7 @@ function spotUnder(at: PointerPlace): Spot | null {
   return place && { ...map.value.fromMap(place.x, place.y), on: 'side', outMm: 0 }
 }
 
-function pullHandle(id: string, at: PointerPlace): void {
-  const spot = spotUnder(at)
-  if (spot) pull(id, spot)
-}
-
-function pullPicked(at: PointerPlace): void {
-  const spot = spotUnder(at)
-  if (spot) move(spot)
-}
+const { pullHandle, pullPicked } = pullingOver(spotUnder)
 </script>
 
 <template>

@@ -21,6 +21,7 @@ import { seedFor } from '#core/quantity'
 import type { PlacedElement, Sector } from '#core/technique'
 import { perCommission } from '~/composables/perCommission'
 import { usePlanned } from '~/composables/planned'
+import type { PointerPlace } from '~/composables/pulled'
 import { useChosenDecoration } from './chosen'
 
 /** The element that is picked for moving by hand, by the decoration it belongs to and its own index. */
@@ -204,6 +205,18 @@ export function useArranging() {
   /** Gives all that was changed by hand back to the composition. */
   const release = (): void => change('all as composed', () => ({ put: [], out: [] }))
 
+  /** What follows the hand over a drawing that says which spot is under a pointer. */
+  const pullingOver = (spotUnder: (at: PointerPlace) => Spot | null) => ({
+    pullHandle: (id: string, at: PointerPlace): void => {
+      const spot = spotUnder(at)
+      if (spot) pull(id, spot)
+    },
+    pullPicked: (at: PointerPlace): void => {
+      const spot = spotUnder(at)
+      if (spot) move(spot)
+    },
+  })
+
   return {
     open,
     stack,
@@ -217,6 +230,7 @@ export function useArranging() {
     pick,
     pull,
     move,
+    pullingOver,
     nudge,
     nudgeHandle,
     resize,

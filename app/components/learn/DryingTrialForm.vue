@@ -66,14 +66,8 @@ const CASES = choicesOf(Object.keys(DRYING_CASES) as DryingCaseId[], (each) => D
       label="Film, thick"
       :schema="shape.thicknessMm"
     />
-    <QuantityField
-      v-model="softAtMin"
-      label="Still soft after"
-      :schema="shape.softAtMin.unwrap()"
-      none="not felt"
-      @clear="softAtMin = null"
-    />
-    <QuantityField v-model="readyAtMin" label="Ready after" :schema="shape.readyAtMin.unwrap()" />
+    <QuantityField v-model="softAtMin" :schema="shape.softAtMin.unwrap()" none="not felt" @clear="softAtMin = null" />
+    <QuantityField v-model="readyAtMin" :schema="shape.readyAtMin.unwrap()" />
     <p class="col-span-2 text-[0.84rem] text-ink-soft">
       In “{{ workshop.room }}”, {{ Math.round(commission.brief.workroom.humidity * 100) }} %, as Brief has it.
     </p>

@@ -18,7 +18,7 @@ const props = defineProps<{
   placeUnder: (at: PointerPlace) => Point | null
 }>()
 
-const { stack, handles, pickedElement, pull, move, nudge, nudgeHandle } = useArranging()
+const { stack, handles, pickedElement, pullingOver, nudge, nudgeHandle } = useArranging()
 
 const seen = (spot: Spot) => {
   const { x, y } = viewAt(props.look)(pointOfSpot(spot, stack.value))
@@ -39,15 +39,7 @@ function spotUnder(at: PointerPlace): Spot | null {
   return place && spotAt(stack.value, props.look, place)
 }
 
-function pullHandle(id: string, at: PointerPlace): void {
-  const spot = spotUnder(at)
-  if (spot) pull(id, spot)
-}
-
-function pullPicked(at: PointerPlace): void {
-  const spot = spotUnder(at)
-  if (spot) move(spot)
-}
+const { pullHandle, pullPicked } = pullingOver(spotUnder)
 
 function onKey(event: KeyboardEvent): void {
   const by = arrowMove(event, 2, 10)
