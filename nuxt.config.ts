@@ -28,7 +28,8 @@ export default defineNuxtConfig({
   // After the first load every leaf works without the network: all scripts, styles and fonts are kept. What the
   // stand-ins answer is never kept.
   pwa: {
-    registerType: 'autoUpdate',
+    // A newer Lamellon waits until it is taken over: a page in use never loses the scripts it is made of.
+    registerType: 'prompt',
     manifest: {
       name: 'Lamellon',
       short_name: 'Lamellon',
@@ -40,6 +41,8 @@ export default defineNuxtConfig({
       icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
     },
     workbox: {
+      // From the first visit on every script comes from what was kept.
+      clientsClaim: true,
       globPatterns: ['**/*.{js,css,html,svg,woff,woff2,json}'],
       globIgnores: ['**/*.schema.json', '**/200.html', '**/404.html'],
       navigateFallback: '/',

@@ -7,6 +7,7 @@ import { useArranging } from '~/components/arrange/arranging'
 import { useChosenDecoration } from '~/components/arrange/chosen'
 import LeafTabs from '~/components/LeafTabs.vue'
 import StudioHeader from '~/components/StudioHeader.vue'
+import StudioNotices from '~/components/StudioNotices.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
 import { useStandTools } from '~/components/stand/standTools'
 import { afterFigures } from '~/composables/afterFigures'
@@ -143,14 +144,12 @@ function touched(kind: 'tier' | 'element' | 'accent', index: number): void {
         ]"
         tabindex="-1"
       >
-        <p v-if="studio.notice" role="alert" class="mb-3 rounded-xl bg-stop-soft px-4 py-2" data-testid="notice">
-          {{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button>
-        </p>
+        <StudioNotices />
         <NuxtPage
           v-if="(studio.plan && studio.commission) || needsNone"
           :key="`${asked} ${preferences.studio} ${studio.commission?.id ?? ''}`"
         />
-        <p v-else class="text-ink-soft" role="status">Opening the studio…</p>
+        <p v-else-if="!studio.trouble" class="text-ink-soft" role="status">Opening the studio…</p>
       </main>
     </div>
     <TallyBar v-if="studio.commission" class="no-print lg:col-span-2" />

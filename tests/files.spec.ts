@@ -18,7 +18,7 @@ const broken: readonly (readonly [string, (text: string) => string, RegExp])[] =
   ['a file cut off in the middle', (text) => text.slice(0, 700), /damaged/],
   ['a picture', () => '\u0089PNG\r\n\u001a\n', /damaged/],
   ['a shopping list', () => 'eggs;12\nflour;1kg', /damaged/],
-  ['another program’s JSON', () => '{"cakes":[]}', /not a Lamellon commission/],
+  ['another program’s JSON', () => '{"cakes":[]}', /not a file of Lamellon/],
   [
     'a later version',
     (text) =>

@@ -116,7 +116,7 @@ async function named(path: string, name: string): Promise<string> {
 test('the command line refuses what is not a commission', async () => {
   await expect(run(process.execPath, ['scripts/plan.mjs', 'package.json'])).rejects.toMatchObject({
     code: 1,
-    stderr: expect.stringContaining('not a Lamellon commission file'),
+    stderr: expect.stringContaining('not a file of Lamellon'),
   })
   await expect(run(process.execPath, ['scripts/plan.mjs', 'nowhere.json'])).rejects.toMatchObject({
     code: 1,

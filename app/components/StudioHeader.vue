@@ -5,6 +5,7 @@ import { ChevronDown, Redo2, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { dateClockText, parseMoment, printDuration } from '#core/quantity'
 import { useFiles } from '~/files/files'
+import { useStudioFiles } from '~/files/studioFiles'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
 import IconButton from '~/components/ui/IconButton.vue'
@@ -14,6 +15,7 @@ const emit = defineEmits<{ keys: []; guide: [] }>()
 const studio = useStudio()
 const preferences = usePreferences()
 const files = useFiles()
+const studioFiles = useStudioFiles()
 const router = useRouter()
 
 const when = computed(() => {
@@ -70,6 +72,11 @@ const item = (active: boolean): string =>
           <MenuItem v-slot="{ active }"
             ><button type="button" :class="item(active)" @click="files.saveCommission()">
               Save to a file
+            </button></MenuItem
+          >
+          <MenuItem v-slot="{ active }"
+            ><button type="button" :class="item(active)" @click="studioFiles.save()">
+              Save the whole studio…
             </button></MenuItem
           >
           <MenuItem v-slot="{ active }"

@@ -12,9 +12,6 @@ export type KeptCommission = {
   commission: Commission
 }
 
-/** A commission that was deleted, with its history, until the next one is. */
-export type RemovedCommission = { id: string; kept: KeptCommission; history: KeptEdit[] }
-
 export type KeptWorkshop = { id: 'workshop'; revision: number; workshop: Workshop }
 
 /** The mark of edits that touch nothing but the workshop: they belong to no commission. */
@@ -33,15 +30,28 @@ export type KeptEdit = {
   changes: readonly Change[]
 }
 
+/**
+ * A commission as it was before the first edit of a day, or, with its history, when it was removed. `at` is ms by the
+ * world's clock.
+ */
+export type KeptSnapshot = { id: string; of: string; at: number; kept: KeptCommission; history: KeptEdit[] }
+
+/** A record that does not hold together; `why` is a sentence for each field that is wrong. */
+export type SetAside = { id: string; name: string; at: number; why: readonly string[]; record: unknown }
+
 /** The version in which a studio is kept now. */
-const KEPT_VERSION = 13
+const KEPT_VERSION = 14
+
+/** Thrown where what lies in this browser was written by a later Lamellon: it must not be touched. */
+export class WrittenByNewer extends Error {}
 
 /** The studio's data in this browser, as it is kept now. */
 export class StudioDatabase extends Dexie {
   commissions!: EntityTable<KeptCommission, 'id'>
   workshop!: EntityTable<KeptWorkshop, 'id'>
   history!: EntityTable<KeptEdit, 'id'>
-  removed!: EntityTable<RemovedCommission, 'id'>
+  snapshots!: EntityTable<KeptSnapshot, 'id'>
+  setAside!: EntityTable<SetAside, 'id'>
 
   constructor(name = 'lamellon') {
     super(name)
@@ -49,7 +59,8 @@ export class StudioDatabase extends Dexie {
       commissions: 'id, savedAt, archived',
       workshop: 'id',
       history: 'id, of',
-      removed: 'id',
+      snapshots: 'id, of, at',
+      setAside: 'id, at',
     })
   }
 }
@@ -65,11 +76,14 @@ async function versionIn(name: string): Promise<number | null> {
 /**
  * Brings up what an earlier Lamellon kept, before the studio is opened. How that is done is loaded only where it is
  * needed.
+ * @param blocked called while another window holds what is to be brought up
  * @returns whether edits of before had to be let go
+ * @throws WrittenByNewer where a later Lamellon has been here
  */
-export async function broughtUp({ name }: StudioDatabase): Promise<boolean> {
+export async function broughtUp({ name }: StudioDatabase, blocked: () => void = () => undefined): Promise<boolean> {
   const kept = await versionIn(name)
-  if (kept === null || kept >= KEPT_VERSION) return false
+  if (kept !== null && kept > KEPT_VERSION) throw new WrittenByNewer()
+  if (kept === null || kept === KEPT_VERSION) return false
   const { bringUpStudio } = await import('./earlierVersions')
-  return bringUpStudio(name)
+  return bringUpStudio(name, blocked)
 }

@@ -9,6 +9,7 @@ import { from9 } from '#core/format/upgrade10'
 import { from10 } from '#core/format/upgrade11'
 import { from11 } from '#core/format/upgrade12'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
+import { lastOf } from './snapshots'
 
 async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
   for (const name of ['commissions', 'workshop', 'edits', 'removed']) {
@@ -22,6 +23,7 @@ async function bringUp(transaction: Transaction, change: (kept: unknown) => unkn
 }
 
 type Held = { commission: unknown }
+type Removed = { id: string; kept: { savedAt: number }; history: unknown[] }
 
 /**
  * Everything of version 5 as it is kept now; pieces at the bench take the names they have in the plan of this workshop.
@@ -51,11 +53,13 @@ async function bringUpTo6(transaction: Transaction): Promise<void> {
 /**
  * Brings a studio up, version by version. Versions are only ever added, so that every studio can be opened by every
  * later Lamellon.
+ * @param blocked called while another window holds the studio in its earlier form
  * @returns whether edits made before had to be let go
  */
-export async function bringUpStudio(name: string): Promise<boolean> {
+export async function bringUpStudio(name: string, blocked: () => void): Promise<boolean> {
   let hasForgotten = false
   const studio = new Dexie(name)
+  studio.on('blocked', blocked)
   studio.version(1).stores({ commissions: 'id, savedAt', workshop: 'id', edits: '++id, commissionId' })
   // Edits of version 1 speak of a commission that is built otherwise; they cannot be taken back any more.
   studio
@@ -121,6 +125,16 @@ export async function bringUpStudio(name: string): Promise<boolean> {
           delete kept.edits
           kept.history = []
         })
+    })
+  // What was removed lies with the other snapshots from here on.
+  studio
+    .version(14)
+    .stores({ snapshots: 'id, of, at', setAside: 'id, at', removed: null })
+    .upgrade(async (transaction) => {
+      const removed: Removed[] = await transaction.table('removed').toArray()
+      await transaction
+        .table('snapshots')
+        .bulkPut(removed.map(({ id, kept, history }) => ({ id: lastOf(id), of: id, at: kept.savedAt, kept, history })))
     })
   await studio.open()
   studio.close()

@@ -5,7 +5,7 @@ import { workshopSchema, type Workshop } from '#core/workshop'
 import Dexie from 'dexie'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import { broughtUp, OF_WORKSHOP, StudioDatabase } from './database'
+import { broughtUp, OF_WORKSHOP, StudioDatabase, WrittenByNewer } from './database'
 import {
   addCommission,
   archiveCommission,
@@ -86,7 +86,7 @@ describe('keeping a commission', () => {
     const kept = await saved(save((draft) => void (draft.commission.options[0]!.decorations[0]!.name = 'Ours')))
     expect(kept.lost).toHaveLength(1)
     expect(kept.commission.options[0]!.decorations.some(({ id }) => id === first!.id)).toBe(false)
-    await removeCommission(database, commission.id)
+    await removeCommission(database, commission.id, 3)
     expect(await saveChanges(database, save(longer))).toEqual({ code: 'gone' })
     expect(await database.commissions.count()).toBe(0)
   })
@@ -102,31 +102,31 @@ describe('keeping a commission', () => {
   })
   it('lists the last saved first and removes one with its history', async () => {
     await addCommission(database, { ...commission, id: 'other' }, 5)
-    expect((await listCommissions(database)).map(({ id }) => id)).toEqual(['other', commission.id])
+    expect((await listCommissions(database, 3)).map(({ id }) => id)).toEqual(['other', commission.id])
     await saved(save(longer, { now: 9 }))
-    expect((await listCommissions(database)).map(({ id }) => id)).toEqual([commission.id, 'other'])
-    await removeCommission(database, commission.id)
-    expect((await listCommissions(database)).map(({ id }) => id)).toEqual(['other'])
+    expect((await listCommissions(database, 3)).map(({ id }) => id)).toEqual([commission.id, 'other'])
+    await removeCommission(database, commission.id, 3)
+    expect((await listCommissions(database, 3)).map(({ id }) => id)).toEqual(['other'])
     expect(await database.history.count()).toBe(0)
   })
-  it('brings back the last one removed, history and all, once', async () => {
+  it('brings back each one that was removed, history and all, once', async () => {
     await saved(save(longer))
-    await removeCommission(database, commission.id)
-    expect(await restoreCommission(database)).toBe(commission.id)
-    expect((await opened()).history).toHaveLength(1)
-    expect(await restoreCommission(database)).toBeNull()
     await addCommission(database, { ...commission, id: 'other' }, 5)
-    await removeCommission(database, commission.id)
-    await removeCommission(database, 'other')
-    expect(await restoreCommission(database)).toBe('other')
+    await removeCommission(database, commission.id, 3)
+    await removeCommission(database, 'other', 4)
+    expect(await restoreCommission(database, commission.id)).toBe(true)
+    expect((await opened()).history).toHaveLength(1)
+    expect(await restoreCommission(database, commission.id)).toBe(false)
+    expect(await restoreCommission(database, 'other')).toBe(true)
+    expect(await restoreCommission(database, 'nobody')).toBe(false)
   })
   it('keeps what is archived apart, also over a later save', async () => {
     await archiveCommission(database, commission.id, true)
-    expect((await listCommissions(database))[0]!.archived).toBe(true)
+    expect((await listCommissions(database, 3))[0]!.archived).toBe(true)
     await saved(save(longer))
-    expect((await listCommissions(database))[0]!.archived).toBe(true)
+    expect((await listCommissions(database, 3))[0]!.archived).toBe(true)
     await archiveCommission(database, commission.id, false)
-    expect((await listCommissions(database))[0]!.archived).toBe(false)
+    expect((await listCommissions(database, 3))[0]!.archived).toBe(false)
   })
   it('forgets edits that were taken back when a new one is made, and those that lie far back', async () => {
     const first = save(longer)
@@ -186,14 +186,22 @@ describe.each([2, 3, 4, 5])('a studio of version %d', (version) => {
     expect(await broughtUp(studio)).toBe(false)
     const ids = opened.commission.options[0]!.decorations.map(({ id }) => id)
     expect(ids).toEqual(commission.options[0]!.decorations.map(({ id }) => id))
-    expect(await restoreCommission(studio)).toBe('gone')
+    expect(await restoreCommission(studio, 'gone')).toBe(true)
   })
+})
+
+it('a studio that a later Lamellon has kept is not opened', async () => {
+  const later = new Dexie('later')
+  later.version(99).stores({ commissions: 'id' })
+  await later.open()
+  later.close()
+  await expect(broughtUp(new StudioDatabase('later'))).rejects.toBeInstanceOf(WrittenByNewer)
 })
 
 it('a studio that is new, or kept as it is now, has nothing to be brought up', async () => {
   expect(await broughtUp(new StudioDatabase('never-opened'))).toBe(false)
   expect(await Dexie.exists('never-opened')).toBe(false)
-  await listCommissions(database)
+  await listCommissions(database, 3)
   expect(await broughtUp(database)).toBe(false)
 })
 

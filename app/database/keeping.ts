@@ -1,7 +1,9 @@
 import { applied, type Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
-import { OF_WORKSHOP, type KeptEdit, type StudioDatabase } from './database'
+import { faultOfRecord, setCommissionAside } from './setAside'
+import { keepLast, keepSnapshot, lastOf } from './snapshots'
+import { OF_WORKSHOP, type KeptCommission, type KeptEdit, type StudioDatabase } from './database'
 
 /** How far back edits can be taken back, of a commission and of the workshop. */
 const KEPT_EDITS = 300
@@ -43,16 +45,22 @@ export type Saved = Kept & { readonly met: readonly Change[]; readonly lost: rea
 /** The commission was removed meanwhile, most likely in another window. */
 export type Gone = { readonly code: 'gone' }
 
-/** All commissions, last saved first. */
-export async function listCommissions(database: StudioDatabase): Promise<readonly Listed[]> {
-  const kept = await database.commissions.orderBy('savedAt').reverse().toArray()
-  return kept.map(({ id, savedAt, archived, commission }) => ({
-    id,
-    savedAt,
-    archived: archived === 1,
-    name: commission.brief.name,
-    eventAt: commission.brief.eventAt,
-  }))
+/** All commissions, last saved first. What does not hold together even for that is set aside. */
+export async function listCommissions(database: StudioDatabase, now: number): Promise<readonly Listed[]> {
+  const listed: Listed[] = []
+  for (const kept of await database.commissions.toArray()) {
+    const fault = faultOfRecord(kept)
+    if (fault !== null) await setCommissionAside(database, kept.id, [fault], now)
+    else
+      listed.push({
+        id: kept.id,
+        savedAt: kept.savedAt,
+        archived: kept.archived === 1,
+        name: kept.commission.brief.name,
+        eventAt: kept.commission.brief.eventAt,
+      })
+  }
+  return listed.sort((one, other) => other.savedAt - one.savedAt)
 }
 
 /** A commission with the workshop; null when there is none of that id. */
@@ -62,7 +70,14 @@ export async function keptCommission(
   startingWorkshop: Workshop,
 ): Promise<Kept | null> {
   const kept = await database.commissions.get(id)
-  if (!kept) return null
+  return kept ? inItsWorkshop(database, kept, startingWorkshop) : null
+}
+
+async function inItsWorkshop(
+  database: StudioDatabase,
+  kept: KeptCommission,
+  startingWorkshop: Workshop,
+): Promise<Kept> {
   const workshop = await database.workshop.get('workshop')
   return {
     commission: kept.commission,
@@ -89,28 +104,31 @@ export async function addCommission(database: StudioDatabase, commission: Commis
   await database.commissions.put({ id: commission.id, revision: 1, savedAt: now, archived: 0, commission })
 }
 
-/** Removes a commission and its history; the last one removed can be brought back. */
-export async function removeCommission(database: StudioDatabase, id: string): Promise<void> {
-  await database.transaction('rw', database.commissions, database.history, database.removed, async () => {
-    const kept = await database.commissions.get(id)
+/** Removes a commission and its history. It can be brought back for some days. */
+export async function removeCommission(database: StudioDatabase, id: string, now: number): Promise<void> {
+  const { commissions, history, snapshots } = database
+  await database.transaction('rw', commissions, history, snapshots, async () => {
+    const kept = await commissions.get(id)
     if (!kept) return
-    const history = await database.history.where('of').equals(id).toArray()
-    await database.removed.clear()
-    await database.removed.put({ id, kept, history })
-    await database.commissions.delete(id)
-    await database.history.where('of').equals(id).delete()
+    await keepLast(database, kept, await history.where('of').equals(id).toArray(), now)
+    await commissions.delete(id)
+    await history.where('of').equals(id).delete()
   })
 }
 
-/** Brings the last removed commission back with its history; its id, or null when there is none. */
-export async function restoreCommission(database: StudioDatabase): Promise<string | null> {
-  return database.transaction('rw', database.commissions, database.history, database.removed, async () => {
-    const [removed] = await database.removed.toArray()
-    if (!removed || (await database.commissions.get(removed.id))) return null
-    await database.commissions.put(removed.kept)
-    await database.history.bulkPut(removed.history)
-    await database.removed.clear()
-    return removed.id
+/**
+ * Brings back a commission that was removed, with its history.
+ * @returns whether there was one to bring back
+ */
+export async function restoreCommission(database: StudioDatabase, id: string): Promise<boolean> {
+  const { commissions, history, snapshots } = database
+  return database.transaction('rw', commissions, history, snapshots, async () => {
+    const last = await snapshots.get(lastOf(id))
+    if (!last || (await commissions.get(id))) return false
+    await commissions.put(last.kept)
+    await history.bulkPut(last.history)
+    await snapshots.delete(last.id)
+    return true
   })
 }
 
@@ -124,12 +142,15 @@ export async function archiveCommission(database: StudioDatabase, id: string, ar
  * @returns what is kept now
  */
 export async function saveChanges(database: StudioDatabase, save: Save): Promise<Saved | Gone> {
-  return database.transaction('rw', database.commissions, database.workshop, database.history, async () => {
+  const { commissions, workshop: workshops, history, snapshots } = database
+  return database.transaction('rw', commissions, workshops, history, snapshots, async () => {
     const { commissionId, changes, edit, forgotten, beginning, now } = save
-    const before = await keptCommission(database, commissionId, beginning)
-    if (!before) return { code: 'gone' as const }
+    const record = await commissions.get(commissionId)
+    if (!record) return { code: 'gone' as const }
+    const before = await inItsWorkshop(database, record, beginning)
     const { commission, workshop } = before
     const { state, met, lost } = applied({ commission, workshop }, changes, 'over')
+    if (state.commission !== commission) await keepSnapshot(database, record, now)
     const revision = before.revision + (state.commission === commission ? 0 : 1)
     const workshopRevision = before.workshopRevision + (state.workshop === workshop ? 0 : 1)
     await database.commissions.update(commissionId, { commission: state.commission, savedAt: now, revision })

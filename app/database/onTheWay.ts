@@ -3,6 +3,7 @@
  * way is laid aside at once, and saved when Lamellon is opened again. Saving it twice changes nothing.
  */
 import { z } from 'zod'
+import { browserStorage } from './browserStorage'
 import type { Save } from './keeping'
 
 const PREFIX = 'lamellon.onTheWay.'
@@ -32,16 +33,17 @@ const onTheWaySchema = z.array(
 
 /** Lays aside what is on its way; nothing, once all has arrived. */
 export function layAside(waiting: readonly OnTheWay[]): void {
-  if (waiting.length === 0) localStorage.removeItem(OWN)
-  else localStorage.setItem(OWN, JSON.stringify(waiting))
+  if (waiting.length === 0) browserStorage()?.removeItem(OWN)
+  else browserStorage()?.setItem(OWN, JSON.stringify(waiting))
 }
 
 /** What pages that were closed had laid aside, each with the name it is let go by. What cannot be read is let go. */
 export function laidAside(): readonly { readonly name: string; readonly waiting: readonly OnTheWay[] }[] {
-  const names = Object.keys(localStorage).filter((name) => name.startsWith(PREFIX) && name !== OWN)
+  const storage = browserStorage()
+  const names = Object.keys(storage ?? {}).filter((name) => name.startsWith(PREFIX) && name !== OWN)
   return names.map((name) => {
     try {
-      const read = onTheWaySchema.safeParse(JSON.parse(localStorage.getItem(name) ?? '[]'))
+      const read = onTheWaySchema.safeParse(JSON.parse(storage?.getItem(name) ?? '[]'))
       return { name, waiting: read.success ? (read.data as unknown as readonly OnTheWay[]) : [] }
     } catch {
       return { name, waiting: [] }
@@ -49,4 +51,4 @@ export function laidAside(): readonly { readonly name: string; readonly waiting:
   })
 }
 
-export const letGo = (name: string): void => localStorage.removeItem(name)
+export const letGo = (name: string): void => browserStorage()?.removeItem(name)

@@ -1,14 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { useStudio } from '~/stores/studio'
 import { useFiles } from './files'
+import { useStudioFiles } from './studioFiles'
 import SwitchField from '~/components/ui/SwitchField.vue'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 
 const studio = useStudio()
 const router = useRouter()
 const { waiting, refused, removing, input, read } = useFiles()
+const studioFiles = useStudioFiles()
+const hasStudioFile = computed(() =>
+  [studioFiles.soFar, studioFiles.read, studioFiles.refused].some(({ value }) => value !== null),
+)
+const StudioFileDialog = defineAsyncComponent(() => import('./StudioFileDialog.vue'))
 const withWorkshop = ref(true)
 const MOST_LINES = 8
 
@@ -62,10 +68,11 @@ async function remove(): Promise<void> {
       type="file"
       accept=".json,application/json"
       class="hidden"
-      aria-label="Commission file"
+      aria-label="Commission or studio file"
       data-testid="file-input"
       @change="chosen"
     />
+    <StudioFileDialog v-if="hasStudioFile" />
     <SheetDialog :open="isOpen" :title="title" width="small" @close="close">
       <template v-if="refused">
         <p class="text-ink-soft">{{ refused.name }}</p>

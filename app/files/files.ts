@@ -4,6 +4,7 @@ import { STARTING_WORKSHOP } from '#core/workshop'
 import { useStudio } from '~/stores/studio'
 import { previewOf, type Preview } from './comparison'
 import { download, fileNameFor } from './download'
+import { useStudioFiles } from './studioFiles'
 
 type Waiting = { readonly name: string; readonly file: CommissionFile; readonly preview: Preview }
 
@@ -15,10 +16,14 @@ const input = shallowRef<HTMLInputElement | null>(null)
 /** Files in and out. A file is read and checked first, shown, and only then taken. */
 export function useFiles() {
   const studio = useStudio()
+  const studioFiles = useStudioFiles()
 
   async function read(file: File): Promise<void> {
+    const text = await file.text()
+    const { isStudioFile } = await import('#core/format/studioFile')
+    if (isStudioFile(text)) return studioFiles.readFile(file.name, text)
     const { fileSentence, readCommissionFile } = await import('#core/format/commissionFile')
-    const result = readCommissionFile(await file.text())
+    const result = readCommissionFile(text)
     if (!result.ok) {
       refused.value = { name: file.name, sentence: fileSentence(result.error) }
       return

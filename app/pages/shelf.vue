@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { chosenOption, type Commission } from '#core/commission'
-import { Archive, ArchiveRestore, Copy, Plus, Trash2 } from '@lucide/vue'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { Archive, ArchiveRestore, CalendarClock, Copy, FolderOpen, Plus, Save, Trash2 } from '@lucide/vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { useRouter } from '#imports'
 import { cakeRoom, sceneOf, type Plan } from '#core/plan'
 import { dateClockText, parseMoment, printDuration } from '#core/quantity'
+import { useFiles } from '~/files/files'
+import { useStudioFiles } from '~/files/studioFiles'
+import SetAsideList from '~/components/shelf/SetAsideList.vue'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
 import CautionList from '~/components/ui/CautionList.vue'
@@ -15,7 +18,11 @@ import IconButton from '~/components/ui/IconButton.vue'
 const studio = useStudio()
 const router = useRouter()
 const showArchived = ref(false)
-const removedName = ref('')
+const files = useFiles()
+const studioFiles = useStudioFiles()
+const EarlierDays = defineAsyncComponent(() => import('~/components/shelf/EarlierDays.vue'))
+const daysShown = ref(false)
+const removed = ref<{ readonly id: string; readonly name: string } | null>(null)
 const known = shallowRef<Readonly<Record<string, { readonly commission: Commission; readonly plan: Plan }>>>({})
 
 const momentOf = (eventAt: string): number => {
@@ -46,8 +53,9 @@ watch(
     for (const { id } of listed) {
       const commission = await studio.peek(id)
       if (!commission || mine !== asked) continue
-      const plan = await studio.planOf(commission)
-      if (mine === asked) known.value = { ...known.value, [id]: { commission, plan } }
+      // One that cannot be worked out still stands on the shelf, without its figures.
+      const plan = await studio.planOf(commission).catch(() => null)
+      if (plan && mine === asked) known.value = { ...known.value, [id]: { commission, plan } }
     }
   },
   { immediate: true },
@@ -63,12 +71,12 @@ async function open(id: string): Promise<void> {
 
 async function remove(id: string, name: string): Promise<void> {
   await studio.remove(id)
-  removedName.value = name
+  removed.value = { id, name }
 }
 
 async function bringBack(): Promise<void> {
-  await studio.bringBack()
-  removedName.value = ''
+  if (removed.value) await studio.bringBack(removed.value.id)
+  removed.value = null
 }
 </script>
 
@@ -80,7 +88,7 @@ async function bringBack(): Promise<void> {
           ? 'Put away, with everything in it.'
           : 'All commissions, the soonest first, with what needs a look.'
       }}</LeafHeading>
-      <div class="flex gap-2">
+      <div class="flex flex-wrap gap-2">
         <button
           v-if="archivedCount > 0 || showArchived"
           type="button"
@@ -94,8 +102,8 @@ async function bringBack(): Promise<void> {
         </button>
       </div>
     </div>
-    <p v-if="removedName" role="status" class="mb-3 flex gap-3 rounded-xl bg-look-soft px-4 py-2">
-      “{{ removedName }}” was deleted.
+    <p v-if="removed" role="status" class="mb-3 flex gap-3 rounded-xl bg-look-soft px-4 py-2">
+      “{{ removed.name }}” was deleted.
       <button type="button" class="figure-link" data-testid="bring-back" @click="bringBack">Bring it back</button>
     </p>
     <p v-if="shelf.length === 0" class="text-ink-soft">Nothing here.</p>
@@ -163,5 +171,21 @@ async function bringBack(): Promise<void> {
         </div>
       </li>
     </ul>
+    <SetAsideList />
+    <section class="mt-6 flex flex-wrap items-center justify-between gap-3 border-t border-line pt-4">
+      <p class="min-w-64 flex-1 text-ink-soft" data-testid="last-file">{{ studio.lastFile }}</p>
+      <div class="flex flex-wrap gap-2">
+        <button type="button" class="button" data-testid="show-days" @click="daysShown = true">
+          <CalendarClock class="size-4.5" aria-hidden="true" />Earlier days
+        </button>
+        <button type="button" class="button" @click="files.choose()">
+          <FolderOpen class="size-4.5" aria-hidden="true" />Open a file
+        </button>
+        <button type="button" class="button" data-testid="save-studio" @click="studioFiles.save()">
+          <Save class="size-4.5" aria-hidden="true" />Save the whole studio
+        </button>
+      </div>
+    </section>
+    <EarlierDays v-if="daysShown" @close="daysShown = false" />
   </div>
 </template>

@@ -1,9 +1,9 @@
-import { wrap, type Remote } from 'comlink'
 import { until } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { CutGroup } from '#core/plan'
 import type { NestMeasure } from '#core/cut'
+import { hired, WorkerGone } from '~/workers/hired'
 import type { NestWorker } from '~/workers/nest'
 import { useStudio } from './studio'
 
@@ -33,8 +33,11 @@ export const useNesting = defineStore('nesting', () => {
   const underWay = ref<string | null>(null)
   const paused = ref(false)
   const isLookedAt = ref(false)
-  let worker: Worker | null = null
-  let remote: Remote<NestWorker> | null = null
+  /** How many searches were begun or stopped: one that finds another number was stopped. */
+  let searches = 0
+  const nester = hired<NestWorker>(
+    (name) => new Worker(new URL('../workers/nest.ts', import.meta.url), { type: 'module', name }),
+  )
 
   const jobs = computed<readonly Search[]>(
     () => studio.plan?.groups.flatMap(({ search }) => (search ? [search] : [])) ?? [],
@@ -56,10 +59,16 @@ export const useNesting = defineStore('nesting', () => {
 
   /** Ends the search under way; what it has found stays. */
   function stop(): void {
-    worker?.terminate()
-    worker = null
-    remote = null
+    nester.stop()
+    searches += 1
     underWay.value = null
+  }
+
+  /** A job of which nothing more comes: there is no layout, or nobody to look for one. */
+  const noteEnded = (key: string): void => {
+    const none = { sheets: 0, paperMm2: 0, piecesMm2: 0 }
+    const known = progress.value[key] ?? { untilMs: SEARCH_MS, first: none, now: none }
+    note(key, { ...known, spentMs: known.untilMs })
   }
 
   function note(key: string, each: Progress): void {
@@ -68,19 +77,11 @@ export const useNesting = defineStore('nesting', () => {
   }
 
   async function search(job: Search): Promise<void> {
+    const mine = (searches += 1)
     underWay.value = job.key
-    worker = new Worker(new URL('../workers/nest.ts', import.meta.url), { type: 'module' })
-    const own = (remote = wrap<NestWorker>(worker))
-    const isOurs = (): boolean => remote === own
-    const first = await own.begin(job.job, SEED)
-    if (!isOurs()) return
+    const first = await nester.ask((worker) => worker.begin(job.job, SEED))
     if (!first) {
-      note(job.key, {
-        spentMs: SEARCH_MS,
-        untilMs: SEARCH_MS,
-        first: { sheets: 0, paperMm2: 0, piecesMm2: 0 },
-        now: { sheets: 0, paperMm2: 0, piecesMm2: 0 },
-      })
+      noteEnded(job.key)
       stop()
       return
     }
@@ -94,8 +95,7 @@ export const useNesting = defineStore('nesting', () => {
     if (!before) studio.nest({ [job.key]: first.layout })
     note(job.key, state)
     while (state.spentMs < (progress.value[job.key]?.untilMs ?? 0)) {
-      const better = await own.improve(SLICE_MS)
-      if (!isOurs()) return
+      const better = await nester.ask((worker) => worker.improve(SLICE_MS))
       const known = progress.value[job.key]?.now ?? state.now
       const helps =
         better !== null &&
@@ -111,15 +111,24 @@ export const useNesting = defineStore('nesting', () => {
       if (!helps) continue
       studio.nest({ [job.key]: better.layout })
       await isShown()
-      if (!isOurs()) return
+      if (mine !== searches) return
     }
     stop()
   }
 
+  /** Searches, unless it is stopped in the middle; where nobody can search, the layout stays as it is. */
+  const searchOn = (job: Search): Promise<void> =>
+    search(job).catch((reason: unknown) => {
+      if (!(reason instanceof WorkerGone)) throw reason
+      if (reason.why === 'stopped') return
+      noteEnded(job.key)
+      stop()
+    })
+
   function next(): void {
     if (paused.value || !isLookedAt.value || underWay.value !== null) return
     const job = jobs.value.find((each) => !isDone(each))
-    if (job) void search(job).then(next)
+    if (job) void searchOn(job).then(next)
   }
 
   /** Searches a job for longer, after it was done. */

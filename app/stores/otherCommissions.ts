@@ -15,10 +15,12 @@ export type TakenByOthers = {
   readonly hours: readonly OtherHours[]
   /** How much of each item is kept by those whose events are before. */
   readonly kept: ReadonlyMap<string, number>
+  /** Names of those that could not be worked out. */
+  readonly unworkable: readonly string[]
 }
 
 /** Nobody else takes anything. */
-export const NONE_TAKEN: TakenByOthers = { hours: [], kept: new Map() }
+export const NONE_TAKEN: TakenByOthers = { hours: [], kept: new Map(), unworkable: [] }
 
 /** Those whose events are so near that they share the studio with a commission. */
 function nearTo({ id, brief }: Commission, listed: readonly Listed[]): readonly Listed[] {
@@ -46,7 +48,10 @@ export async function takenByOthers(
     nearTo(commission, listed).map(async (each) => {
       const other = await peek(each.id)
       if (!other || other.bench.handedOver) return { hours: [], needs: [] }
-      const { hours, needs } = await taken(other)
+      // One that cannot be worked out must not keep this one from opening.
+      const found = await taken(other).catch(() => null)
+      if (!found) return { hours: [], needs: [], unworkable: each.name }
+      const { hours, needs } = found
       const isBefore = each.eventAt < brief.eventAt || (each.eventAt === brief.eventAt && each.id < id)
       return {
         hours: hours.map((stretch): OtherHours => ({ ...stretch, name: each.name })),
@@ -56,5 +61,9 @@ export async function takenByOthers(
   )
   const kept = new Map<string, number>()
   for (const [item, amount] of found.flatMap(({ needs }) => needs)) kept.set(item, (kept.get(item) ?? 0) + amount)
-  return { hours: found.flatMap(({ hours }) => hours), kept }
+  return {
+    hours: found.flatMap(({ hours }) => hours),
+    kept,
+    unworkable: found.flatMap(({ unworkable }) => unworkable ?? []),
+  }
 }

@@ -11,23 +11,24 @@ type Asked = {
 }
 const asked: Asked[] = []
 
-vi.mock('comlink', () => ({
-  wrap: () => ({
-    derive: (inputs: PlanInputs) =>
-      new Promise((resolve, reject) => {
-        asked.push({ inputs, answer: resolve, fail: reject })
-      }),
-    deriveChanges: (inputs: PlanInputs, known: number) =>
-      new Promise((resolve, reject) => {
-        asked.push({
-          inputs,
-          known,
-          answer: (changes, since = 0) =>
-            resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }),
-          fail: reject,
-        })
-      }),
-  }),
+const worker = {
+  derive: (inputs: PlanInputs) =>
+    new Promise((resolve, reject) => {
+      asked.push({ inputs, answer: resolve, fail: reject })
+    }),
+  deriveChanges: (inputs: PlanInputs, known: number) =>
+    new Promise((resolve, reject) => {
+      asked.push({
+        inputs,
+        known,
+        answer: (changes, since = 0) => resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }),
+        fail: reject,
+      })
+    }),
+}
+const stop = vi.fn()
+vi.mock('~/workers/hired', () => ({
+  hired: () => ({ ask: (question: (of: typeof worker) => unknown) => question(worker), stop }),
 }))
 
 const inputsAt = (now: number): PlanInputs => ({
@@ -44,17 +45,10 @@ const settled = (): Promise<void> =>
 
 beforeEach(() => {
   asked.length = 0
-  vi.stubGlobal(
-    'Worker',
-    class {
-      postMessage(): void {
-        /* nothing listens */
-      }
-    },
-  )
+  stop.mockReset()
 })
 
-afterEach(() => vi.unstubAllGlobals())
+afterEach(() => vi.restoreAllMocks())
 
 describe('asking for plans', () => {
   it('gives each answer on, and says when there is none', async () => {
@@ -84,6 +78,31 @@ describe('asking for plans', () => {
     asked[1]!.answer(planNamed('new'))
     await settled()
     expect(received).toHaveBeenCalledExactlyOnceWith(planNamed('new'))
+  })
+
+  it('tells of no failure of what nobody waits for any more', async () => {
+    const [received, failed] = [vi.fn(), vi.fn()]
+    const { ask } = planner(received, failed)
+    ask(inputsAt(1))
+    ask(inputsAt(2))
+    asked[0]!.fail(new Error('no'))
+    await settled()
+    expect(failed).not.toHaveBeenCalled()
+    asked[1]!.fail(new Error('no'))
+    await settled()
+    expect(failed).toHaveBeenCalledTimes(1)
+  })
+
+  it('gives up what is worked out for very long, once something newer is asked', () => {
+    const hour = vi.spyOn(performance, 'now').mockReturnValue(0)
+    const { ask } = planner(vi.fn(), vi.fn())
+    ask(inputsAt(1))
+    hour.mockReturnValue(9_000)
+    ask(inputsAt(2))
+    expect(stop).not.toHaveBeenCalled()
+    hour.mockReturnValue(11_000)
+    ask(inputsAt(3))
+    expect(stop).toHaveBeenCalledTimes(1)
   })
 
   it('lays what changed over the plan before, though that was never shown', async () => {

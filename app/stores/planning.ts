@@ -1,7 +1,10 @@
-import { wrap, type Remote } from 'comlink'
 import { withChanges, type Plan, type PlanInputs } from '#core/plan'
+import { hired } from '~/workers/hired'
 import { newestWaits } from '~/workers/newest'
-import type { PlanWorker, Taken, Tried } from '~/workers/plan'
+import type { Faults, PlanWorker, Taken, Tried } from '~/workers/plan'
+
+/** After so long what is being worked out is given up for something newer. */
+const GIVEN_UP_MS = 10_000
 
 /** Pictures and notes have no part in a plan and would only be copied to the worker. */
 const withoutPictures = (inputs: PlanInputs): PlanInputs => ({
@@ -21,7 +24,11 @@ const withoutPictures = (inputs: PlanInputs): PlanInputs => ({
  * what it takes of the studio.
  *
  * @param receive called with each answer
- * @param failed called when the worker could not answer
+ * `faults` is what of a commission and its workshop does not hold together.
+ *
+ * A question that is answered for very long is given up once a newer one waits; `stop` gives it up at once.
+ *
+ * @param failed called when there is no answer to what was asked last, with a `WorkerGone` where nobody can answer
  */
 export function planner(
   receive: (plan: Plan) => void,
@@ -31,27 +38,40 @@ export function planner(
   readonly once: (inputs: PlanInputs) => Promise<Plan>
   readonly tried: (inputs: PlanInputs) => Promise<Tried>
   readonly taken: (inputs: PlanInputs) => Promise<Taken>
+  readonly faults: (inputs: PlanInputs) => Promise<Faults>
+  readonly stop: () => void
 } {
-  const remote: Remote<PlanWorker> = wrap(
-    new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module' }),
+  const planners = hired<PlanWorker>(
+    (name) => new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module', name }),
   )
   /** The last plan that came, shown or not, and its number. */
   let known: { readonly plan: Plan; readonly number: number } | null = null
-  const ask = newestWaits(
+  let began = 0
+  const { ask, isWaiting } = newestWaits(
     async (inputs: PlanInputs): Promise<Plan> => {
-      const { changes, since, number } = await remote.deriveChanges(inputs, known?.number ?? 0)
+      began = performance.now()
+      const { changes, since, number } = await planners.ask((worker) =>
+        worker.deriveChanges(inputs, known?.number ?? 0),
+      )
       known = { plan: withChanges(since > 0 ? known!.plan : null, changes), number }
       return known.plan
     },
     (plan, isNewest) => {
       if (isNewest) receive(plan)
     },
-    failed,
+    (reason, isNewest) => {
+      if (isNewest) failed(reason)
+    },
   )
   return {
-    ask: (inputs) => ask(withoutPictures(inputs)),
-    once: async (inputs) => remote.derive(withoutPictures(inputs)),
-    tried: async (inputs) => remote.tried(withoutPictures(inputs)),
-    taken: async (inputs) => remote.taken(withoutPictures(inputs)),
+    ask(inputs) {
+      ask(withoutPictures(inputs))
+      if (isWaiting() && performance.now() - began > GIVEN_UP_MS) planners.stop()
+    },
+    once: (inputs) => planners.ask((worker) => worker.derive(withoutPictures(inputs))),
+    tried: (inputs) => planners.ask((worker) => worker.tried(withoutPictures(inputs))),
+    taken: (inputs) => planners.ask((worker) => worker.taken(withoutPictures(inputs))),
+    faults: (inputs) => planners.ask((worker) => worker.faults(withoutPictures(inputs))),
+    stop: planners.stop,
   }
 }

@@ -23,5 +23,10 @@ export const usePreferences = defineStore('preferences', () => {
       open[studio.value].value = id
     },
   })
-  return { units, theme, stand, studio, lastCommission }
+  /** When the user's own studio was last saved to a file, ms by the world's clock, and how many edits were made since. */
+  const studioFile = useLocalStorage<{ at: number | null; edits: number }>('lamellon.studioFile', {
+    at: null,
+    edits: 0,
+  })
+  return { units, theme, stand, studio, lastCommission, studioFile }
 })

@@ -7,10 +7,10 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
 import { freshBench } from '#core/ledger'
 import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
-import type { Moment } from '#core/quantity'
+import { dateClockText, type Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
-import { broughtUp, StudioDatabase, type KeptEdit } from '~/database/database'
+import { broughtUp, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
@@ -19,15 +19,20 @@ import {
   openCommission,
   removeCommission,
   restoreCommission,
-  saveChanges,
   type Kept,
   type Listed,
+  type Saved,
 } from '~/database/keeping'
-import { laidAside, layAside, letGo, type OnTheWay } from '~/database/onTheWay'
+import type { OnTheWay } from '~/database/onTheWay'
+import { letSetAsideGo, listSetAside, setCommissionAside, setWorkshopAside } from '~/database/setAside'
+import { snapshotDays, type SnapshotDay } from '~/database/snapshots'
 import { differencesBetween, type Difference } from './differences'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { NONE_TAKEN, takenByOthers, type TakenByOthers } from './otherCommissions'
 import { planner } from './planning'
+import { savingInto } from './saving'
+import { isFileDue, lastFileSentence } from './studioFileReminder'
+import { openingTrouble, planTrouble, type Trouble } from './trouble'
 import { afterPress } from './underTheFinger'
 import type { Tried } from '~/workers/plan'
 import { usePreferences, type StudioName } from './preferences'
@@ -47,6 +52,9 @@ const NOWHERE = 'What the last edit was about was taken away in another window.'
 const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
 const REMOVED = 'This commission was removed in another window.'
 
+const leftOut = (names: readonly string[]): string =>
+  `${names.map((name) => `“${name}”`).join(', ')} could not be worked out; its hours and stock are left out here.`
+
 /** The minute it is on the wall. */
 const thisMinute = (): Moment => Math.floor(wallClockAt(Date.now()))
 
@@ -58,21 +66,25 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
-  const beginning = (): Promise<Workshop> => startingWorkshop(preferences.studio, now.value)
+  const beginning = (of: StudioName = preferences.studio): Promise<Workshop> => startingWorkshop(of, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const listed = shallowRef<readonly Listed[]>([])
   const history = shallowRef<History>([])
   const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
+  /** What went otherwise than was wished; it is said until something else is done. */
   const notice = ref('')
+  /** What keeps the studio from opening, or its figures from following. */
+  const trouble = shallowRef<Trouble | null>(null)
+  /** Records that do not hold together. */
+  const setAside = shallowRef<readonly SetAside[]>([])
+  /** The commission of which it was asked whether it holds together. */
+  let looked = ''
   const now = ref(thisMinute())
   /** How often what is shown was saved, here or elsewhere. */
   let seen = { revision: 0, workshopRevision: 0 }
   let lastEdit = { merge: '', at: 0 }
-  let saving = Promise.resolve()
-  /** What does not lie in the database yet, in the order it was done. */
-  const waiting = shallowRef<readonly OnTheWay[]>([])
   let differenceTimer = 0
   let editedSincePlan = false
   /** Layouts that searches have found; the last ones are kept. */
@@ -91,24 +103,50 @@ export const useStudio = defineStore('studio', () => {
   })
 
   const others = shallowRef<TakenByOthers>(NONE_TAKEN)
-  const { ask, once, tried, taken } = planner(
+  const { ask, once, tried, taken, faults, stop } = planner(
     afterPress(window, (answer: Plan) => {
       if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
       editedSincePlan = false
       plan.value = answer
       isPlanning.value = false
+      trouble.value = null
+      void lookThrough()
     }),
     (reason) => {
       isPlanning.value = false
-      notice.value = `The plan could not be worked out: ${String(reason)}. Undo the last edit, or reload.`
+      trouble.value = planTrouble(reason)
+      void lookThrough()
     },
   )
 
-  watch([state, now, () => preferences.units, nested], () => {
+  const askAnew = (): void => {
     if (!state.value) return
     isPlanning.value = true
     ask(question())
-  })
+  }
+
+  /**
+   * Once a commission is opened: whether it holds together. Where it does not, it is set aside, and the next one opened.
+   */
+  async function lookThrough(): Promise<void> {
+    const id = state.value?.commission.id
+    if (id === undefined || looked === id) return
+    looked = id
+    const found = await faults(question()).catch(() => null)
+    if (!found) looked = ''
+    else if (found.commission.length > 0) {
+      const name = await setCommissionAside(database(), id, found.commission, Date.now())
+      await saving.settled()
+      await openNext()
+      notice.value = `“${name}” does not hold together and was set aside. It lies on the shelf.`
+    } else if (found.workshop.length > 0) {
+      await setWorkshopAside(database(), found.workshop, Date.now())
+      await open(id)
+      notice.value = 'The workshop did not hold together and was set aside; it is as it began. It lies on the shelf.'
+    }
+  }
+
+  watch([state, now, () => preferences.units, nested], askAnew)
 
   /** Takes closer layouts into the plan. */
   function nest(found: Nested): void {
@@ -126,22 +164,29 @@ export const useStudio = defineStore('studio', () => {
     }, DIFFERENCE_SHOWN_MS)
   }
 
+  /** The workshop as it is kept, also where nothing is open. */
+  const keptWorkshop = async (): Promise<Workshop> =>
+    (await database().workshop.get('workshop'))?.workshop ?? (await beginning())
+
   /** A commission as the studio keeps it, without opening it. */
   const peek = async (id: string): Promise<Commission | null> =>
     (await keptCommission(database(), id, await beginning()))?.commission ?? null
 
   async function open(id: string): Promise<boolean> {
-    await saving
+    await saving.settled()
+    await refreshList()
     const opened = await openCommission(database(), id, await beginning())
     if (!opened) return false
     const { commission, workshop } = opened
     history.value = opened.history
-    listed.value = await listCommissions(database())
     others.value = await takenByOthers(commission, listed.value, peek, (other) =>
       taken({ commission: other, workshop, now: now.value, units: preferences.units }),
     )
+    if (others.value.unworkable.length > 0) notice.value = leftOut(others.value.unworkable)
     if (state.value?.commission.id !== id) {
       plan.value = null
+      trouble.value = null
+      looked = ''
       beginAnew()
     }
     differences.value = {}
@@ -164,39 +209,54 @@ export const useStudio = defineStore('studio', () => {
   async function begin(): Promise<void> {
     window.setInterval(tick, 60000)
     tabs.onmessage = ({ data }: MessageEvent<StudioName>) => {
-      if (data === preferences.studio) saving = saving.then(takeOver)
+      if (data === preferences.studio) saving.then(takeOver)
     }
-    await saveLaidAside()
     await enter(preferences.studio)
   }
 
-  /** Saves what pages that were closed in the middle had laid aside. */
-  async function saveLaidAside(): Promise<void> {
-    for (const { name, waiting: left } of laidAside()) {
-      try {
-        for (const { studio, ...save } of left) {
-          await broughtUp(databases[studio])
-          const beginsWith = await startingWorkshop(studio, now.value)
-          await saveChanges(databases[studio], { ...save, beginning: beginsWith, now: Date.now() })
-        }
-      } catch (reason) {
-        // It must not keep the studio from opening.
-        notice.value = `What was done as the page was closed last could not be saved: ${String(reason)}.`
+  /**
+   * Opens a studio where it was left. The demo is laid out when it is not there; an own one may be empty. Where it cannot
+   * be opened that is said, and nothing of it is touched.
+   */
+  async function enter(name: StudioName): Promise<void> {
+    await saving.settled()
+    preferences.studio = name
+    try {
+      await saving.saveLaidAside().then((said) => (notice.value ||= said))
+      const blocked = (): void => {
+        trouble.value = { code: 'blocked' }
       }
-      letGo(name)
+      if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
+      trouble.value = null
+      await openLatest()
+    } catch (reason) {
+      state.value = null
+      plan.value = null
+      trouble.value = openingTrouble(reason)
     }
   }
 
-  /** Opens a studio where it was left. The demo is laid out when it is not there; an own one may be empty. */
-  async function enter(name: StudioName): Promise<void> {
-    await saving
-    preferences.studio = name
-    if (await broughtUp(database())) notice.value = FORGOTTEN
+  async function openLatest(): Promise<void> {
     if (preferences.lastCommission !== '' && (await open(preferences.lastCommission))) return
-    const latest = (await listCommissions(database())).find(({ archived }) => !archived)
+    await refreshList()
+    const latest = listed.value.find(({ archived }) => !archived)
     if (latest && (await open(latest.id))) return
-    if (name === 'demo') await layOutDemo()
+    if (preferences.studio === 'demo') await layOutDemo()
     else await close()
+  }
+
+  /** Shows what was put into the database beside the edits of this page. */
+  async function openAnew(): Promise<void> {
+    await saving.settled()
+    tabs.postMessage(preferences.studio)
+    await openLatest()
+  }
+
+  /** Tries again what did not go: opening, saving, or working the plan out. */
+  async function tryAgain(): Promise<void> {
+    saving.goOn()
+    if (state.value) askAnew()
+    else await enter(preferences.studio)
   }
 
   /** Nothing is open: the studio has no commission that is not put away. */
@@ -206,7 +266,7 @@ export const useStudio = defineStore('studio', () => {
     history.value = []
     differences.value = {}
     others.value = NONE_TAKEN
-    listed.value = await listCommissions(database())
+    await refreshList()
     isEmpty.value = true
   }
 
@@ -228,11 +288,11 @@ export const useStudio = defineStore('studio', () => {
 
   /** Puts a new commission into the studio and opens it; `change` is what the studio has besides. */
   async function start(commission: Commission, change: (workshop: Workshop) => void = () => undefined): Promise<void> {
-    await saving
+    await saving.settled()
     await addCommission(database(), commission, Date.now())
     await open(commission.id)
     edit('what is at home', ({ workshop }) => change(workshop))
-    await saving
+    await saving.settled()
   }
 
   /**
@@ -246,7 +306,7 @@ export const useStudio = defineStore('studio', () => {
       studio.commission = file.commission
       if (withWorkshop) studio.workshop = file.workshop
     })
-    await saving
+    await saving.settled()
   }
 
   /** What would come of a change, without making it. */
@@ -256,10 +316,12 @@ export const useStudio = defineStore('studio', () => {
       ...produce({ commission: state.value!.commission, workshop: state.value!.workshop }, change),
     })
   /** The plan of a commission with this workshop, beside the one that is shown. */
-  const planOf = (commission: Commission): Promise<Plan> => once({ ...question(), commission })
+  const planOf = async (commission: Commission): Promise<Plan> =>
+    once({ ...question(), workshop: state.value?.workshop ?? (await keptWorkshop()), commission })
 
-  const refreshList = async (): Promise<void> => {
-    listed.value = await listCommissions(database())
+  async function refreshList(): Promise<void> {
+    listed.value = await listCommissions(database(), Date.now())
+    setAside.value = await listSetAside(database())
   }
 
   /** Puts a copy of a commission beside it, with a name that says so; nothing was done of it yet. */
@@ -284,14 +346,32 @@ export const useStudio = defineStore('studio', () => {
     await refreshList()
   }
 
-  /** Brings back the commission that was removed last. */
-  async function bringBack(): Promise<void> {
-    const id = await restoreCommission(database())
-    if (id) await open(id)
+  /** Brings back a commission that was removed. */
+  async function bringBack(id: string): Promise<void> {
+    if (await restoreCommission(database(), id)) await open(id)
+  }
+
+  /** Puts a commission as it was on an earlier day in place of what it is now, as an edit that can be taken back. */
+  async function bringBackDay({ id, of, at, isLast }: SnapshotDay): Promise<void> {
+    const snapshot = await database().snapshots.get(id)
+    if (!snapshot) return
+    if (isLast) return bringBack(of)
+    if (!(await open(of))) {
+      await addCommission(database(), snapshot.kept.commission, Date.now())
+      await open(of)
+    } else
+      edit(`back to ${dateClockText(wallClockAt(at))}`, (studio) => {
+        studio.commission = snapshot.kept.commission
+      })
+  }
+
+  async function letAsideGo(id: string): Promise<void> {
+    await letSetAsideGo(database(), id)
+    await refreshList()
   }
 
   async function remove(id: string): Promise<void> {
-    await removeCommission(database(), id)
+    await removeCommission(database(), id, Date.now())
     tabs.postMessage(preferences.studio)
     await refreshList()
     if (state.value?.commission.id === id) await openNext()
@@ -299,7 +379,7 @@ export const useStudio = defineStore('studio', () => {
 
   /** Opens what was saved last, after the commission that was open is gone. */
   async function openNext(): Promise<void> {
-    waiting.value = []
+    saving.forget()
     const next = listed.value.find(({ archived }) => !archived)
     if (next) await open(next.id)
     else await enter(preferences.studio)
@@ -345,29 +425,33 @@ export const useStudio = defineStore('studio', () => {
   /** Shows a new state and saves what led to it. */
   function moveTo(next: Studio, changes: readonly Change[], edit: KeptEdit, forgotten: History = []): void {
     editedSincePlan = true
+    notice.value = ''
+    if (preferences.studio === 'own') preferences.studioFile.edits += 1
     state.value = next
-    const save = { commissionId: next.commission.id, changes, edit, forgotten: forgotten.map(({ id }) => id) }
-    waiting.value = [...waiting.value, { ...save, studio: preferences.studio }]
-    saving = saving.then(saveWaiting).catch((reason: unknown) => {
-      notice.value = `The last edit could not be saved: ${String(reason)}. Save the commission to a file before you close this page.`
+    saving.save({
+      commissionId: next.commission.id,
+      changes,
+      edit,
+      forgotten: forgotten.map(({ id }) => id),
+      studio: preferences.studio,
     })
   }
 
-  /** Saves what waits, one after another. What could not be saved waits on, and is tried again with the next edit. */
-  async function saveWaiting(): Promise<void> {
-    for (;;) {
-      const [first] = waiting.value
-      if (!first) return layAside([])
-      const { studio, ...save } = first
-      const saved = await saveChanges(databases[studio], { ...save, beginning: await beginning(), now: Date.now() })
-      if ('code' in saved) return leaveRemoved()
-      waiting.value = waiting.value.slice(1)
+  const saving = savingInto({
+    databases,
+    beginning,
+    arrived(saved: Saved, { studio, commissionId, changes }: OnTheWay) {
       if (saved.lost.length > 0) notice.value = NOWHERE
       else if (saved.met.length > 0) notice.value = ALSO_ELSEWHERE
-      if (state.value?.commission.id === save.commissionId) showKept(saved, save.changes)
+      if (state.value?.commission.id === commissionId) showKept(saved, changes)
       tabs.postMessage(studio)
-    }
-  }
+    },
+    gone: leaveRemoved,
+    async refused({ edit: { label }, commissionId }, reason) {
+      if (state.value?.commission.id === commissionId) await takeOver()
+      notice.value = `“${label}” could not be kept and was taken back: ${reason}.`
+    },
+  })
 
   /** Shows what is kept with what waits laid over it, where somebody else has changed it. */
   function showKept(kept: Kept, own: readonly Change[] = []): void {
@@ -378,7 +462,7 @@ export const useStudio = defineStore('studio', () => {
     seen = kept
     if (isOwn) return
     const { commission, workshop } = kept
-    const laid = waiting.value
+    const laid = saving.waiting.value
       .filter(({ commissionId }) => commissionId === commission.id)
       .reduce((now, { changes }) => applied(now, changes, 'over').state, { commission, workshop })
     if (!areEqual(state.value, laid)) state.value = laid
@@ -397,8 +481,7 @@ export const useStudio = defineStore('studio', () => {
   async function leaveRemoved(): Promise<void> {
     notice.value = REMOVED
     await refreshList()
-    saving = Promise.resolve()
-    await openNext()
+    void openNext()
   }
 
   const undoable = computed(() => lastDone(history.value))
@@ -408,11 +491,11 @@ export const useStudio = defineStore('studio', () => {
   function turn(edit: KeptEdit, changes: readonly Change[], undone: boolean): void {
     if (!state.value) return
     const { state: next, lost } = applied(state.value, changes, 'untouched')
-    if (lost.length > 0) notice.value = KEPT_AS_IS
     lastEdit = { merge: '', at: 0 }
     const turned = { ...edit, undone }
     history.value = withEdit(history.value, turned)
     moveTo(next, changesBetween(state.value, next), turned)
+    if (lost.length > 0) notice.value = KEPT_AS_IS
   }
 
   function undo(): void {
@@ -427,7 +510,27 @@ export const useStudio = defineStore('studio', () => {
     state,
     plan,
     isPlanning,
-    unsaved: computed(() => waiting.value.length),
+    unsaved: computed(() => saving.waiting.value.length),
+    /** Why what was edited could not be saved; empty where it could. */
+    stuck: saving.stuck,
+    trouble,
+    setAside,
+    letAsideGo,
+    /** Commissions of the last days, from which each can be brought back. */
+    earlierDays: (): Promise<readonly SnapshotDay[]> => snapshotDays(database()),
+    bringBackDay,
+    /** When the studio was saved to a file, in a sentence. */
+    lastFile: computed(() => lastFileSentence(preferences.studioFile)),
+    isFileDue: computed(() => preferences.studio === 'own' && isFileDue(preferences.studioFile, Date.now())),
+    savedToFile: (): void => {
+      if (preferences.studio === 'own') preferences.studioFile = { at: Date.now(), edits: 0 }
+    },
+    database,
+    keptWorkshop,
+    openAnew,
+    tryAgain,
+    /** Gives up what is being worked out. */
+    stop,
     listed,
     differences,
     notice,
@@ -448,10 +551,10 @@ export const useStudio = defineStore('studio', () => {
     tick,
     open,
     /** Lays aside what is on its way to the database: the page is closed. */
-    layAside: (): void => layAside(waiting.value),
+    layAside: saving.layAside,
     isDemo: computed(() => preferences.studio === 'demo'),
     isEmpty,
-    isOpen: computed(() => isEmpty.value || plan.value !== null),
+    isOpen: computed(() => isEmpty.value || plan.value !== null || (trouble.value !== null && state.value !== null)),
     enter,
     putDemoAway,
     start,

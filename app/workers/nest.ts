@@ -1,9 +1,5 @@
-import { expose } from 'comlink'
-import { config } from 'zod'
 import { startNesting, type NestJob, type NestLayout, type NestMeasure, type Nesting } from '#core/cut'
-
-// Zod would otherwise probe for `eval`, which the content security policy forbids.
-config({ jitless: true })
+import { serve } from './serve'
 
 export type NestAnswer = { readonly layout: NestLayout; readonly measure: NestMeasure }
 
@@ -30,4 +26,4 @@ const worker = {
 
 export type NestWorker = typeof worker
 
-expose(worker)
+serve(worker)

@@ -1,11 +1,7 @@
-import { expose } from 'comlink'
-import { config } from 'zod'
 import type { Stretch } from '#core/schedule'
 import { packingOf } from '#core/deliver'
 import { changesFrom, createPlanner, needsOf, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
-
-// Zod would otherwise probe for `eval`, which the content security policy forbids.
-config({ jitless: true })
+import { serve } from './serve'
 
 const planner = createPlanner()
 
@@ -18,6 +14,9 @@ export type Taken = {
   readonly needs: readonly (readonly [item: string, amount: number])[]
 }
 
+/** What of a commission, and of the workshop, does not hold together: a sentence for each field, none where all does. */
+export type Faults = { readonly commission: readonly string[]; readonly workshop: readonly string[] }
+
 /** What changed since the answer of that number, or the whole plan; and this answer's own number. */
 export type Answer = { readonly changes: PlanChanges; readonly since: number; readonly number: number }
 
@@ -25,6 +24,11 @@ let last: { readonly plan: Plan; readonly number: number } | null = null
 
 const worker = {
   derive: (inputs: PlanInputs): Plan => planner(inputs),
+  /** Read only where it is asked for: figures do not wait for it. */
+  async faults({ commission, workshop }: PlanInputs): Promise<Faults> {
+    const { faultsOf } = await import('#core/format/faults')
+    return faultsOf(commission, workshop)
+  },
   /** What a commission takes of the studio: hours of hands, and how much of each item. */
   taken(inputs: PlanInputs): Taken {
     const plan = planner(inputs)
@@ -62,4 +66,4 @@ const worker = {
 
 export type PlanWorker = typeof worker
 
-expose(worker)
+serve(worker)

@@ -1,11 +1,7 @@
-import { expose } from 'comlink'
-import { config } from 'zod'
 import type { Option } from '#core/commission'
 import { standSolids, type Solid } from '#core/draw'
 import { sceneOf, type Looks } from '#core/plan/scene'
-
-// Zod would otherwise probe for `eval`, which the content security policy forbids.
-config({ jitless: true })
+import { serve } from './serve'
 
 /** What the look of a cake follows from. */
 export type Shown = { readonly option: Pick<Option, 'cake' | 'decorations' | 'accents'>; readonly looks: Looks }
@@ -33,4 +29,4 @@ const worker = {
 
 export type SolidsWorker = typeof worker
 
-expose(worker)
+serve(worker)

@@ -49,8 +49,8 @@ describe('a commission file', () => {
     ['nothing', '', 'empty', 'empty'],
     ['not JSON', '{"format":', 'not-json', 'damaged'],
     ['a picture', '\u0089PNG', 'not-json', 'damaged'],
-    ['another program’s file', '{"name":"cake"}', 'foreign', 'not a Lamellon'],
-    ['a list', '[1,2]', 'foreign', 'not a Lamellon'],
+    ['another program’s file', '{"name":"cake"}', 'foreign', 'not a file of Lamellon'],
+    ['a list', '[1,2]', 'foreign', 'not a file of Lamellon'],
     ['a later version', changed((content) => Object.assign(content, { version: 13 })), 'newer', 'version 12'],
     [
       'a missing brief',

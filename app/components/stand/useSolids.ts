@@ -1,20 +1,19 @@
-import { wrap, type Remote } from 'comlink'
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Solid } from '#core/draw'
+import { hired } from '~/workers/hired'
 import { newestWaits } from '~/workers/newest'
 import type { Shown, SolidsAnswer, SolidsWorker } from '~/workers/solids'
 
-let remote: Remote<SolidsWorker> | null = null
+/** The worker, beside the page, so that no figure waits for the stand. */
+const maker = hired<SolidsWorker>(
+  (name) => new Worker(new URL('../../workers/solids.ts', import.meta.url), { type: 'module', name }),
+)
 /** The last answer that arrived. */
 let last: { readonly solids: ReadonlyMap<string, Solid>; readonly number: number } = { solids: new Map(), number: 0 }
 
-/** The worker, beside the page, so that no figure waits for the stand. */
-const maker = (): Remote<SolidsWorker> =>
-  (remote ??= wrap<SolidsWorker>(new Worker(new URL('../../workers/solids.ts', import.meta.url), { type: 'module' })))
-
 async function made(shown: Shown): Promise<readonly Solid[]> {
   const since = last
-  const answer: SolidsAnswer = await maker().solidsOf(shown, since.number)
+  const answer: SolidsAnswer = await maker.ask((worker) => worker.solidsOf(shown, since.number))
   const solids = answer.solids.map((each) => (typeof each === 'string' ? since.solids.get(each)! : each))
   last = { solids: new Map(solids.map((solid) => [solid.id, solid])), number: answer.number }
   return solids
@@ -31,8 +30,8 @@ export function useSolids(
   const solids = shallowRef<readonly Solid[]>([])
   const isMaking = ref(false)
   // Its script is read while the plan is still worked out.
-  if (!isFlat) maker()
-  const ask = newestWaits(
+  if (!isFlat) maker.begin()
+  const { ask } = newestWaits(
     made,
     (answer, isNewest) => {
       solids.value = answer
@@ -40,7 +39,6 @@ export function useSolids(
     },
     () => {
       // The cake stays as it was drawn last; figures come from elsewhere.
-      remote = null
       isMaking.value = false
       last = { solids: new Map(), number: 0 }
     },
