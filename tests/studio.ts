@@ -4,12 +4,16 @@ import { test as base, expect, type Download, type Locator, type Page } from '@p
 const TALLY = ['pieces', 'paper', 'colours', 'handsOn', 'startBy', 'cost', 'warnings'] as const
 export type TallyName = (typeof TALLY)[number]
 
-/** A page that fails the test on any console error, page error, or request off the machine. */
-export const test = base.extend<{ page: Page }>({
-  page: async ({ page, baseURL }, use) => {
+/**
+ * A page that fails the test on any console error, page error, or request off the machine. Where a test breaks something
+ * on purpose, `provoked` is what the browser may say of it.
+ */
+export const test = base.extend<{ page: Page; provoked: RegExp | null }>({
+  provoked: [null, { option: true }],
+  page: async ({ page, baseURL, provoked }, use) => {
     const wrong: string[] = []
     page.on('console', (message) => {
-      if (message.type() === 'error') wrong.push(`console: ${message.text()}`)
+      if (message.type() === 'error' && !provoked?.test(message.text())) wrong.push(`console: ${message.text()}`)
     })
     page.on('pageerror', (error) => wrong.push(`page: ${error.message}`))
     page.on('request', (request) => {

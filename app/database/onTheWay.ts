@@ -33,17 +33,16 @@ const onTheWaySchema = z.array(
 
 /** Lays aside what is on its way; nothing, once all has arrived. */
 export function layAside(waiting: readonly OnTheWay[]): void {
-  if (waiting.length === 0) browserStorage()?.removeItem(OWN)
-  else browserStorage()?.setItem(OWN, JSON.stringify(waiting))
+  if (waiting.length === 0) browserStorage.removeItem(OWN)
+  else browserStorage.setItem(OWN, JSON.stringify(waiting))
 }
 
 /** What pages that were closed had laid aside, each with the name it is let go by. What cannot be read is let go. */
 export function laidAside(): readonly { readonly name: string; readonly waiting: readonly OnTheWay[] }[] {
-  const storage = browserStorage()
-  const names = Object.keys(storage ?? {}).filter((name) => name.startsWith(PREFIX) && name !== OWN)
+  const names = browserStorage.names().filter((name) => name.startsWith(PREFIX) && name !== OWN)
   return names.map((name) => {
     try {
-      const read = onTheWaySchema.safeParse(JSON.parse(storage?.getItem(name) ?? '[]'))
+      const read = onTheWaySchema.safeParse(JSON.parse(browserStorage.getItem(name) ?? '[]'))
       return { name, waiting: read.success ? (read.data as unknown as readonly OnTheWay[]) : [] }
     } catch {
       return { name, waiting: [] }
@@ -51,4 +50,4 @@ export function laidAside(): readonly { readonly name: string; readonly waiting:
   })
 }
 
-export const letGo = (name: string): void => browserStorage()?.removeItem(name)
+export const letGo = (name: string): void => browserStorage.removeItem(name)

@@ -11,7 +11,7 @@ import {
   removeCommission,
   saveChanges,
 } from './keeping'
-import { letSetAsideGo, listSetAside, setCommissionAside, setWorkshopAside } from './setAside'
+import { letSetAsideGo, listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from './setAside'
 import { SNAPSHOT_DAYS, snapshotDays } from './snapshots'
 import { compared, everyCommission, takeEntry } from './wholeStudio'
 
@@ -101,6 +101,11 @@ describe('a record that does not hold together', () => {
     expect(aside!.why).toHaveLength(1)
     await letSetAsideGo(database, 'bad')
     expect(await listSetAside(database)).toEqual([])
+  })
+  it('is told by a number that is none, and where that is', () => {
+    expect(oddNumberIn({ tiers: [{ heightMm: 1 }, { heightMm: Number.NaN }] })).toBe('tiers → 1 → heightMm')
+    expect(oddNumberIn({ far: Infinity })).toBe('far')
+    expect(oddNumberIn(commission)).toBeNull()
   })
   it('is set aside with its reasons and its name once it was looked through', async () => {
     expect(await setCommissionAside(database, commission.id, ['sails: not a number'], NOON)).toBe(commission.brief.name)

@@ -19,6 +19,17 @@ export function faultOfRecord(record: unknown): string | null {
   return null
 }
 
+/** Where in a record there is a number that is none; null where there is no such. */
+export function oddNumberIn(value: unknown, path: readonly string[] = []): string | null {
+  if (typeof value === 'number') return Number.isFinite(value) ? null : path.join(' → ')
+  if (typeof value !== 'object' || value === null) return null
+  for (const [name, inner] of Object.entries(value)) {
+    const odd = oddNumberIn(inner, [...path, name])
+    if (odd !== null) return odd
+  }
+  return null
+}
+
 const nameOf = (record: unknown): string => {
   const name = inside(inside(inside(record, 'commission'), 'brief'), 'name')
   return isText(name) && name.trim() !== '' ? name : 'A commission without a name'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useRouter } from '#imports'
 import { counted } from '#core/quantity'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 import SwitchField from '~/components/ui/SwitchField.vue'
@@ -7,6 +8,7 @@ import { useStudioFiles } from './studioFiles'
 
 /** A studio file on its way out or in: how far it is, why it was refused, or what taking it would do. */
 const { soFar, read, refused, take, stop, close } = useStudioFiles()
+const router = useRouter()
 const withWorkshop = ref(true)
 
 const isOpen = computed(() => soFar.value !== null || read.value !== null || refused.value !== null)
@@ -22,6 +24,10 @@ const lines = computed(() => {
     same > 0 ? `${counted(same, 'commission')} ${same === 1 ? 'is' : 'are'} the same as here.` : '',
   ].filter((line) => line !== '')
 })
+async function takeIt(): Promise<void> {
+  await take(withWorkshop.value)
+  await router.push('/shelf')
+}
 const left = (): void => (soFar.value ? stop() : close())
 </script>
 
@@ -55,9 +61,7 @@ const left = (): void => (soFar.value ? stop() : close())
       <button v-if="soFar" type="button" class="button" @click="stop">Stop</button>
       <template v-else>
         <button type="button" class="button" @click="close">Leave it</button>
-        <button type="button" class="button button-go" data-testid="take-studio" @click="take(withWorkshop)">
-          Take it
-        </button>
+        <button type="button" class="button button-go" data-testid="take-studio" @click="takeIt">Take it</button>
       </template>
     </template>
   </SheetDialog>

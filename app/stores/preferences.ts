@@ -1,20 +1,24 @@
-import { useLocalStorage } from '@vueuse/core'
+import { useStorage, type RemovableRef } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { UnitSystem } from '#core/quantity'
+import { browserStorage } from '~/database/browserStorage'
 
 /** The user's own studio, or the demo's. */
 export type StudioName = 'own' | 'demo'
 
+const kept = <Value extends string | object>(name: string, beginning: Value): RemovableRef<Value> =>
+  useStorage<Value>(name, beginning, browserStorage)
+
 /** What a person likes to see: units, light, how much the stand may draw, what was open. Kept in this browser. */
 export const usePreferences = defineStore('preferences', () => {
-  const units = useLocalStorage<UnitSystem>('lamellon.units', 'metric')
-  const theme = useLocalStorage<'light' | 'dark'>('lamellon.theme', 'light')
-  const stand = useLocalStorage<'byMeasure' | 'small'>('lamellon.stand', 'byMeasure')
-  const studio = useLocalStorage<StudioName>('lamellon.studio', 'own')
+  const units = kept<UnitSystem>('lamellon.units', 'metric')
+  const theme = kept<'light' | 'dark'>('lamellon.theme', 'light')
+  const stand = kept<'byMeasure' | 'small'>('lamellon.stand', 'byMeasure')
+  const studio = kept<StudioName>('lamellon.studio', 'own')
   const open = {
-    own: useLocalStorage<string>('lamellon.commission', ''),
-    demo: useLocalStorage<string>('lamellon.demoCommission', ''),
+    own: kept<string>('lamellon.commission', ''),
+    demo: kept<string>('lamellon.demoCommission', ''),
   }
   /** The commission that was open last in this studio. */
   const lastCommission = computed({
@@ -24,7 +28,7 @@ export const usePreferences = defineStore('preferences', () => {
     },
   })
   /** When the user's own studio was last saved to a file, ms by the world's clock, and how many edits were made since. */
-  const studioFile = useLocalStorage<{ at: number | null; edits: number }>('lamellon.studioFile', {
+  const studioFile = kept<{ at: number | null; edits: number }>('lamellon.studioFile', {
     at: null,
     edits: 0,
   })

@@ -24,7 +24,7 @@ import {
   type Saved,
 } from '~/database/keeping'
 import type { OnTheWay } from '~/database/onTheWay'
-import { letSetAsideGo, listSetAside, setCommissionAside, setWorkshopAside } from '~/database/setAside'
+import { letSetAsideGo, listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
 import { snapshotDays, type SnapshotDay } from '~/database/snapshots'
 import { differencesBetween, type Difference } from './differences'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
@@ -52,6 +52,7 @@ const NOWHERE = 'What the last edit was about was taken away in another window.'
 const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
 const REMOVED = 'This commission was removed in another window.'
 
+const OF_THE_DEMO = 'This is the demo. It goes when it is put away.'
 const leftOut = (names: readonly string[]): string =>
   `${names.map((name) => `“${name}”`).join(', ')} could not be worked out; its hours and stock are left out here.`
 
@@ -125,6 +126,12 @@ export const useStudio = defineStore('studio', () => {
     ask(question())
   }
 
+  async function putAside(id: string, why: readonly string[]): Promise<void> {
+    const name = await setCommissionAside(database(), id, why, Date.now())
+    await refreshList()
+    notice.value = `“${name}” does not hold together and was set aside. It lies on the shelf.`
+  }
+
   /**
    * Once a commission is opened: whether it holds together. Where it does not, it is set aside, and the next one opened.
    */
@@ -135,10 +142,9 @@ export const useStudio = defineStore('studio', () => {
     const found = await faults(question()).catch(() => null)
     if (!found) looked = ''
     else if (found.commission.length > 0) {
-      const name = await setCommissionAside(database(), id, found.commission, Date.now())
       await saving.settled()
+      await putAside(id, found.commission)
       await openNext()
-      notice.value = `“${name}” does not hold together and was set aside. It lies on the shelf.`
     } else if (found.workshop.length > 0) {
       await setWorkshopAside(database(), found.workshop, Date.now())
       await open(id)
@@ -177,6 +183,11 @@ export const useStudio = defineStore('studio', () => {
     await refreshList()
     const opened = await openCommission(database(), id, await beginning())
     if (!opened) return false
+    const odd = oddNumberIn(opened.commission)
+    if (odd !== null) {
+      await putAside(id, [`${odd}: a number is expected`])
+      return false
+    }
     const { commission, workshop } = opened
     history.value = opened.history
     others.value = await takenByOthers(commission, listed.value, peek, (other) =>
@@ -520,7 +531,7 @@ export const useStudio = defineStore('studio', () => {
     earlierDays: (): Promise<readonly SnapshotDay[]> => snapshotDays(database()),
     bringBackDay,
     /** When the studio was saved to a file, in a sentence. */
-    lastFile: computed(() => lastFileSentence(preferences.studioFile)),
+    lastFile: computed(() => (preferences.studio === 'demo' ? OF_THE_DEMO : lastFileSentence(preferences.studioFile))),
     isFileDue: computed(() => preferences.studio === 'own' && isFileDue(preferences.studioFile, Date.now())),
     savedToFile: (): void => {
       if (preferences.studio === 'own') preferences.studioFile = { at: Date.now(), edits: 0 }

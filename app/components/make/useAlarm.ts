@@ -1,6 +1,7 @@
 import { useStorage, useWakeLock } from '@vueuse/core'
 import { onBeforeUnmount, ref, watch } from 'vue'
 import { useBench } from '~/stores/bench'
+import { browserStorage } from '~/database/browserStorage'
 
 const TONES_HZ = [880, 660, 880] as const
 const TONE_S = 0.18
@@ -11,7 +12,7 @@ const TONE_S = 0.18
  */
 export function useAlarm() {
   const bench = useBench()
-  const wants = useStorage('lamellon.ring', false)
+  const wants = useStorage('lamellon.ring', false, browserStorage)
   const problem = ref('')
   const rung = new Set(bench.timers.filter(({ left }) => left <= 0).map(({ id }) => id))
   let sound: AudioContext | null = null
