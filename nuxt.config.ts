@@ -77,7 +77,15 @@ export default defineNuxtConfig({
     strict: true,
     tsConfig: {
       compilerOptions: { noUncheckedIndexedAccess: true, paths: { '#core/*': ['../core/*'] } },
-      include: ['../app/**/*', '../core/**/*', '../server/**/*', '../tests/**/*', '../bench/**/*', '../*.ts'],
+      include: [
+        '../app/**/*',
+        '../core/**/*',
+        '../server/**/*',
+        '../tests/**/*',
+        '../bench/**/*',
+        '../campaign/**/*',
+        '../*.ts',
+      ],
     },
   },
   vite: {

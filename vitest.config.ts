@@ -48,7 +48,7 @@ export default defineConfig({
           testTimeout,
           environment: 'node',
           setupFiles: [seed],
-          include: ['core/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'campaign/**/*.test.ts'],
           exclude: [replacing],
           benchmark: { include: ['bench/**/*.bench.ts'] },
         },

@@ -275,6 +275,7 @@ describe('stock as a table', () => {
     ['item,name,shelf,kind,onHand,pack,packPrice\na,b,attic,count,1,1,', 2, /shelf/],
     ['item,name,shelf,kind,onHand,pack,packPrice\na,b,wire,count,many,1,', 2, /onHand/],
     ['item,name,shelf,kind,onHand,pack,packPrice\na,b,wire,count,1,1,\na,b,wire,count,1,1,', 3, /twice/],
+    ['item,name,name,shelf,kind,onHand,pack\na,b,c,wire,count,1,1', 1, /“name” twice/],
   ])('refuses %j whole, with the line', (text, line, say) => {
     const read = readStockCsv(text)
     expect(read).toMatchObject({ ok: false, error: { line } })

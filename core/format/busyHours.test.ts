@@ -132,6 +132,13 @@ describe('a damaged calendar', () => {
     expect(noDate).not.toBeNull()
     expect(calendarSentence(noDate!)).toMatch(/date that is none|no calendar/)
   })
+  it('that repeats from a year in which nobody had a calendar is refused, and not followed through the centuries', () => {
+    for (const year of ['0002', '1850', '9999']) {
+      const result = read(calendar(entry(`DTSTART:${year}0401T090000Z`, 'DURATION:PT1H', 'RRULE:FREQ=DAILY')))
+      expect(result).toEqual({ ok: false, error: { code: 'damaged', entry: 'Dentist', why: 'no-date' } })
+    }
+    expect(hoursOf(calendar(entry('DTSTART:19700105T090000', 'DURATION:PT1H', 'RRULE:FREQ=WEEKLY')))).toHaveLength(9)
+  })
   it('never throws, wherever it is cut off, doubled or changed', () => {
     const whole = calendar(
       BERLIN,

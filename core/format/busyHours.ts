@@ -133,9 +133,13 @@ function hoursIn(
 
 const nameOf = ({ summary }: ICAL.Event): string => (summary ?? 'busy').slice(0, 120)
 
+/** Before the one and after the other nobody has an appointment; repeats from the year 2 would be followed for ever. */
+const [FIRST_YEAR, LAST_YEAR] = [1970, 2200]
+
 function momentIn(event: ICAL.Event, time: ICAL.Time, local: LocalMinutes): Moment {
   const moment = momentOf(time, local)
-  if (!Number.isFinite(moment)) throw new DamagedEntry(nameOf(event), 'no-date')
+  const isYear = time.year >= FIRST_YEAR && time.year <= LAST_YEAR
+  if (!Number.isFinite(moment) || !isYear) throw new DamagedEntry(nameOf(event), 'no-date')
   return moment
 }
 
@@ -143,6 +147,7 @@ function momentIn(event: ICAL.Event, time: ICAL.Time, local: LocalMinutes): Mome
 function startsOf(event: ICAL.Event, after: Moment, before: Moment, local: LocalMinutes): readonly Moment[] {
   const isIn = (start: Moment): boolean => start > after && start < before
   if (!event.isRecurring()) return [momentIn(event, event.startDate, local)].filter(isIn)
+  momentIn(event, event.startDate, local)
   const iterator = event.iterator()
   const starts: Moment[] = []
   for (let step = 0; step < MOST_STEPS; step += 1) {

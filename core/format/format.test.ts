@@ -83,7 +83,7 @@ describe('a commission file', () => {
       'fields',
       'chosen',
     ],
-    ['too much', ' '.repeat(8_000_001) + '1', 'too-large', 'too large'],
+    ['too much', ' '.repeat(20_000_001) + '1', 'too-large', 'too large'],
   ])('refuses %s whole, with the reason', (_, content, code, words) => {
     const result = readCommissionFile(content)
     expect(result).toMatchObject({ ok: false, error: { code } })

@@ -21,6 +21,9 @@ const number = (text: string): number => Number(text.trim().replace(',', '.'))
  * Columns may stand in any order; commas, semicolons and tabs part them.
  */
 export function readStockCsv(text: string): Result<readonly Stock[], StockProblem> {
+  const heads = Papa.parse<string[]>(text.trim(), { preview: 1 }).data[0]?.map((head) => head.trim()) ?? []
+  const twice = heads.find((head, at) => heads.indexOf(head) !== at)
+  if (twice !== undefined) return refuse({ line: 1, say: `The first line names the column “${twice}” twice.` })
   const { data, errors, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: 'greedy',

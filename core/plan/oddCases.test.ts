@@ -28,6 +28,16 @@ describe('an honest answer', () => {
     expect(codes(plan)).toContain('start-passed')
     expect(plan.leafStates.timetable).toBe('stop')
   })
+  it('when a step takes no time at all: it is planned, and how likely the plan holds too', () => {
+    for (const step of ['packMin', 'loadMin', 'fillMin', 'coverMin', 'stackMin', 'handOverMin', 'doseMin'] as const) {
+      const { plan } = planOf(({ workshop }) => {
+        workshop.pace[step] = 0
+      })
+      const { risk, slots } = valueOf(plan.timetable)
+      expect(risk.chance.value).toBeGreaterThan(0)
+      expect(slots.every(({ from, to }) => Number.isFinite(from) && to >= from)).toBe(true)
+    }
+  })
   it('when nothing is on hand: all of it is to be bought, and hours are as before', () => {
     const before = planOf(() => undefined).plan
     const { plan, commission, workshop } = planOf(({ workshop: own }) => {

@@ -141,6 +141,8 @@ function spellsFrom(
     const polite = whenFree(minutes, from, withoutAll(free, others))
     return polite && polite[0]!.from <= latestFrom + NEAR_MIN ? polite : next
   }
+  // What takes no time at all is over where it begins.
+  if (minutes <= NEAR_MIN) return [{ from, to: from }]
   const spells: Stretch[] = []
   let left = minutes
   for (const part of planned) {
