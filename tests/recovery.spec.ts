@@ -57,14 +57,14 @@ test.describe('where a script cannot be loaded', () => {
     await startOwn(page)
     await page.route('**/plan-*.js', (route) => route.abort())
     await page.reload()
-    await expect(page.getByTestId('trouble')).toContainText('could not be loaded')
+    await expect(page.getByTestId('studio-trouble')).toContainText('could not be loaded')
     // All that needs no figures works.
-    await page.getByTestId('trouble').getByRole('link', { name: 'To the shelf' }).click()
+    await page.getByTestId('studio-trouble').getByRole('link', { name: 'To the shelf' }).click()
     await expect(page.getByRole('heading', { name: 'The shelf' })).toBeVisible()
     await page.unroute('**/plan-*.js')
     await page.getByTestId('try-again').click()
     await expect(page.getByTestId('tally-warnings')).toBeVisible()
-    await expect(page.getByTestId('trouble')).toHaveCount(0)
+    await expect(page.getByTestId('studio-trouble')).toHaveCount(0)
   })
 })
 
@@ -75,7 +75,7 @@ test('what works the plan out ends in the middle, and the next edit has its figu
   await Promise.all([worker!.waitForEvent('close'), worker!.evaluate(() => self.close())])
   await fill(page, 'Drive', '95 min')
   await expect.poll(async () => (await tally(page)).startBy).not.toBe(before.startBy)
-  await expect(page.getByTestId('trouble')).toHaveCount(0)
+  await expect(page.getByTestId('studio-trouble')).toHaveCount(0)
 })
 
 for (const [what, spoiled] of [
@@ -115,7 +115,7 @@ test('a studio that a newer Lamellon has kept is not touched, and that is said',
       }),
   )
   await page.goto('/')
-  await expect(page.getByTestId('trouble')).toContainText('newer Lamellon')
+  await expect(page.getByTestId('studio-trouble')).toContainText('newer Lamellon')
   const version = await page.evaluate(async () => (await indexedDB.databases()).find(({ name }) => name === 'lamellon'))
   expect(version).toEqual({ name: 'lamellon', version: 9990 })
 })
@@ -141,10 +141,10 @@ test('another window that holds an older studio open is told of, and left', asyn
   )
   await page.addInitScript(() => localStorage.setItem('lamellon.studio', 'own'))
   await page.goto('/')
-  await expect(page.getByTestId('trouble')).toContainText('Another window')
+  await expect(page.getByTestId('studio-trouble')).toContainText('Another window')
   await holder.close()
   await expect(page.getByTestId('new-commission')).toBeVisible()
-  await expect(page.getByTestId('trouble')).toHaveCount(0)
+  await expect(page.getByTestId('studio-trouble')).toHaveCount(0)
 })
 
 test.describe('a browser that keeps nothing', () => {
@@ -173,7 +173,7 @@ test.describe('a browser that keeps nothing', () => {
       IDBFactory.prototype.databases = () => Promise.reject(new DOMException('denied', 'SecurityError'))
     })
     await page.goto('/')
-    await expect(page.getByTestId('trouble')).toContainText('keep nothing here')
+    await expect(page.getByTestId('studio-trouble')).toContainText('keep nothing here')
     await expect(page.getByTestId('try-again')).toBeVisible()
   })
 })

@@ -50,7 +50,7 @@ const canUndo = computed(() => studio.canUndo && studio.commission !== null)
       v-if="trouble"
       role="alert"
       class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-stop-soft px-4 py-2"
-      data-testid="trouble"
+      data-testid="studio-trouble"
     >
       <p class="min-w-64 flex-1 break-words">{{ trouble }}</p>
       <div class="flex flex-wrap gap-2">

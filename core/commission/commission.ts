@@ -5,7 +5,7 @@ import { bouquetSchema, byHandSchema, compositionSchema, gatheredSchema, quietSc
 import { cuttingSchema, keptSheetSchema, MOST_OWN_PIECES, ownPieceSchema } from '../cut'
 import { climateSchema, DRYING_WAYS } from '../dry'
 import { benchSchema, photoSchema } from '../ledger'
-import { parseMoment, UNIT_SYSTEMS } from '../quantity'
+import { momentSchema, parseMoment, UNIT_SYSTEMS } from '../quantity'
 import { COMPLETIONS } from '../schedule'
 import { glueIds, paperIds, stockShapeSchema } from '../material'
 import { finishIds, GLUED, techniqueOf, TECHNIQUES, waysToDry, type Technique } from '../technique'
@@ -14,6 +14,7 @@ import { colouringSchema } from '../tint'
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
 
 export const MOST_PHOTOS = 8
+const MOST_PINS = 400
 
 const MOST_SHADES = 6
 const MOST_FINISHES = 4
@@ -131,6 +132,7 @@ export const briefSchema = z.strictObject({
   occasion: z.string().max(120).meta({ label: 'Occasion' }),
   eventAt: z
     .string()
+    .max(16)
     .refine((text) => parseMoment(text).ok, 'A date and hour such as 2026-12-05T18:30 is expected.')
     .meta({ label: 'Event' }),
   driveMin: z.number().min(0).max(1440).meta({ label: 'Drive', kind: 'duration' }),
@@ -182,7 +184,9 @@ export const optionSchema = z
     /** The tray that is dipped in. */
     tray: traySchema,
     /** Tasks put at an hour by hand, minutes since the beginning of 1970 by local time. */
-    pins: z.record(z.string().min(1).max(120), z.number()),
+    pins: z
+      .record(z.string().min(1).max(120), momentSchema)
+      .refine((all) => Object.keys(all).length <= MOST_PINS, `At most ${MOST_PINS} can be kept.`),
     tiersApart: z.number().int().min(0).max(7).meta({ label: 'Tiers that travel apart', kind: 'count' }),
   })
   .refine(
@@ -210,7 +214,7 @@ export const commissionSchema = z
       .refine((options) => new Set(options.map(({ id }) => id)).size === options.length, {
         message: 'Each option needs an id of its own.',
       }),
-    chosen: z.string(),
+    chosen: z.string().max(60),
     /** What happened at the bench. */
     bench: benchSchema,
   })

@@ -6,8 +6,10 @@ import { cuttingSchema } from './way'
 
 export const MOST_OWN_PIECES = 24
 
+/** Of the height; nothing is drawn wider than this. */
+const coordinate = z.number().min(-60).max(60)
 const ringSchema = z
-  .array(z.tuple([z.number(), z.number()]))
+  .array(z.tuple([coordinate, coordinate]))
   .min(3)
   .max(600)
 

@@ -57,6 +57,9 @@ const sheetColour = z
   .regex(/^#[0-9a-f]{6}$/i, 'A colour such as #d9572b is expected.')
   .nullable()
 
+/** Where something lies on a sheet, mm; no sheet is larger. */
+const onSheet = z.number().min(-5000).max(5000)
+
 /** A sheet that was locked: where its pieces lie stays. Parts are named by their decoration and place in its list. */
 export const keptSheetSchema = z.strictObject({
   paper: z.enum(paperIds),
@@ -68,9 +71,9 @@ export const keptSheetSchema = z.strictObject({
     .array(
       z.strictObject({
         part: z.string().min(1).max(100),
-        x: z.number(),
-        y: z.number(),
-        rotationDeg: z.number(),
+        x: onSheet,
+        y: onSheet,
+        rotationDeg: z.number().min(-360).max(360),
         mirrored: z.boolean(),
       }),
     )
@@ -90,7 +93,7 @@ export const remnantSchema = z.strictObject({
   paper: z.enum(paperIds),
   colour: sheetColour,
   outline: z
-    .array(z.tuple([z.number(), z.number()]))
+    .array(z.tuple([onSheet, onSheet]))
     .min(3)
     .max(200),
   from: z.string().max(60),

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import ICAL from 'ical.js'
 import { PDFDocument } from 'pdf-lib'
+import { produce } from 'immer'
 import { STARTING_CUTTING, STARTING_TOOLS } from '../cut'
 import { chosenOption, startingDecoration, type Commission } from '../commission'
 import type { Workshop } from '../workshop'
@@ -311,6 +312,46 @@ describe('a commission file', () => {
     expect(
       readCommissionFile(JSON.stringify({ ...first, commission: { ...first.commission, cake: 7 } })),
     ).toMatchObject({ ok: false, error: { code: 'fields' } })
+  })
+  it('has a bound for every number, and a length for every text and list', () => {
+    type Node = { readonly [name: string]: unknown }
+    const MOST = 1e13
+    const isBetween = (low: unknown, high: unknown): boolean =>
+      typeof low === 'number' && typeof high === 'number' && low >= -MOST && high <= MOST
+    const unbounded: string[] = []
+    const look = (node: unknown, path: string): void => {
+      if (typeof node !== 'object' || node === null) return
+      const { type, minimum, exclusiveMinimum, maximum, exclusiveMaximum, ...rest } = node as Node
+      const isSeed = maximum === Number.MAX_SAFE_INTEGER && type === 'integer'
+      const isFixed = ['const', 'enum', 'pattern'].some((name) => name in rest)
+      const isBounded =
+        isFixed ||
+        isSeed ||
+        (((type !== 'number' && type !== 'integer') ||
+          isBetween(minimum ?? exclusiveMinimum, maximum ?? exclusiveMaximum)) &&
+          (type !== 'string' || 'maxLength' in rest) &&
+          (type !== 'array' || 'maxItems' in rest || 'prefixItems' in rest))
+      if (!isBounded) unbounded.push(path)
+      for (const [name, inner] of Object.entries(node)) look(inner, `${path}/${name}`)
+    }
+    look(commissionFileJsonSchema(), '')
+    expect(unbounded).toEqual([])
+  })
+  it.each([0, 99, 1899, 2200])('is refused with an event in the year %d, which is named', (year) => {
+    const content = changed(({ commission }) => {
+      commission.brief!.eventAt = `${String(year).padStart(4, '0')}-06-05T18:30`
+    })
+    expect(readCommissionFile(content)).toMatchObject({ ok: false, error: { code: 'fields' } })
+  })
+  it('with as many pictures as can be kept is read again', () => {
+    const dataUrl = `data:image/png;base64,${'A'.repeat(600_000 - 22)}`
+    const picture = (at: number) => ({ id: `p${at}`, name: 'a picture', dataUrl, widthPx: 9, heightPx: 9 })
+    const full = produce(file, ({ commission }) => {
+      commission.brief.photos = Array.from({ length: 8 }, (_, at) => picture(at))
+      commission.bench.photos = Array.from({ length: 8 }, (_, at) => picture(at))
+      commission.bench.stepPhotos = Array.from({ length: 8 }, (_, at) => ({ task: `t${at}`, photo: picture(at) }))
+    })
+    expect(readCommissionFile(writeCommissionFile(full)).ok).toBe(true)
   })
   it('is described by a schema that is short enough to be read, and names every technique', () => {
     const schema = JSON.stringify(commissionFileJsonSchema(), null, 2)

@@ -2,12 +2,21 @@
  * What happened at the bench and at the door of the venue: hours, counts, timers, troubles, what went in and came out.
  */
 import { z } from 'zod'
+import { momentSchema } from '../quantity'
 import { photoSchema } from './photo'
 
 const id = z.string().min(1).max(160)
 const words = z.string().max(400)
 const count = z.number().int().min(0).max(5000)
-const moment = z.number()
+const moment = momentSchema
+/** By the world's clock, from 1970 to 2200, ms. */
+const worldMs = z.number().min(0).max(7.3e12)
+const MOST_RECORDS = 600
+/** Room for everything a commission can have of one kind. */
+const named = <Value extends z.ZodType>(value: Value) =>
+  z.record(id, value).refine((all) => Object.keys(all).length <= MOST_RECORDS, `At most ${MOST_RECORDS} can be kept.`)
+/** More minutes than a year has. */
+const minutes = z.number().min(0).max(600_000)
 
 /**
  * Work as it was done. `pausedMin` is how long it was put down; `pausedAt` since when it is. Moments by local time, in
@@ -18,7 +27,7 @@ const taskRecordSchema = z.strictObject({
   name: z.string().min(1).max(200),
   begunAt: moment,
   doneAt: moment.nullable(),
-  pausedMin: z.number().min(0),
+  pausedMin: minutes,
   pausedAt: moment.nullable(),
   /** Why it was left out, when it was. */
   skipped: words.nullable(),
@@ -31,7 +40,7 @@ const benchTimerSchema = z.strictObject({
   id,
   name: z.string().min(1).max(200),
   task: id,
-  beganMs: z.number(),
+  beganMs: worldMs,
   minutes: z.number().min(0.05).max(20_000),
   stopped: z.boolean(),
 })
@@ -58,31 +67,30 @@ const troubleSchema = z.strictObject({
 const plannedThenSchema = z.strictObject({
   at: moment,
   startBy: moment.nullable(),
-  handsMin: z.number(),
+  handsMin: minutes,
   sheets: count,
   pieces: count,
   spares: count,
-  cost: z.number(),
+  cost: z.number().min(0).max(1e12),
 })
 
-const MOST_RECORDS = 600
 export const MOST_PHOTOS = 8
 
 export const benchSchema = z.strictObject({
   planned: plannedThenSchema.nullable(),
   tasks: z.array(taskRecordSchema).max(MOST_RECORDS),
   /** By part of the cut list. */
-  counts: z.record(id, pieceCountSchema),
+  counts: named(pieceCountSchema),
   recuts: z.array(recutSchema).max(MOST_RECORDS),
   timers: z.array(benchTimerSchema).max(60),
   troubles: z.array(troubleSchema).max(200),
   /** Things on formers that were felt and were still soft: minutes after they were laid down, by task. */
-  felt: z.record(id, z.number()),
+  felt: named(z.number().min(-600_000).max(600_000)),
   /** When each line of the checklists was ticked. */
-  ticks: z.record(id, moment),
+  ticks: named(moment),
   /** Things that are not food, by what they are: so many went in, so many came out. */
-  wentIn: z.record(id, count),
-  cameOut: z.record(id, count),
+  wentIn: named(count),
+  cameOut: named(count),
   photos: z.array(photoSchema).max(MOST_PHOTOS),
   /** Pictures of how a step came out, by its task. */
   stepPhotos: z.array(z.strictObject({ task: id, photo: photoSchema })).max(MOST_PHOTOS),

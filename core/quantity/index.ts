@@ -15,6 +15,7 @@ export {
   dayClockText,
   dayOf,
   MINUTES_PER_DAY,
+  momentSchema,
   momentText,
   parseMoment,
   weekdayOf,

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { ok, refuse, type Result } from './result'
 
 /**
@@ -10,13 +11,21 @@ export const MINUTES_PER_DAY = 1440
 
 export type MomentProblem = { readonly code: 'not-a-moment'; readonly text: string }
 
+/** Hours are written down from the beginning of the one year to the beginning of the other. */
+const FIRST_MOMENT: Moment = Date.UTC(1900, 0, 1) / 60000
+const LAST_MOMENT: Moment = Date.UTC(2200, 0, 1) / 60000
+
+/** An hour as it is kept in records. */
+export const momentSchema = z.number().min(FIRST_MOMENT).max(LAST_MOMENT)
+
 /** Reads "2026-12-05T18:30". */
 export function parseMoment(text: string): Result<Moment, MomentProblem> {
   const match = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/.exec(text)
   if (!match) return refuse({ code: 'not-a-moment', text })
   const [year, month, day, hour, minute] = match.slice(1).map(Number) as [number, number, number, number, number]
   const moment = Date.UTC(year, month - 1, day, hour, minute) / 60000
-  return momentText(moment) === text ? ok(moment) : refuse({ code: 'not-a-moment', text })
+  const isThere = moment >= FIRST_MOMENT && moment < LAST_MOMENT && momentText(moment) === text
+  return isThere ? ok(moment) : refuse({ code: 'not-a-moment', text })
 }
 
 /** Writes a moment as "2026-12-05T18:30". */

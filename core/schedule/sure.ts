@@ -102,7 +102,7 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
     const since = sure ? startOf(sure) : -Infinity
     const later = byBeginning(way.value.filter((each) => unkeptPins(each) === fewest && startOf(each) > since))
     tried = [...tried, ...later]
-    sure = later.map(roomy).find(isSure) ?? sure
+    sure = firstOf(later, isSure) ?? sure
   }
   if (bare.length === 0) return { ok: false, error: refused! }
   const last = bare.reduce((one, other) => (startOf(other) > startOf(one) ? other : one))
@@ -119,6 +119,15 @@ function waysOf(question: TimetableQuestion, walks: number) {
   return [...people]
     .reverse()
     .flatMap((some) => efforts.flatMap((effort) => [...limits].reverse().map((limit) => ({ some, limit, effort }))))
+}
+
+/** The first that is sure with room made in it; room is made in no more of them than are looked at. */
+function firstOf(candidates: readonly Candidate[], isSure: (each: Candidate) => boolean): Candidate | null {
+  for (const each of candidates) {
+    const withRoom = roomy(each)
+    if (isSure(withRoom)) return withRoom
+  }
+  return null
 }
 
 const unkeptPins = ({ schedule }: Candidate): number => schedule.unkeptPins.length

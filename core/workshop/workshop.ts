@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { momentSchema } from '../quantity'
 import { paperIds, PAPERS, stockShapeSchema } from '../material'
 import { cuttingToolsSchema, MOST_REMNANTS, remnantSchema, STARTING_TOOLS } from '../cut'
 import { paceSchema, STARTING_PACE, workingHoursSchema } from '../schedule'
@@ -33,6 +34,9 @@ export const MOST_TRIALS = 400
 export const MOST_RUNS = 2000
 export const MOST_BUSY = 400
 
+/** More steps than all techniques have. */
+const MOST_STEP_MINUTES = 400
+
 /** What the studio has: sheets and discs it works with, mats and trays, oven, hours and pace. */
 export const workshopSchema = z.strictObject({
   /** Sheets and discs this studio knows, and which of them it works with. */
@@ -65,7 +69,12 @@ export const workshopSchema = z.strictObject({
   busy: z
     .array(
       z
-        .strictObject({ id: z.string().min(1).max(200), name: z.string().max(120), from: z.number(), to: z.number() })
+        .strictObject({
+          id: z.string().min(1).max(200),
+          name: z.string().max(120),
+          from: momentSchema,
+          to: momentSchema,
+        })
         .refine(({ from, to }) => to > from, { message: 'It must end after it begins.' }),
     )
     .max(MOST_BUSY),
@@ -77,7 +86,9 @@ export const workshopSchema = z.strictObject({
   readyChance: z.number().min(0.5).max(0.98).meta({ label: 'Ready with a chance of', kind: 'share' }),
   pace: paceSchema,
   /** Minutes typed for steps of techniques, by technique and step: for a piece, or for an element. */
-  stepMinutes: z.record(z.string().min(1).max(80), z.number().min(0).max(240)),
+  stepMinutes: z
+    .record(z.string().min(1).max(80), z.number().min(0).max(240))
+    .refine((all) => Object.keys(all).length <= MOST_STEP_MINUTES, `At most ${MOST_STEP_MINUTES} can be kept.`),
   fridgeC: z.number().min(0).max(12).meta({ label: 'Refrigerator', kind: 'temperature' }),
   prices: pricesSchema,
   pricing: pricingSchema,

@@ -1,4 +1,4 @@
-import { getRequestHeader, setResponseHeader, type H3Event } from 'h3'
+import { getRequestHeader, type H3Event } from 'h3'
 import { refused } from './refused'
 
 /** The largest sheet for a machine is smaller than this. */
@@ -20,31 +20,34 @@ export async function sentJson(event: H3Event): Promise<unknown> {
   }
 }
 
-/** What was sent; what is too large or too slow is not read to its end. */
+/**
+ * What was sent. What is too large is not kept; it is let go by while the answer is read, for who sends it hears nothing
+ * before. What takes too long is broken off.
+ */
 async function sentText(event: H3Event): Promise<string> {
   const { req } = event.node
-  const tooLarge = () => {
-    setResponseHeader(event, 'connection', 'close')
-    return refused(413, 'That is too large.')
-  }
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > MOST_BYTES) throw tooLarge()
   let isLate = false
   const late = setTimeout(() => {
     isLate = true
     req.destroy()
   }, MOST_MS)
+  req.once('close', () => clearTimeout(late))
+  const tooLarge = () => {
+    req.resume()
+    return refused(413, 'That is too large.')
+  }
+  if (Number(getRequestHeader(event, 'content-length') ?? 0) > MOST_BYTES) throw tooLarge()
   const chunks: Buffer[] = []
   let bytes = 0
   try {
-    for await (const chunk of req as AsyncIterable<Buffer>) {
+    for await (const chunk of req.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
       bytes += chunk.length
       if (bytes > MOST_BYTES) throw tooLarge()
       chunks.push(chunk)
     }
   } catch (reason) {
     throw isLate ? refused(408, 'That came too slowly.') : reason
-  } finally {
-    clearTimeout(late)
   }
+  clearTimeout(late)
   return Buffer.concat(chunks).toString('utf8')
 }

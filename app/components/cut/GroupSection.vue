@@ -164,7 +164,7 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
       </template>
       <template v-if="isLaidClosely && progress">
         <span role="status">{{
-          isSearching ? `Laying it closer, ${seconds} s: ${saved}.` : `Laid for ${seconds} s: ${saved}.`
+          isSearching ? `Laying it closer, ${seconds} s: ${saved}. ` : `Laid for ${seconds} s: ${saved}. `
         }}</span>
         <button v-if="isSearching" type="button" class="figure-link ml-1.5" @click="nesting.pause()">
           <Square class="mr-0.5 inline size-3" aria-hidden="true" />Stop
