@@ -19,7 +19,7 @@ const NOW = 29_000_000
 const DAY_MIN = 1440
 
 /** What becomes of one input: null where it was refused, else what is done with it; `planned` is called once it is planned. */
-export type Reading = null | ((planned: () => void) => Promise<void>)
+type Reading = null | ((planned: () => void) => Promise<void>)
 
 export type Reader = {
   readonly name: string

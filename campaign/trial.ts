@@ -14,10 +14,10 @@ export type Outcome = {
 }
 
 /** The readers have their turns one after another, so that any stretch of numbers has inputs for each. */
-export const readerOf = (number: number): Reader => READERS[number % READERS.length]!
+const readerOf = (number: number): Reader => READERS[number % READERS.length]!
 
 /** The text of an input: always the same for the same number. */
-export function inputOf(number: number): string {
+function inputOf(number: number): string {
   const reader = readerOf(number)
   const stream = seededStream(number)
   const specimen = reader.specimens[Math.floor(stream() * reader.specimens.length)]!

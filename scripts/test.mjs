@@ -1,19 +1,9 @@
 // Everything that must hold: types, lint, unit tests, end-to-end tests. Ends with one line that counts the tests.
-import { spawn, spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import {
-  bin,
-  checkNode,
-  ensureBuilt,
-  ensureChromium,
-  ensureInstalled,
-  ensurePageReader,
-  findChromium,
-  npm,
-  root,
-} from './setup.mjs'
+import { bin, checkNode, ensureChromium, ensureInstalled, ensurePageReader, findChromium, npm, root } from './setup.mjs'
 
 checkNode()
 ensureInstalled()
@@ -23,25 +13,20 @@ ensurePageReader()
 const reports = mkdtempSync(join(tmpdir(), 'lamellon-tests-'))
 const failures = []
 
-function step(name, command, args, env = {}) {
-  console.log(`\n— ${name}`)
-  const began = Date.now()
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
-  console.log(`  ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${Math.round((Date.now() - began) / 1000)} s`)
-  if (status !== 0) failures.push(name)
-}
-
-/** A step beside another: what it prints is shown when it has ended. */
-function stepBeside(name, command, args) {
+/** A step that others may run beside: what it prints is shown at once, or when it has ended. */
+function step(name, command, args, { env = {}, isBeside = false } = {}) {
+  if (!isBeside) console.log(`\n— ${name}`)
   const began = Date.now()
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: process.env })
+    const stdio = isBeside ? ['ignore', 'pipe', 'pipe'] : 'inherit'
+    const child = spawn(command, args, { cwd: root, stdio, env: { ...process.env, ...env } })
     const printed = []
-    child.stdout.on('data', (bytes) => printed.push(bytes))
-    child.stderr.on('data', (bytes) => printed.push(bytes))
+    child.stdout?.on('data', (bytes) => printed.push(bytes))
+    child.stderr?.on('data', (bytes) => printed.push(bytes))
     child.on('error', (reason) => printed.push(Buffer.from(String(reason))))
     child.on('close', (status) => {
-      console.log(`\n— ${name}\n${Buffer.concat(printed)}`)
+      if (isBeside) console.log(`\n— ${name}`)
+      if (printed.length > 0) console.log(String(Buffer.concat(printed)))
       console.log(`  ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${Math.round((Date.now() - began) / 1000)} s`)
       if (status !== 0) failures.push(name)
       resolve()
@@ -59,21 +44,26 @@ function readReport(name) {
 }
 
 // Each of the two keeps one core busy; both read what is prepared first.
-step('prepare', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
+await step('prepare', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
 await Promise.all([
-  stepBeside('types', npm, ['run', '--silent', 'types']),
-  stepBeside('lint', npm, ['run', '--silent', 'lint']),
+  step('types', npm, ['run', '--silent', 'types'], { isBeside: true }),
+  step('lint', npm, ['run', '--silent', 'lint'], { isBeside: true }),
 ])
-step('unit', bin('vitest'), [
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${join(reports, 'unit.json')}`,
+// Building leaves a core idle most of the time.
+await Promise.all([
+  step('build', process.execPath, [join(root, 'scripts/build.mjs')], { isBeside: true }),
+  step('unit', bin('vitest'), [
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(reports, 'unit.json')}`,
+  ]),
 ])
-ensureBuilt()
-step('end-to-end', bin('playwright'), ['test'], {
-  CHROMIUM_PATH: findChromium(),
-  PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'end-to-end.json'),
+await step('end-to-end', bin('playwright'), ['test'], {
+  env: {
+    CHROMIUM_PATH: findChromium(),
+    PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'end-to-end.json'),
+  },
 })
 
 const unit = readReport('unit.json')

@@ -9,7 +9,7 @@ import { from9 } from '#core/format/upgrade10'
 import { from10 } from '#core/format/upgrade11'
 import { from11 } from '#core/format/upgrade12'
 import { commissionFrom1, from2, from3, from4, workshopFrom1 } from '#core/format/upgrade'
-import { lastOf } from './snapshots'
+import { lastOf } from './snapshotName'
 
 async function bringUp(transaction: Transaction, change: (kept: unknown) => unknown): Promise<void> {
   for (const name of ['commissions', 'workshop', 'edits', 'removed']) {

@@ -2,7 +2,8 @@ import { applied, type Change } from '#core/change'
 import type { Workshop } from '#core/workshop'
 import type { Commission } from '#core/commission'
 import { faultOfRecord, setCommissionAside } from './setAside'
-import { keepLast, keepSnapshot, lastOf } from './snapshots'
+import { lastOf } from './snapshotName'
+import { keepLast, keepSnapshot } from './snapshots'
 import { OF_WORKSHOP, type KeptCommission, type KeptEdit, type StudioDatabase } from './database'
 
 /** How far back edits can be taken back, of a commission and of the workshop. */

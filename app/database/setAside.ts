@@ -1,7 +1,7 @@
 /** Records that do not hold together are set aside: shown, never dropped, and never in the way of the others. */
 import type { SetAside, StudioDatabase } from './database'
 
-type Loose = { readonly [field: string]: unknown } | null | undefined
+type Loose = Readonly<Record<string, unknown>> | null | undefined
 
 const isText = (value: unknown): value is string => typeof value === 'string'
 const inside = (value: unknown, field: string): unknown => (value as Loose)?.[field]

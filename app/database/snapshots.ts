@@ -1,6 +1,6 @@
 /** How commissions were at the beginning of the last days on which they were edited, and when they were removed. */
-import { lightFormat } from 'date-fns'
 import type { KeptCommission, KeptEdit, KeptSnapshot, StudioDatabase } from './database'
+import { dayOf, lastOf } from './snapshotName'
 
 /** For how many days they are kept. */
 export const SNAPSHOT_DAYS = 10
@@ -16,9 +16,6 @@ export type SnapshotDay = {
   readonly isLast: boolean
 }
 
-/** The name of a commission's snapshot of when it was removed. */
-export const lastOf = (id: string): string => `${id} last`
-
 async function put(database: StudioDatabase, snapshot: KeptSnapshot): Promise<void> {
   await database.snapshots.put(snapshot)
   await database.snapshots
@@ -32,7 +29,7 @@ async function put(database: StudioDatabase, snapshot: KeptSnapshot): Promise<vo
  * @param now ms by the world's clock
  */
 export async function keepSnapshot(database: StudioDatabase, kept: KeptCommission, now: number): Promise<void> {
-  const id = `${kept.id} ${lightFormat(now, 'yyyy-MM-dd')}`
+  const id = dayOf(kept.id, now)
   if ((await database.snapshots.where('id').equals(id).count()) > 0) return
   await put(database, { id, of: kept.id, at: now, kept, history: [] })
 }

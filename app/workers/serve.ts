@@ -4,9 +4,6 @@ import { config } from 'zod'
 // Zod would otherwise probe for `eval`, which the content security policy forbids.
 config({ jitless: true })
 
-/** Said by a worker that is ready to be asked. */
-export const HERE = 'here'
-
 /**
  * Lets a page ask this worker. For as long as it lives it holds a lock of its own name, so that the page learns in
  * whatever way it ends; where a browser knows no locks the page learns of failures only.
@@ -14,7 +11,7 @@ export const HERE = 'here'
 export function serve(worker: object): void {
   const begin = (): void => {
     expose(worker)
-    self.postMessage(HERE)
+    self.postMessage('ready to be asked')
   }
   if (!('locks' in navigator)) return begin()
   void navigator.locks.request(self.name, () => {

@@ -314,7 +314,7 @@ describe('a commission file', () => {
     ).toMatchObject({ ok: false, error: { code: 'fields' } })
   })
   it('has a bound for every number, and a length for every text and list', () => {
-    type Node = { readonly [name: string]: unknown }
+    type Node = Readonly<Record<string, unknown>>
     const MOST = 1e13
     const isBetween = (low: unknown, high: unknown): boolean =>
       typeof low === 'number' && typeof high === 'number' && low >= -MOST && high <= MOST

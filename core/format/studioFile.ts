@@ -31,7 +31,7 @@ export type ReadSoFar = { readonly done: number; readonly total: number }
 export const isStudioFile = (text: string): boolean => text.slice(0, 200).includes(`"${FORMAT}"`)
 
 /** Thrown where a commission, or the workshop, does not hold together and so cannot be written. */
-export class DoesNotHoldTogether extends Error {
+class DoesNotHoldTogether extends Error {
   constructor(
     readonly what: string,
     error: z.ZodError,

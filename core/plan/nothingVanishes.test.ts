@@ -71,7 +71,7 @@ describe('what is asked for', () => {
           expect(after.elements.length).toBeGreaterThanOrEqual(many ?? (id === 'fewer' || id === 'one' ? to : asked))
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     ))
   it('every piece is on a sheet, in a disc or left out by name', () =>
     fc.assert(

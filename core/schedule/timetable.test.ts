@@ -220,7 +220,7 @@ describe('walking back from the event', () => {
           expect(faults(timetableOf(question), question, times)).toEqual([])
         },
       ),
-      { numRuns: 300 },
+      { numRuns: 200 },
     ))
   it('holds with the oven too, where places are as few as trays', () =>
     fc.assert(
@@ -261,7 +261,7 @@ describe('walking back from the event', () => {
           return start(mats, firm + longer) <= start(mats, firm) && start(mats + 1, firm) >= start(mats, firm)
         },
       ),
-      { numRuns: 120 },
+      { numRuns: 60 },
     ))
   it('starts as much earlier as the event is moved by weeks', () =>
     expect(startOf(questionFor(12)) - startOf(questionFor(12, { eventAt: eventAt - 7 * 1440 }))).toBe(7 * 1440))

@@ -1,0 +1,4 @@
+// Builds the application for the tests, beside others of them.
+import { ensureBuilt } from './setup.mjs'
+
+ensureBuilt()
