@@ -39,7 +39,8 @@ async function launched(folder) {
   const child = spawn(
     findChromium(),
     [...ARGUMENTS, '--headless', '--no-first-run', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
-    { stdio: ['ignore', 'ignore', 'pipe'] },
+    // A group of its own: what is started may be a script that starts the browser.
+    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
   )
   const endpoint = await new Promise((resolve, reject) => {
     createInterface({ input: child.stderr }).on('line', (line) => {
@@ -54,8 +55,8 @@ async function launched(folder) {
     page: context.pages()[0] ?? (await context.newPage()),
     kill: () =>
       new Promise((resolve) => {
-        child.once('exit', resolve)
-        child.kill('SIGKILL')
+        browser.once('disconnected', resolve)
+        process.kill(-child.pid, 'SIGKILL')
       }),
   }
 }
