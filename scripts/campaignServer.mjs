@@ -17,8 +17,7 @@ const json = (method, body, headers = {}) => ({
 const ASKED = [
   ['/', {}, 200],
   ['/mark.svg', {}, 200],
-  ['/api/room', {}, 200],
-  ['/api/forecast?from=2026-11-29', {}, 200],
+  ['/api/forecast?from=2026-11-29T09:00', {}, 200],
   ['/api/forecast?from=yesterday', {}, 422],
   ['/api/kettle', {}, 404],
   ['/api/stand-ins', { method: 'DELETE' }, 405],
