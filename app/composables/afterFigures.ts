@@ -24,7 +24,7 @@ export const afterFigures = <Shown extends Component>(load: AsyncComponentLoader
     delay: 0,
     loader: async () => {
       const studio = useStudio()
-      await until(() => studio.plan !== null || studio.isEmpty || studio.notice !== '').toBe(true)
+      await until(() => studio.plan !== null || studio.isEmpty || studio.trouble !== null).toBe(true)
       await afterPaint()
       return load()
     },

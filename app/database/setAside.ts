@@ -45,8 +45,9 @@ export async function setCommissionAside(
   return database.transaction('rw', database.commissions, database.setAside, async () => {
     const record: unknown = await database.commissions.get(id)
     if (record === undefined) return ''
+    // What was set aside under the same name before stays.
     const name = nameOf(record)
-    await database.setAside.put({ id, name, at: now, why, record })
+    await database.setAside.put({ id: `${id} ${now}`, name, at: now, why, record })
     await database.commissions.delete(id)
     return name
   })

@@ -14,6 +14,7 @@ let count = 0
 const arrived = vi.fn()
 const gone = vi.fn(() => Promise.resolve())
 const refused = vi.fn(() => Promise.resolve())
+const failed = vi.fn()
 
 beforeEach(async () => {
   localStorage.clear()
@@ -21,7 +22,7 @@ beforeEach(async () => {
   own = new StudioDatabase(`saving-${(count += 1)}`)
   await addCommission(own, commission, 1)
   const beginning = () => Promise.resolve(workshop)
-  saving = savingInto({ databases: { own, demo: own }, beginning, arrived, gone, refused })
+  saving = savingInto({ databases: { own, demo: own }, beginning, arrived, gone, refused, failed })
 })
 
 const edit = (driveMin: number): OnTheWay => {
@@ -86,9 +87,37 @@ describe('saving', () => {
     expect(gone).toHaveBeenCalledTimes(1)
     expect(saving.waiting.value).toEqual([])
   })
+  it('keeps what waits for other commissions when one is gone', async () => {
+    const other = { ...commission, id: 'other' }
+    await addCommission(own, other, 1)
+    await removeCommission(own, commission.id, 2)
+    saving.save(edit(31))
+    saving.save({ ...edit(32), commissionId: 'other' })
+    await saving.settled()
+    expect(gone).toHaveBeenCalledExactlyOnceWith(commission.id)
+    expect((await keptCommission(own, 'other', workshop))!.commission.brief.driveMin).toBe(32)
+  })
+  it('goes on after something went wrong beside it', async () => {
+    saving.then(() => Promise.reject(new Error('not read')))
+    saving.save(edit(31))
+    await saving.settled()
+    expect(failed).toHaveBeenCalledTimes(1)
+    expect(await driven()).toBe(31)
+  })
+  it('leaves laid aside what there is no room for, and saves it the next time', async () => {
+    localStorage.setItem('lamellon.onTheWay.another', JSON.stringify([edit(44)]))
+    const place = vi
+      .spyOn(own, 'transaction')
+      .mockRejectedValueOnce(Object.assign(new Error('x'), { name: 'AbortError' }))
+    expect(await saving.saveLaidAside(() => undefined)).toContain('could not be saved')
+    expect(localStorage).toHaveLength(1)
+    place.mockRestore()
+    expect(await saving.saveLaidAside(() => undefined)).toBe('')
+    expect(await driven()).toBe(44)
+  })
   it('saves what a page that was closed had laid aside, once', async () => {
     localStorage.setItem('lamellon.onTheWay.another', JSON.stringify([edit(44)]))
-    expect(await saving.saveLaidAside()).toBe('')
+    expect(await saving.saveLaidAside(() => undefined)).toBe('')
     expect(await driven()).toBe(44)
     expect(localStorage).toHaveLength(0)
   })

@@ -2,7 +2,7 @@
 import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Workshop } from '#core/workshop'
 import { broughtUp, type StudioDatabase } from '~/database/database'
-import { saveChanges, type Saved } from '~/database/keeping'
+import { saveChanges, type Gone, type Saved } from '~/database/keeping'
 import { laidAside, layAside, letGo, type OnTheWay } from '~/database/onTheWay'
 import type { StudioName } from './preferences'
 import { isFull } from './trouble'
@@ -16,10 +16,12 @@ type Places = {
   readonly beginning: (studio: StudioName) => Promise<Workshop>
   /** Called when an edit lies in the database. */
   readonly arrived: (saved: Saved, edit: OnTheWay) => void
-  /** Called when the commission of an edit is gone. */
-  readonly gone: () => Promise<void>
+  /** Called when the commission of an edit is gone; what waits for it is let go. */
+  readonly gone: (commissionId: string) => Promise<void>
   /** Called when the database refuses an edit for good; it was taken out. */
   readonly refused: (edit: OnTheWay, reason: string) => Promise<void>
+  /** Called when something else went wrong between two savings. */
+  readonly failed: (reason: unknown) => void
 }
 
 export type Saving = {
@@ -33,56 +35,57 @@ export type Saving = {
   /** Does something between two savings. */
   readonly then: (work: () => Promise<void>) => void
   readonly settled: () => Promise<void>
-  /** Saves what pages that were closed in the middle had laid aside. @returns a sentence where that failed */
-  readonly saveLaidAside: () => Promise<string>
+  /**
+   * Saves what pages that were closed in the middle had laid aside. What cannot be saved now stays laid aside.
+   * @param blocked called while another window holds what is to be brought up first
+   * @returns a sentence where that failed
+   */
+  readonly saveLaidAside: (blocked: () => void) => Promise<string>
   /** Lays aside what is on its way: the page is closed. */
   readonly layAside: () => void
-  readonly forget: () => void
+  /** Lets go what waits for a commission that is gone. */
+  readonly forget: (commissionId: string) => void
 }
 
+const isOfTheEdit = (reason: unknown): boolean => reason instanceof Error && OF_THE_EDIT.includes(reason.name)
+const sentenceOf = (reason: unknown): string => (reason instanceof Error ? reason.message : String(reason))
+
 /** Saves edits in their order. What the browser has no room for waits on, and is tried again with the next edit. */
-export function savingInto({ databases, beginning, arrived, gone, refused }: Places): Saving {
+export function savingInto({ databases, beginning, arrived, gone, refused, failed }: Places): Saving {
   const waiting = shallowRef<readonly OnTheWay[]>([])
   const stuck = ref('')
   let saving = Promise.resolve()
 
-  async function saveOne(edit: OnTheWay): Promise<void> {
-    const { studio, ...save } = edit
-    const saved = await saveChanges(databases[studio], {
-      ...save,
-      beginning: await beginning(studio),
-      now: Date.now(),
-    })
-    if ('code' in saved) {
-      waiting.value = []
-      return gone()
-    }
-    waiting.value = waiting.value.slice(1)
-    arrived(saved, edit)
+  const keep = async ({ studio, ...save }: OnTheWay): Promise<Saved | Gone> =>
+    saveChanges(databases[studio], { ...save, beginning: await beginning(studio), now: Date.now() })
+
+  const forget = (commissionId: string): void => {
+    waiting.value = waiting.value.filter((edit) => edit.commissionId !== commissionId)
   }
 
   async function saveWaiting(): Promise<void> {
     for (;;) {
       const [first] = waiting.value
       if (!first) break
-      try {
-        await saveOne(first)
-      } catch (reason) {
-        const says = reason instanceof Error ? reason.message : String(reason)
-        if (!(reason instanceof Error) || !OF_THE_EDIT.includes(reason.name)) {
-          stuck.value = isFull(reason) ? 'The room this browser gives is full' : says
-          return
-        }
-        waiting.value = waiting.value.slice(1)
-        await refused(first, says)
+      const saved = await keep(first).catch((reason: unknown) => ({ reason }))
+      if ('reason' in saved && !isOfTheEdit(saved.reason)) {
+        stuck.value = isFull(saved.reason) ? 'The room this browser gives is full' : sentenceOf(saved.reason)
+        return
       }
+      waiting.value = waiting.value.slice(1)
+      if ('reason' in saved) await refused(first, sentenceOf(saved.reason))
+      else if ('code' in saved) {
+        forget(first.commissionId)
+        await gone(first.commissionId)
+      } else arrived(saved, first)
     }
     stuck.value = ''
     layAside([])
   }
 
+  // Nothing that goes wrong may keep what comes after it from being saved.
   const then = (work: () => Promise<void>): void => {
-    saving = saving.then(work)
+    saving = saving.then(work).catch(failed)
   }
   const goOn = (): void => then(saveWaiting)
 
@@ -96,26 +99,24 @@ export function savingInto({ databases, beginning, arrived, gone, refused }: Pla
     goOn,
     then,
     settled: () => saving,
-    async saveLaidAside() {
+    async saveLaidAside(blocked) {
       let sentence = ''
       for (const { name, waiting: left } of laidAside()) {
         try {
-          for (const { studio, ...save } of left) {
-            await broughtUp(databases[studio])
-            await saveChanges(databases[studio], { ...save, beginning: await beginning(studio), now: Date.now() })
+          for (const edit of left) {
+            await broughtUp(databases[edit.studio], blocked)
+            await keep(edit)
           }
+          letGo(name)
         } catch (reason) {
-          // It must not keep the studio from opening.
-          sentence = `What was done as the page was closed last could not be saved: ${String(reason)}.`
+          // It must not keep the studio from opening. Where there only was no room it is tried again next time.
+          sentence = `What was done as the page was closed last could not be saved: ${sentenceOf(reason)}.`
+          if (isOfTheEdit(reason)) letGo(name)
         }
-        letGo(name)
       }
       return sentence
     },
     layAside: () => layAside(waiting.value),
-    forget() {
-      waiting.value = []
-      stuck.value = ''
-    },
+    forget,
   }
 }

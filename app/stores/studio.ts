@@ -144,7 +144,7 @@ export const useStudio = defineStore('studio', () => {
     else if (found.commission.length > 0) {
       await saving.settled()
       await putAside(id, found.commission)
-      await openNext()
+      if (state.value?.commission.id === id) await openNext(id)
     } else if (found.workshop.length > 0) {
       await setWorkshopAside(database(), found.workshop, Date.now())
       await open(id)
@@ -232,11 +232,12 @@ export const useStudio = defineStore('studio', () => {
   async function enter(name: StudioName): Promise<void> {
     await saving.settled()
     preferences.studio = name
+    const blocked = (): void => {
+      trouble.value = { code: 'blocked' }
+    }
     try {
-      await saving.saveLaidAside().then((said) => (notice.value ||= said))
-      const blocked = (): void => {
-        trouble.value = { code: 'blocked' }
-      }
+      const said = await saving.saveLaidAside(blocked)
+      notice.value ||= said
       if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
       trouble.value = null
       await openLatest()
@@ -250,8 +251,7 @@ export const useStudio = defineStore('studio', () => {
   async function openLatest(): Promise<void> {
     if (preferences.lastCommission !== '' && (await open(preferences.lastCommission))) return
     await refreshList()
-    const latest = listed.value.find(({ archived }) => !archived)
-    if (latest && (await open(latest.id))) return
+    for (const { id } of listed.value.filter(({ archived }) => !archived)) if (await open(id)) return
     if (preferences.studio === 'demo') await layOutDemo()
     else await close()
   }
@@ -385,15 +385,13 @@ export const useStudio = defineStore('studio', () => {
     await removeCommission(database(), id, Date.now())
     tabs.postMessage(preferences.studio)
     await refreshList()
-    if (state.value?.commission.id === id) await openNext()
+    if (state.value?.commission.id === id) await openNext(id)
   }
 
-  /** Opens what was saved last, after the commission that was open is gone. */
-  async function openNext(): Promise<void> {
-    saving.forget()
-    const next = listed.value.find(({ archived }) => !archived)
-    if (next) await open(next.id)
-    else await enter(preferences.studio)
+  /** Opens what was saved last, after a commission that was open is gone. */
+  async function openNext(gone: string): Promise<void> {
+    saving.forget(gone)
+    await enter(preferences.studio)
   }
 
   /**
@@ -457,7 +455,12 @@ export const useStudio = defineStore('studio', () => {
       if (state.value?.commission.id === commissionId) showKept(saved, changes)
       tabs.postMessage(studio)
     },
-    gone: leaveRemoved,
+    async gone(commissionId) {
+      if (state.value?.commission.id === commissionId) await leaveRemoved()
+    },
+    failed(reason) {
+      notice.value = `What lies in this browser could not be read: ${String(reason)}.`
+    },
     async refused({ edit: { label }, commissionId }, reason) {
       if (state.value?.commission.id === commissionId) await takeOver()
       notice.value = `“${label}” could not be kept and was taken back: ${reason}.`
@@ -491,8 +494,8 @@ export const useStudio = defineStore('studio', () => {
 
   async function leaveRemoved(): Promise<void> {
     notice.value = REMOVED
-    await refreshList()
-    void openNext()
+    // It waits for what is being saved, and so cannot be waited for here.
+    void openNext(state.value?.commission.id ?? '')
   }
 
   const undoable = computed(() => lastDone(history.value))
