@@ -1,6 +1,7 @@
 /** Everything that reads what comes from outside, with files that it accepts, and what is done with what was read. */
 import fc from 'fast-check'
 import { aCommission } from '../tests/any/anyPlan'
+import { calendarOf, entryOf } from '../tests/any/calendarText'
 import { chanceJob } from '../tests/any/chanceJob'
 import { faultsOf, readNestJob, startNesting } from '../core/cut'
 import { demoCommission, demoWorkshop, lanternRow } from '../core/demo'
@@ -55,10 +56,6 @@ const entity = (kind: string, fields: Readonly<Record<number, number | string>>)
   `0\n${kind}\n8\n0\n${Object.entries(fields)
     .map(([code, value]) => `${code}\n${value}\n`)
     .join('')}`
-const calendarOf = (...entries: string[]): string =>
-  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//any//EN', ...entries, 'END:VCALENDAR'].join('\r\n')
-const entry = (...lines: string[]): string =>
-  ['BEGIN:VEVENT', 'UID:one', 'DTSTAMP:20250101T000000Z', 'SUMMARY:Dentist', ...lines, 'END:VEVENT'].join('\r\n')
 /** Read over four weeks about the hour of the first entry. */
 const BUSY_FROM = 28_900_000
 
@@ -159,16 +156,16 @@ export const READERS: readonly Reader[] = [
     name: 'calendar',
     isJson: false,
     specimens: [
-      calendarOf(entry('DTSTART:20250601T090000', 'DTEND:20250601T103000')),
-      calendarOf(entry('DTSTART:20240101T090000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY')),
+      calendarOf(entryOf('DTSTART:20250601T090000', 'DTEND:20250601T103000')),
+      calendarOf(entryOf('DTSTART:20240101T090000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY')),
       calendarOf(
-        entry(
+        entryOf(
           'DTSTART:20250102T090000',
           'DTEND:20250102T100000',
           'RRULE:FREQ=WEEKLY;BYDAY=MO,TH;COUNT=90',
           'EXDATE:20250105T090000',
         ),
-        entry('RECURRENCE-ID:20250112T090000', 'DTSTART:20250113T090000', 'DTEND:20250113T110000'),
+        entryOf('RECURRENCE-ID:20250112T090000', 'DTSTART:20250113T090000', 'DTEND:20250113T110000'),
       ),
       calendarOf(
         'BEGIN:VTIMEZONE',
@@ -180,7 +177,7 @@ export const READERS: readonly Reader[] = [
         'RRULE:FREQ=YEARLY;BYMONTH=10;BYDAY=-1SU',
         'END:STANDARD',
         'END:VTIMEZONE',
-        entry('DTSTART;TZID=Middle:20250120T090000', 'DTEND;TZID=Middle:20250120T100000', 'RRULE:FREQ=MONTHLY'),
+        entryOf('DTSTART;TZID=Middle:20250120T090000', 'DTEND;TZID=Middle:20250120T100000', 'RRULE:FREQ=MONTHLY'),
       ),
     ],
     read(text) {

@@ -4,13 +4,16 @@ import { computed, ref, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { useNuxtApp } from '#imports'
 import { counted } from '#core/quantity'
+import NoticeBox from '~/components/NoticeBox.vue'
 import { useFiles } from '~/files/files'
 import { useStudioFiles } from '~/files/studioFiles'
 import { troubleSentence } from '~/stores/trouble'
+import { useShelf } from '~/stores/shelf'
 import { useStudio } from '~/stores/studio'
 
 /** What the studio has to say above every leaf, each with the way out, and each until its cause is gone. */
 const studio = useStudio()
+const shelf = useShelf()
 const files = useFiles()
 const studioFiles = useStudioFiles()
 /** A plan usually takes less than a second; nobody need wonder before this. */
@@ -36,77 +39,54 @@ const unsaved = computed(() =>
 )
 /** Until the page is opened again. */
 const later = ref(false)
-const isReminded = computed(() => studio.isFileDue && !later.value)
+const isReminded = computed(() => shelf.isFileDue && !later.value)
 const { $pwa } = useNuxtApp()
 const canUndo = computed(() => studio.canUndo && studio.commission !== null)
 </script>
 
 <template>
   <div class="no-print grid gap-2 not-empty:mb-3">
-    <p v-if="studio.notice" role="alert" class="rounded-xl bg-stop-soft px-4 py-2" data-testid="notice">
+    <NoticeBox v-if="studio.notice" tone="stop" data-testid="notice">
       {{ studio.notice }} <button type="button" class="figure-link" @click="studio.notice = ''">Understood</button>
-    </p>
-    <div
-      v-if="trouble"
-      role="alert"
-      class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-stop-soft px-4 py-2"
-      data-testid="studio-trouble"
-    >
-      <p class="min-w-64 flex-1 break-words">{{ trouble }}</p>
-      <div class="flex flex-wrap gap-2">
+    </NoticeBox>
+    <NoticeBox v-if="trouble" tone="stop" data-testid="studio-trouble">
+      {{ trouble }}
+      <template #ways>
         <button v-if="canUndo" type="button" class="button min-h-9" @click="studio.undo()">
           Take back the last edit
         </button>
-        <button v-if="studio.commission" type="button" class="button min-h-9" @click="files.saveCommission()">
-          Save to a file
-        </button>
-        <NuxtLink v-if="studio.commission" to="/shelf" class="button min-h-9">To the shelf</NuxtLink>
+        <template v-if="studio.commission">
+          <button type="button" class="button min-h-9" @click="files.saveCommission()">Save to a file</button>
+          <NuxtLink to="/shelf" class="button min-h-9">To the shelf</NuxtLink>
+        </template>
         <button type="button" class="button min-h-9" data-testid="try-again" @click="studio.tryAgain()">
           Try again
         </button>
-      </div>
-    </div>
-    <div
-      v-if="unsaved"
-      role="alert"
-      class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-stop-soft px-4 py-2"
-      data-testid="not-saved"
-    >
-      <p class="min-w-64 flex-1">{{ unsaved }}</p>
-      <div class="flex flex-wrap gap-2">
+      </template>
+    </NoticeBox>
+    <NoticeBox v-if="unsaved" tone="stop" data-testid="not-saved">
+      {{ unsaved }}
+      <template #ways>
         <button type="button" class="button min-h-9" @click="files.saveCommission()">Save to a file</button>
         <button type="button" class="button min-h-9" @click="studio.tryAgain()">Try again</button>
-      </div>
-    </div>
-    <div
-      v-if="takesLong && studio.isPlanning"
-      role="status"
-      class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-look-soft px-4 py-2"
-      data-testid="takes-long"
-    >
-      <p class="min-w-64 flex-1">
-        Working the plan out takes long<template v-if="studio.plan">; the figures are those of before</template>.
-      </p>
-      <button type="button" class="button min-h-9" @click="studio.stop()">Stop</button>
-    </div>
-    <p
-      v-if="isReminded"
-      role="status"
-      class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-look-soft px-4 py-2"
-      data-testid="file-due"
-    >
-      <span class="min-w-64 flex-1">{{ studio.lastFile }} A file outlives this browser.</span>
-      <button type="button" class="button min-h-9" @click="studioFiles.save()">Save the whole studio</button>
-      <button type="button" class="button min-h-9" @click="later = true">Later</button>
-    </p>
-    <p
-      v-if="$pwa?.needRefresh"
-      role="status"
-      class="flex flex-wrap items-center gap-x-4 gap-y-2 rounded-xl bg-go-soft px-4 py-2"
-      data-testid="newer"
-    >
-      <span class="min-w-64 flex-1">A newer Lamellon is here. What you typed is kept while it is taken over.</span>
-      <button type="button" class="button min-h-9" @click="$pwa.updateServiceWorker()">Take it over</button>
-    </p>
+      </template>
+    </NoticeBox>
+    <NoticeBox v-if="takesLong && studio.isPlanning" tone="look" data-testid="takes-long">
+      Working the plan out takes long<template v-if="studio.plan">; the figures are those of before</template>.
+      <template #ways><button type="button" class="button min-h-9" @click="studio.stop()">Stop</button></template>
+    </NoticeBox>
+    <NoticeBox v-if="isReminded" tone="look" data-testid="file-due">
+      {{ shelf.lastFile }} A file outlives this browser.
+      <template #ways>
+        <button type="button" class="button min-h-9" @click="studioFiles.save()">Save the whole studio</button>
+        <button type="button" class="button min-h-9" @click="later = true">Later</button>
+      </template>
+    </NoticeBox>
+    <NoticeBox v-if="$pwa?.needRefresh" tone="go" data-testid="newer">
+      A newer Lamellon is here. What you typed is kept while it is taken over.
+      <template #ways>
+        <button type="button" class="button min-h-9" @click="$pwa.updateServiceWorker()">Take it over</button>
+      </template>
+    </NoticeBox>
   </div>
 </template>

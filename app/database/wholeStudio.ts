@@ -14,6 +14,12 @@ export async function* everyCommission(database: StudioDatabase): AsyncGenerator
   }
 }
 
+/** Puts a workshop in place of the one that is kept. */
+export async function keepWorkshop(database: StudioDatabase, workshop: Workshop): Promise<void> {
+  const kept = await database.workshop.get('workshop')
+  await database.workshop.put({ id: 'workshop', revision: (kept?.revision ?? 0) + 1, workshop })
+}
+
 /** What taking a commission of a file would do here, or has done. */
 export type Compared = 'new' | 'changed' | 'same'
 

@@ -2,6 +2,7 @@ import { lightFormat } from 'date-fns'
 import { shallowRef } from 'vue'
 import type { StudioFile } from '#core/format/studioFile'
 import { compared, everyCommission, takeEntry, type Compared } from '~/database/wholeStudio'
+import { useShelf } from '~/stores/shelf'
 import { useStudio } from '~/stores/studio'
 import { download } from './download'
 
@@ -44,6 +45,7 @@ async function underWay(name: string, work: () => Promise<void>): Promise<void> 
 /** The whole studio out to a file and in from one, with how far it is, and a way to stop. */
 export function useStudioFiles() {
   const studio = useStudio()
+  const shelf = useShelf()
 
   const save = (): Promise<void> =>
     underWay('The studio file was not written', async () => {
@@ -56,7 +58,7 @@ export function useStudioFiles() {
       }
       const name = `lamellon-studio-${lightFormat(Date.now(), 'yyyy-MM-dd')}.lamellon.json`
       download(new Blob(parts, { type: 'application/json' }), name)
-      studio.savedToFile()
+      shelf.savedToFile()
     })
 
   const readFile = (name: string, text: string): Promise<void> =>
@@ -91,10 +93,7 @@ export function useStudioFiles() {
         await takeEntry(studio.database(), entry, { workshop: file.workshop, now: Date.now() })
       }
       await studio.openAnew()
-      if (withWorkshop)
-        studio.edit('workshop of the studio file', (held) => {
-          held.workshop = file.workshop
-        })
+      if (withWorkshop) await shelf.takeWorkshop(file.workshop)
     })
   }
 

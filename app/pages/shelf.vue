@@ -12,10 +12,12 @@ import CakeStill from '~/components/stand/CakeStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import { useShelf } from '~/stores/shelf'
 import { useStudio } from '~/stores/studio'
 import IconButton from '~/components/ui/IconButton.vue'
 
 const studio = useStudio()
+const kept = useShelf()
 const router = useRouter()
 const showArchived = ref(false)
 const files = useFiles()
@@ -75,7 +77,7 @@ async function remove(id: string, name: string): Promise<void> {
 }
 
 async function bringBack(): Promise<void> {
-  if (removed.value) await studio.bringBack(removed.value.id)
+  if (removed.value) await kept.bringBack(removed.value.id)
   removed.value = null
 }
 </script>
@@ -158,12 +160,12 @@ async function bringBack(): Promise<void> {
           </p>
         </div>
         <div class="flex gap-1">
-          <IconButton :icon="Copy" :says="`Copy ${each.name}`" @click="studio.copy(each.id)" />
+          <IconButton :icon="Copy" :says="`Copy ${each.name}`" @click="kept.copy(each.id)" />
           <button
             type="button"
             class="button min-h-9 px-2.5"
             :aria-label="each.archived ? `Take ${each.name} out of the archive` : `Archive ${each.name}`"
-            @click="studio.archive(each.id, !each.archived)"
+            @click="kept.archive(each.id, !each.archived)"
           >
             <component :is="each.archived ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" />
           </button>
@@ -173,7 +175,7 @@ async function bringBack(): Promise<void> {
     </ul>
     <SetAsideList />
     <section class="mt-6 flex flex-wrap items-center justify-between gap-3 border-t border-line pt-4">
-      <p class="min-w-64 flex-1 text-ink-soft" data-testid="last-file">{{ studio.lastFile }}</p>
+      <p class="min-w-64 flex-1 text-ink-soft" data-testid="last-file">{{ kept.lastFile }}</p>
       <div class="flex flex-wrap gap-2">
         <button type="button" class="button" data-testid="show-days" @click="daysShown = true">
           <CalendarClock class="size-4.5" aria-hidden="true" />Earlier days

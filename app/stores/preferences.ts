@@ -32,5 +32,9 @@ export const usePreferences = defineStore('preferences', () => {
     at: null,
     edits: 0,
   })
-  return { units, theme, stand, studio, lastCommission, studioFile }
+  /** What is done in the demo is not counted. */
+  const countEdit = (): void => {
+    if (studio.value === 'own') studioFile.value.edits += 1
+  }
+  return { units, theme, stand, studio, lastCommission, studioFile, countEdit }
 })

@@ -5,9 +5,8 @@ import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
-import { freshBench } from '#core/ledger'
-import { type Nested, type Plan, type PlanInputs, type TallyId } from '#core/plan'
-import { dateClockText, type Moment } from '#core/quantity'
+import type { Nested, Plan, PlanInputs } from '#core/plan'
+import type { Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
 import { broughtUp, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
@@ -18,22 +17,17 @@ import {
   listCommissions,
   openCommission,
   removeCommission,
-  restoreCommission,
   type Kept,
   type Listed,
   type Saved,
 } from '~/database/keeping'
 import type { OnTheWay } from '~/database/onTheWay'
-import { letSetAsideGo, listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
-import { snapshotDays, type SnapshotDay } from '~/database/snapshots'
-import { differencesBetween, type Difference } from './differences'
+import { listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { NONE_TAKEN, takenByOthers, type TakenByOthers } from './otherCommissions'
-import { planner } from './planning'
+import { figuresOf } from './figures'
 import { savingInto } from './saving'
-import { isFileDue, lastFileSentence } from './studioFileReminder'
-import { openingTrouble, planTrouble, type Trouble } from './trouble'
-import { afterPress } from './underTheFinger'
+import { openingTrouble } from './trouble'
 import type { Tried } from '~/workers/plan'
 import { usePreferences, type StudioName } from './preferences'
 import { startingWorkshop } from './startingWorkshop'
@@ -43,7 +37,6 @@ export type Studio = { commission: Commission; workshop: Workshop }
 
 /** Said once, when data of an older version has been brought up. */
 const FORGOTTEN = 'Everything you planned is here in its new form. Edits made before today can no longer be undone.'
-const DIFFERENCE_SHOWN_MS = 6000
 const SAME_EDIT_MS = 900
 const MOST_LAYOUTS = 24
 /** Said when somebody else has changed the same. */
@@ -52,7 +45,6 @@ const NOWHERE = 'What the last edit was about was taken away in another window.'
 const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
 const REMOVED = 'This commission was removed in another window.'
 
-const OF_THE_DEMO = 'This is the demo. It goes when it is put away.'
 const leftOut = (names: readonly string[]): string =>
   `${names.map((name) => `“${name}”`).join(', ')} could not be worked out; its hours and stock are left out here.`
 
@@ -70,14 +62,10 @@ export const useStudio = defineStore('studio', () => {
   const beginning = (of: StudioName = preferences.studio): Promise<Workshop> => startingWorkshop(of, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
-  const plan = shallowRef<Plan | null>(null)
   const listed = shallowRef<readonly Listed[]>([])
   const history = shallowRef<History>([])
-  const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
   /** What went otherwise than was wished; it is said until something else is done. */
   const notice = ref('')
-  /** What keeps the studio from opening, or its figures from following. */
-  const trouble = shallowRef<Trouble | null>(null)
   /** Records that do not hold together. */
   const setAside = shallowRef<readonly SetAside[]>([])
   /** The commission of which it was asked whether it holds together. */
@@ -86,12 +74,8 @@ export const useStudio = defineStore('studio', () => {
   /** How often what is shown was saved, here or elsewhere. */
   let seen = { revision: 0, workshopRevision: 0 }
   let lastEdit = { merge: '', at: 0 }
-  let differenceTimer = 0
-  let editedSincePlan = false
   /** Layouts that searches have found; the last ones are kept. */
   const nested = shallowRef<Nested>({})
-  /** Whether figures are being worked out: what is shown is not of the last edit yet. */
-  const isPlanning = ref(false)
   /** Whether there is nothing to open yet. */
   const isEmpty = ref(false)
 
@@ -104,27 +88,11 @@ export const useStudio = defineStore('studio', () => {
   })
 
   const others = shallowRef<TakenByOthers>(NONE_TAKEN)
-  const { ask, once, tried, taken, faults, stop } = planner(
-    afterPress(window, (answer: Plan) => {
-      if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
-      editedSincePlan = false
-      plan.value = answer
-      isPlanning.value = false
-      trouble.value = null
-      void lookThrough()
-    }),
-    (reason) => {
-      isPlanning.value = false
-      trouble.value = planTrouble(reason)
-      void lookThrough()
-    },
-  )
-
-  const askAnew = (): void => {
-    if (!state.value) return
-    isPlanning.value = true
-    ask(question())
-  }
+  const { plan, isPlanning, trouble, differences, askAnew, edited, clear, once, tried, taken, faults, stop } =
+    figuresOf(
+      () => (state.value ? question() : null),
+      () => void lookThrough(),
+    )
 
   async function putAside(id: string, why: readonly string[]): Promise<void> {
     const name = await setCommissionAside(database(), id, why, Date.now())
@@ -162,14 +130,6 @@ export const useStudio = defineStore('studio', () => {
     nested.value = { ...Object.fromEntries(kept), ...found }
   }
 
-  function showDifferences(before: Plan, after: Plan): void {
-    differences.value = differencesBetween(before.tally, after.tally, preferences.units)
-    window.clearTimeout(differenceTimer)
-    differenceTimer = window.setTimeout(() => {
-      differences.value = {}
-    }, DIFFERENCE_SHOWN_MS)
-  }
-
   /** The workshop as it is kept, also where nothing is open. */
   const keptWorkshop = async (): Promise<Workshop> =>
     (await database().workshop.get('workshop'))?.workshop ?? (await beginning())
@@ -195,8 +155,7 @@ export const useStudio = defineStore('studio', () => {
     )
     if (others.value.unworkable.length > 0) notice.value = leftOut(others.value.unworkable)
     if (state.value?.commission.id !== id) {
-      plan.value = null
-      trouble.value = null
+      clear()
       looked = ''
       beginAnew()
     }
@@ -243,8 +202,7 @@ export const useStudio = defineStore('studio', () => {
       await openLatest()
     } catch (reason) {
       state.value = null
-      plan.value = null
-      trouble.value = openingTrouble(reason)
+      clear(openingTrouble(reason))
     }
   }
 
@@ -273,9 +231,8 @@ export const useStudio = defineStore('studio', () => {
   /** Nothing is open: the studio has no commission that is not put away. */
   async function close(): Promise<void> {
     state.value = null
-    plan.value = null
+    clear()
     history.value = []
-    differences.value = {}
     others.value = NONE_TAKEN
     await refreshList()
     isEmpty.value = true
@@ -335,52 +292,6 @@ export const useStudio = defineStore('studio', () => {
     setAside.value = await listSetAside(database())
   }
 
-  /** Puts a copy of a commission beside it, with a name that says so; nothing was done of it yet. */
-  async function copy(id: string): Promise<void> {
-    const original = await peek(id)
-    if (!original) return
-    await addCommission(
-      database(),
-      {
-        ...original,
-        bench: freshBench(),
-        id: crypto.randomUUID(),
-        brief: { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` },
-      },
-      Date.now(),
-    )
-    await refreshList()
-  }
-
-  async function archive(id: string, archived: boolean): Promise<void> {
-    await archiveCommission(database(), id, archived)
-    await refreshList()
-  }
-
-  /** Brings back a commission that was removed. */
-  async function bringBack(id: string): Promise<void> {
-    if (await restoreCommission(database(), id)) await open(id)
-  }
-
-  /** Puts a commission as it was on an earlier day in place of what it is now, as an edit that can be taken back. */
-  async function bringBackDay({ id, of, at, isLast }: SnapshotDay): Promise<void> {
-    const snapshot = await database().snapshots.get(id)
-    if (!snapshot) return
-    if (isLast) return bringBack(of)
-    if (!(await open(of))) {
-      await addCommission(database(), snapshot.kept.commission, Date.now())
-      await open(of)
-    } else
-      edit(`back to ${dateClockText(wallClockAt(at))}`, (studio) => {
-        studio.commission = snapshot.kept.commission
-      })
-  }
-
-  async function letAsideGo(id: string): Promise<void> {
-    await letSetAsideGo(database(), id)
-    await refreshList()
-  }
-
   async function remove(id: string): Promise<void> {
     await removeCommission(database(), id, Date.now())
     tabs.postMessage(preferences.studio)
@@ -423,6 +334,8 @@ export const useStudio = defineStore('studio', () => {
           undone: false,
           changes,
         }
+    // One that goes on, such as a slider's, counts once.
+    if (!goesOn) preferences.countEdit()
     lastEdit = { merge, at }
     history.value = withEdit(
       history.value.filter((each) => !forgotten.includes(each)),
@@ -433,9 +346,8 @@ export const useStudio = defineStore('studio', () => {
 
   /** Shows a new state and saves what led to it. */
   function moveTo(next: Studio, changes: readonly Change[], edit: KeptEdit, forgotten: History = []): void {
-    editedSincePlan = true
+    edited()
     notice.value = ''
-    if (preferences.studio === 'own') preferences.studioFile.edits += 1
     state.value = next
     saving.save({
       commissionId: next.commission.id,
@@ -529,18 +441,9 @@ export const useStudio = defineStore('studio', () => {
     stuck: saving.stuck,
     trouble,
     setAside,
-    letAsideGo,
-    /** Commissions of the last days, from which each can be brought back. */
-    earlierDays: (): Promise<readonly SnapshotDay[]> => snapshotDays(database()),
-    bringBackDay,
-    /** When the studio was saved to a file, in a sentence. */
-    lastFile: computed(() => (preferences.studio === 'demo' ? OF_THE_DEMO : lastFileSentence(preferences.studioFile))),
-    isFileDue: computed(() => preferences.studio === 'own' && isFileDue(preferences.studioFile, Date.now())),
-    savedToFile: (): void => {
-      if (preferences.studio === 'own') preferences.studioFile = { at: Date.now(), edits: 0 }
-    },
     database,
     keptWorkshop,
+    refreshList,
     openAnew,
     tryAgain,
     /** Gives up what is being worked out. */
@@ -575,9 +478,6 @@ export const useStudio = defineStore('studio', () => {
     take,
     peek,
     planOf,
-    copy,
-    archive,
-    bringBack,
     remove,
     edit,
     undo,

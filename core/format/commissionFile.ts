@@ -34,21 +34,26 @@ export const writeCommissionFile = ({ commission, workshop }: CommissionFile): s
  * Round-trips exactly: writing what was read gives the same text.
  */
 export function readCommissionFile(text: string): Result<CommissionFile, FileProblem> {
-  if (text.trim() === '') return refuse({ code: 'empty' })
-  if (text.length > LARGEST_BYTES) return refuse({ code: 'too-large', bytes: text.length, most: LARGEST_BYTES })
-  let content: unknown
-  try {
-    content = JSON.parse(text)
-  } catch (error) {
-    return refuse({ code: 'not-json', detail: error instanceof Error ? error.message : String(error) })
-  }
-  const head = z.object({ format: z.literal(FORMAT), version: z.unknown() }).safeParse(content)
+  const content = jsonIn(text, LARGEST_BYTES)
+  if (!content.ok) return content
+  const head = z.object({ format: z.literal(FORMAT), version: z.unknown() }).safeParse(content.value)
   if (!head.success) return refuse({ code: 'foreign' })
-  const current = broughtUp(content as object, head.data.version)
+  const current = broughtUp(content.value as object, head.data.version)
   if (!current) return refuse({ code: 'newer', version: head.data.version })
   const parsed = commissionFileSchema.safeParse(current)
   if (parsed.success) return ok({ commission: parsed.data.commission, workshop: parsed.data.workshop })
   return refuse({ code: 'fields', fields: fieldsOf(parsed.error) })
+}
+
+/** What a text holds in JSON, unless there is nothing in it or too much. */
+export function jsonIn(text: string, mostBytes: number): Result<unknown, FileProblem> {
+  if (text.trim() === '') return refuse({ code: 'empty' })
+  if (text.length > mostBytes) return refuse({ code: 'too-large', bytes: text.length, most: mostBytes })
+  try {
+    return ok(JSON.parse(text) as unknown)
+  } catch (error) {
+    return refuse({ code: 'not-json', detail: error instanceof Error ? error.message : String(error) })
+  }
 }
 
 type Fields = Extract<FileProblem, { code: 'fields' }>['fields']

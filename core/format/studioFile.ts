@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { commissionSchema, type Commission } from '../commission'
 import { ok, refuse, type Result } from '../quantity'
 import { workshopSchema, type Workshop } from '../workshop'
-import { fieldsOf, type FileProblem } from './commissionFile'
+import { fieldsOf, jsonIn, type FileProblem } from './commissionFile'
 import { VERSION } from './versions'
 
 const FORMAT = 'lamellon-studio'
@@ -71,15 +71,9 @@ export async function* studioFileParts(
  * that does not hold together is taken.
  */
 export function* readStudioFile(text: string): Generator<ReadSoFar, Result<StudioFile, FileProblem>> {
-  if (text.trim() === '') return refuse({ code: 'empty' })
-  if (text.length > LARGEST_BYTES) return refuse({ code: 'too-large', bytes: text.length, most: LARGEST_BYTES })
-  let content: unknown
-  try {
-    content = JSON.parse(text)
-  } catch (error) {
-    return refuse({ code: 'not-json', detail: error instanceof Error ? error.message : String(error) })
-  }
-  const head = headSchema.safeParse(content)
+  const content = jsonIn(text, LARGEST_BYTES)
+  if (!content.ok) return content
+  const head = headSchema.safeParse(content.value)
   if (!head.success) return refuse({ code: 'foreign' })
   if (head.data.version !== VERSION) return refuse({ code: 'newer', version: head.data.version })
   const workshop = workshopSchema.safeParse(head.data.workshop)

@@ -5,16 +5,18 @@ import { dateClockText } from '#core/quantity'
 import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { wallClockAt } from '~/composables/wallClock'
 import { SNAPSHOT_DAYS, type SnapshotDay } from '~/database/snapshots'
+import { useShelf } from '~/stores/shelf'
 import { useStudio } from '~/stores/studio'
 
 /** How commissions were on the last days, the ones that were removed among them. */
 const emit = defineEmits<{ close: [] }>()
 const studio = useStudio()
+const shelf = useShelf()
 const router = useRouter()
 const days = shallowRef<readonly SnapshotDay[] | null>(null)
 
 onMounted(async () => {
-  days.value = await studio.earlierDays()
+  days.value = await shelf.earlierDays()
 })
 
 const isThere = ({ of }: SnapshotDay): boolean => studio.listed.some(({ id }) => id === of)
@@ -26,7 +28,7 @@ const commissions = computed(() => {
 })
 
 async function bringBack(day: SnapshotDay): Promise<void> {
-  await studio.bringBackDay(day)
+  await shelf.bringBackDay(day)
   emit('close')
   await router.push('/brief')
 }

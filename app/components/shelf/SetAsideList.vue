@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { download, fileNameFor } from '~/files/download'
+import { useShelf } from '~/stores/shelf'
 import { useStudio } from '~/stores/studio'
 
 /** Records that do not hold together: why, and what can still be got out of them. */
 const studio = useStudio()
+const shelf = useShelf()
 const MOST_FIELDS = 3
 /** The record that is let go at the next touch. */
 const sure = ref('')
@@ -13,7 +15,7 @@ const save = (name: string, record: unknown): void =>
   download(`${JSON.stringify(record, null, 2)}\n`, fileNameFor(name, '-as-it-lay.json'), 'application/json')
 
 async function letGo(id: string): Promise<void> {
-  if (sure.value === id) await studio.letAsideGo(id)
+  if (sure.value === id) await shelf.letAsideGo(id)
   sure.value = sure.value === id ? '' : id
 }
 </script>
