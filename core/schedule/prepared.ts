@@ -15,7 +15,8 @@ export type PreparedJob = {
   readonly free: readonly FreeTime[]
 }
 
-function grouped<Item>(items: readonly Item[], key: (item: Item) => string): ReadonlyMap<string, readonly Item[]> {
+/** Items by a key, in the order they came in. */
+export function grouped<Item>(items: readonly Item[], key: (item: Item) => string): ReadonlyMap<string, readonly Item[]> {
   const groups = new Map<string, Item[]>()
   for (const item of items) {
     const group = groups.get(key(item))

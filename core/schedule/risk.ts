@@ -135,35 +135,38 @@ export function riskOf(
   luck: Luck,
   allowance: Allowance = {},
 ): Risk {
-  const live = livesOf(job, schedule, straying, luck, allowance)
-  const late = Array.from({ length: runs }, (_, life) => live(life)).filter(({ isLate }) => isLate)
-  const byCause = new Map<string, number>()
-  for (const { cause } of late)
-    if (cause) {
-      const key = `${cause.drying ? 1 : 0} ${cause.task}`
-      byCause.set(key, (byCause.get(key) ?? 0) + 1)
-    }
-  return {
-    chance: chanceOf(late.length, runs),
-    causes: [...byCause]
-      .map(([key, count]) => ({ task: key.slice(2), drying: key.startsWith('1'), share: count / late.length }))
-      .sort((one, other) => other.share - one.share),
-  }
+  return riskIfReady(job, schedule, straying, runs, luck, { ...allowance, wanted: 0 })!
 }
 
-const chanceOf = (late: number, runs: number): number => (runs - late) / runs
-
-/** Whether a timetable holds as often as is wanted, as `riskOf` has it: given up as soon as too many lives were late. */
-export function isReadyAsOften(
+/** The chance of a timetable, where it holds as often as is wanted; null, and given up, once too many lives were late. */
+export function riskIfReady(
   job: Job,
   schedule: Schedule,
   straying: Straying,
   runs: number,
   luck: Luck,
   { wanted, ...allowance }: Allowance & { readonly wanted: number },
-): boolean {
+): Risk | null {
   const live = livesOf(job, schedule, straying, luck, allowance)
-  let late = 0
-  for (let life = 0; life < runs && chanceOf(late, runs) >= wanted; life += 1) if (live(life).isLate) late += 1
-  return chanceOf(late, runs) >= wanted
+  const late: Run[] = []
+  for (let life = 0; life < runs; life += 1) {
+    const run = live(life)
+    if (run.isLate) late.push(run)
+    if (chanceOf(late.length, runs) < wanted) return null
+  }
+  return { chance: chanceOf(late.length, runs), causes: causesOf(late) }
 }
+
+function causesOf(late: readonly Run[]): Risk['causes'] {
+  const byCause = new Map<string, number>()
+  for (const { cause } of late)
+    if (cause) {
+      const key = `${cause.drying ? 1 : 0} ${cause.task}`
+      byCause.set(key, (byCause.get(key) ?? 0) + 1)
+    }
+  return [...byCause]
+    .map(([key, count]) => ({ task: key.slice(2), drying: key.startsWith('1'), share: count / late.length }))
+    .sort((one, other) => other.share - one.share)
+}
+
+const chanceOf = (late: number, runs: number): number => (runs - late) / runs

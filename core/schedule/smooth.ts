@@ -3,13 +3,15 @@
  * ended late, so that damp and mishaps find hours to spare before the event.
  */
 import { earliestIn, freeBefore, withoutAll, type FreeTime } from './freeTime'
-import { dayOf } from '../quantity'
-import type { Job, PlacedTask, Schedule, Task } from './task'
+import { dayOf, type Moment } from '../quantity'
+import { grouped } from './prepared'
+import type { Job, PlacedTask, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
 /** What moves makes room for others: gone over again until nothing moves, or so often. */
 const MOST_PASSES = 8
 const NEAR_MIN = 1e-6
+const none: readonly never[] = []
 
 const startOf = ({ parts }: PlacedTask): number => parts[0]!.from
 const endOf = ({ parts }: PlacedTask): number => parts.at(-1)!.to
@@ -20,28 +22,73 @@ const endOf = ({ parts }: PlacedTask): number => parts.at(-1)!.to
  */
 export function smoothed(job: Job, schedule: Schedule): Schedule {
   const taskOf = new Map(job.tasks.map((task) => [task.id, task]))
-  const placed = new Map(schedule.placed.map((each) => [each.task, each]))
   const begin = dayOf(schedule.startBy)
   const whole = new Map(
     job.people.map((person) => [person.id, freeBefore(person, job.endAt).filter(({ to }) => to > begin)]),
   )
-  const opens = openings([...whole.values()])
+  const now: Arranged = {
+    startBy: schedule.startBy,
+    placed: new Map(schedule.placed.map((each) => [each.task, each])),
+    taken: takenTimes(schedule.placed),
+    before: grouped(job.waits, ({ after }) => after),
+    after: grouped(job.waits, ({ before }) => before),
+    heldBefore: heldBefore(schedule),
+    whole,
+    opens: openings([...whole.values()]),
+  }
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
     let hasMoved = false
-    const order = [...placed.values()]
+    const order = [...now.placed.values()]
       .filter(({ task }) => {
         const { keeps, pinnedAt } = taskOf.get(task)!
         return keeps !== 'no' && pinnedAt === null
       })
       .sort((one, other) => startOf(one) - startOf(other))
     for (const each of order) {
-      const moved = earlier(taskOf.get(each.task)!, each, job, schedule, placed, whole, opens)
-      if (moved) placed.set(each.task, moved)
-      hasMoved ||= moved !== null
+      const moved = earlier(taskOf.get(each.task)!, each, now)
+      if (!moved) continue
+      now.placed.set(each.task, moved)
+      now.taken = takenTimes([...now.placed.values()])
+      hasMoved = true
     }
     if (!hasMoved) break
   }
-  return { ...schedule, placed: schedule.placed.map(({ task }) => placed.get(task)!) }
+  return { ...schedule, placed: schedule.placed.map(({ task }) => now.placed.get(task)!) }
+}
+
+/** What has its place, and what is asked of it for every task that might move. */
+type Arranged = {
+  readonly startBy: Moment
+  readonly placed: Map<string, PlacedTask>
+  /** When each person is at work on what, in the order of time. */
+  taken: ReadonlyMap<string, readonly (Stretch & { readonly task: string })[]>
+  readonly before: ReadonlyMap<string, readonly Wait[]>
+  readonly after: ReadonlyMap<string, readonly Wait[]>
+  /** Tasks that gave free the very unit that another takes. */
+  readonly heldBefore: ReadonlyMap<string, readonly string[]>
+  readonly whole: ReadonlyMap<string, FreeTime>
+  readonly opens: ReadonlyMap<number, number>
+}
+
+function takenTimes(placed: readonly PlacedTask[]): Arranged['taken'] {
+  const spells = placed.flatMap(({ task, person, parts }) =>
+    person === null ? [] : parts.map(({ from, to }) => ({ task, person, from, to })),
+  )
+  return grouped(
+    spells.sort((one, other) => one.from - other.from),
+    ({ person }) => person,
+  )
+}
+
+/** Of each task that takes units, the tasks whose holds of the same units end. */
+function heldBefore({ held }: Schedule): ReadonlyMap<string, readonly string[]> {
+  const ofUnit = grouped(held, ({ hold, unit }) => `${unit} ${hold.resource}`)
+  const pairs = [...ofUnit.values()].flatMap((same) =>
+    same.flatMap(({ hold }) =>
+      same.filter((other) => other.hold !== hold).map((other) => ({ task: hold.from, before: other.hold.until })),
+    ),
+  )
+  return new Map([...grouped(pairs, ({ task }) => task)].map(([task, each]) => [task, each.map(({ before }) => before)]))
 }
 
 /** When somebody begins to work, day by day. */
@@ -58,64 +105,32 @@ function earliestOf({ keeps, notBefore }: Task, start: number, opens: ReadonlyMa
 }
 
 /** A task at its earliest, if that is earlier than it is. */
-function earlier(
-  task: Task,
-  now: PlacedTask,
-  job: Job,
-  schedule: Schedule,
-  placed: ReadonlyMap<string, PlacedTask>,
-  whole: ReadonlyMap<string, FreeTime>,
-  opens: ReadonlyMap<number, number>,
-): PlacedTask | null {
-  const after = job.waits
-    .filter((wait) => wait.after === task.id)
-    .map(({ before, leastMin }) => endOf(placed.get(before)!) + leastMin)
-  const units = schedule.held
-    .filter(({ hold }) => hold.from === task.id)
-    .flatMap(({ hold, unit }) =>
-      schedule.held
-        .filter(
-          (other) =>
-            other.hold !== hold &&
-            other.hold.resource === hold.resource &&
-            other.unit === unit &&
-            endOf(placed.get(other.hold.until)!) <= startOf(now) + NEAR_MIN,
-        )
-        .map((other) => endOf(placed.get(other.hold.until)!)),
-    )
+function earlier(task: Task, now: PlacedTask, arranged: Arranged): PlacedTask | null {
+  const { startBy, placed, before, after, heldBefore, opens } = arranged
+  if (!task.byHand && !task.anyHour) return null
+  const waited = (before.get(task.id) ?? none).map((wait) => endOf(placed.get(wait.before)!) + wait.leastMin)
+  const units = (heldBefore.get(task.id) ?? none)
+    .map((other) => endOf(placed.get(other)!))
+    .filter((free) => free <= startOf(now) + NEAR_MIN)
   // What does not keep long moves as near to what follows as it must; that follows in its turn.
-  const near = job.waits.flatMap((wait) =>
-    wait.before === task.id && wait.mostMin !== null
-      ? [startOf(placed.get(wait.after)!) - wait.mostMin - task.durationMin]
-      : [],
+  const goesOff = (after.get(task.id) ?? none).flatMap(({ mostMin, after: next }) =>
+    mostMin === null ? [] : [startOf(placed.get(next)!) - mostMin],
   )
-  const from = Math.max(schedule.startBy, earliestOf(task, startOf(now), opens), ...after, ...units, ...near)
+  const near = goesOff.map((least) => least - task.durationMin)
+  const from = Math.max(startBy, earliestOf(task, startOf(now), opens), ...waited, ...units, ...near)
   if (from >= startOf(now) - NEAR_MIN) return null
-  const parts = task.byHand ? freeParts(task, now, from, placed, whole) : [{ from, to: from + task.durationMin }]
-  if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN || (!task.byHand && !task.anyHour)) return null
+  const parts = task.byHand ? freeParts(task, now, from, arranged) : [{ from, to: from + task.durationMin }]
+  if (!parts || parts[0]!.from >= startOf(now) - NEAR_MIN) return null
   const next = { ...now, parts }
   if (endOf(next) > endOf(now) + NEAR_MIN) return null
-  return job.waits.every(
-    (wait) =>
-      wait.before !== task.id ||
-      wait.mostMin === null ||
-      startOf(placed.get(wait.after)!) - endOf(next) <= wait.mostMin + NEAR_MIN,
-  )
-    ? next
-    : null
+  return goesOff.every((least) => endOf(next) >= least - NEAR_MIN) ? next : null
 }
 
 /** The earliest free time of whoever does it, all else staying where it is. */
-function freeParts(
-  task: Task,
-  now: PlacedTask,
-  from: number,
-  placed: ReadonlyMap<string, PlacedTask>,
-  whole: ReadonlyMap<string, FreeTime>,
-): readonly Stretch[] | null {
-  const taken = [...placed.values()]
-    .flatMap((other) => (other !== now && other.person === now.person ? other.parts : []))
-    .sort((one, other) => one.from - other.from)
-  const free = withoutAll(whole.get(now.person!)!, taken)
-  return earliestIn(free, task.durationMin, from, task.splits, whole.get(now.person!)!)
+function freeParts(task: Task, now: PlacedTask, from: Moment, { taken, whole }: Arranged): readonly Stretch[] | null {
+  const hours = whole.get(now.person!)!
+  // Only what lies between decides: it is not to end later than it does.
+  const between = hours.filter((spell) => spell.to > from && spell.from < endOf(now))
+  const others = taken.get(now.person!)!.filter((spell) => spell.task !== task.id && spell.to > from)
+  return earliestIn(withoutAll(between, others), task.durationMin, from, task.splits, hours)
 }

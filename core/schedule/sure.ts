@@ -1,10 +1,10 @@
 /** A plan that holds as often as is wanted: time to spare is put where the doubt is, until enough lives are in time. */
-import type { Moment, Result } from '../quantity'
+import { ok, refuse, type Moment, type Result } from '../quantity'
 import { timetableJob, type TimetableJob } from './job'
 import { luckOf, type Luck } from './luck'
 import type { TimetableQuestion } from './question'
-import { isReadyAsOften, riskOf, STARTING_STRAYING, type Risk } from './risk'
-import { limitsOf, searchFrom, searchLimited } from './search'
+import { riskIfReady, riskOf, STARTING_STRAYING, type Risk } from './risk'
+import { limitsOf, searchFrom, searchLimited, type FoundSchedule } from './search'
 import { smoothed } from './smooth'
 import type { NoSchedule, Schedule } from './task'
 
@@ -30,7 +30,11 @@ export type SurePlan = Weighed & { readonly last: { readonly startBy: Moment; re
 
 type Refused = { readonly problem: NoSchedule; readonly planned: TimetableJob }
 
+/** A way of doing the work: with some people, no more than so many formers in use, in the best of so many orders. */
+type Way = { readonly some: TimetableQuestion; readonly limit: number; readonly effort: number }
+
 const startOf = ({ schedule }: Candidate): Moment => schedule.startBy
+const isNoLater = (each: Candidate, than: Candidate | null): boolean => than !== null && startOf(each) <= startOf(than)
 const roomy = ({ planned, schedule }: Candidate): Candidate => ({
   planned,
   schedule: smoothed(planned.job, schedule),
@@ -40,36 +44,28 @@ function weighed({ planned, schedule }: Candidate, luck: Luck, graceMin: number,
   return { planned, schedule, risk: riskOf(planned.job, schedule, STARTING_STRAYING, lives, luck, { graceMin }) }
 }
 
-/**
- * One way of doing the work: nothing to spare first, then with more and more of it, none of them later than that.
- * @param known when a sure plan begins already: where even nothing to spare is no later, nothing else is tried
- */
-function candidatesWith(
-  question: TimetableQuestion,
-  limit: number,
-  walks: number,
-  known: Moment,
-): Result<readonly Candidate[], Refused> {
-  const planned = timetableJob(question)
-  const first = searchLimited(planned.job, limit, SEED, walks)
-  if (!first.ok) return { ok: false, error: { problem: first.error, planned } }
-  const bare = { planned, schedule: first.value.schedule }
-  if (startOf(bare) <= known) return { ok: true, value: [bare] }
-  const spared = LEVELS.flatMap((level): readonly Candidate[] => {
-    const sparing = timetableJob(question, level)
-    const found = searchFrom(sparing.job, first.value, SEED, walks)
-    return found.ok && found.value.schedule.startBy <= startOf(bare)
-      ? [{ planned: sparing, schedule: found.value.schedule }]
-      : []
-  })
-  return { ok: true, value: [bare, ...spared] }
+/** One way of doing the work, with nothing to spare. */
+function bareOf({ some, limit, effort }: Way): Result<FoundSchedule & Candidate, Refused> {
+  const planned = timetableJob(some)
+  const found = searchLimited(planned.job, limit, SEED, effort)
+  return found.ok ? ok({ ...found.value, planned }) : refuse({ problem: found.error, planned })
 }
 
-/** The latest beginning first; of those that begin together, the one with the most to spare. */
-function byBeginning(way: readonly Candidate[]): readonly Candidate[] {
-  const most = new Map<Moment, Candidate>()
-  for (const each of way) most.set(startOf(each), each)
-  return [...most.values()].sort((one, other) => startOf(other) - startOf(one))
+/**
+ * One way of doing the work: with nothing to spare, then with more and more of it, each beginning earlier than the one
+ * before; of those that begin together, the one with the most to spare. Worked out one by one, as far as it is asked.
+ */
+function* withMoreToSpare({ some, effort }: Way, bare: FoundSchedule & Candidate): Generator<Candidate> {
+  let latest: Candidate = bare
+  for (const level of LEVELS) {
+    const planned = timetableJob(some, level)
+    const found = searchFrom(planned.job, bare, SEED, effort)
+    if (!found.ok || found.value.schedule.startBy > startOf(latest)) continue
+    const next = { planned, schedule: found.value.schedule }
+    if (startOf(next) < startOf(latest)) yield latest
+    latest = next
+  }
+  yield latest
 }
 
 /**
@@ -81,53 +77,47 @@ function byBeginning(way: readonly Candidate[]): readonly Candidate[] {
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
   const luck = luckOf(SEED, LIVES)
-  const isSure = ({ planned, schedule }: Candidate): boolean =>
-    isReadyAsOften(planned.job, schedule, STARTING_STRAYING, LIVES, luck, { graceMin: aheadMin, wanted: wantedChance })
-  let sure: Candidate | null = null
-  let tried: readonly Candidate[] = []
+  const wanted = { graceMin: aheadMin, wanted: wantedChance }
+  let sure: Weighed | null = null
+  let tried: Candidate[] = []
   let fewest = Infinity
-  const bare: Candidate[] = []
+  let last: Candidate | null = null
   let refused: Refused | null = null
-  for (const { some, limit, effort } of waysOf(question, walks)) {
-    const known = sure && fewest === 0 ? startOf(sure) : -Infinity
-    const way = candidatesWith(some, limit, effort, known)
-    if (!way.ok) {
-      refused ??= way.error
+  for (const way of waysOf(question, walks)) {
+    const bare = bareOf(way)
+    if (!bare.ok) {
+      refused ??= bare.error
       continue
     }
-    bare.push(way.value[0]!)
-    // What somebody put at an hour stays there first of all, however sure another plan would be.
-    const unkept = Math.min(...way.value.map(unkeptPins))
-    if (unkept < fewest) [fewest, sure, tried] = [unkept, null, []]
-    const since = sure ? startOf(sure) : -Infinity
-    const later = byBeginning(way.value.filter((each) => unkeptPins(each) === fewest && startOf(each) > since))
-    tried = [...tried, ...later]
-    sure = firstOf(later, isSure) ?? sure
+    if (!last || startOf(bare.value) > startOf(last)) last = bare.value
+    if (isNoLater(bare.value, sure) && fewest === 0) continue
+    for (const each of withMoreToSpare(way, bare.value)) {
+      // What somebody put at an hour stays there first of all, however sure another plan would be.
+      if (unkeptPins(each) < fewest) [fewest, sure, tried] = [unkeptPins(each), null, []]
+      if (isNoLater(each, sure)) {
+        if (fewest === 0) break
+      } else if (unkeptPins(each) === fewest) {
+        tried.push(each)
+        const { planned, schedule } = roomy(each)
+        const risk = riskIfReady(planned.job, schedule, STARTING_STRAYING, LIVES, luck, wanted)
+        if (risk) sure = { planned, schedule, risk }
+      }
+    }
   }
-  if (bare.length === 0) return { ok: false, error: refused! }
-  const last = bare.reduce((one, other) => (startOf(other) > startOf(one) ? other : one))
+  if (!last) return refuse(refused!)
   const lastChance = weighed(roomy(last), luck, aheadMin).risk.chance
-  const best = sure ?? surestOf(tried.map(roomy), luck, aheadMin)
-  return { ok: true, value: { ...weighed(best, luck, aheadMin), last: { startBy: startOf(last), chance: lastChance } } }
+  const best = sure ?? weighed(surestOf(tried.map(roomy), luck, aheadMin), luck, aheadMin)
+  return ok({ ...best, last: { startBy: startOf(last), chance: lastChance } })
 }
 
 /** Ways of doing the work, the ampler first: with all people or some, all there is of what they have or less. */
-function waysOf(question: TimetableQuestion, walks: number) {
+function waysOf(question: TimetableQuestion, walks: number): readonly Way[] {
   const limits = limitsOf(timetableJob(question).job)
   const efforts = walks > QUICK_WALKS ? [QUICK_WALKS, walks] : [walks]
   const people = question.people.map((_, at) => ({ ...question, people: question.people.slice(0, at + 1) }))
   return [...people]
     .reverse()
     .flatMap((some) => efforts.flatMap((effort) => [...limits].reverse().map((limit) => ({ some, limit, effort }))))
-}
-
-/** The first that is sure with room made in it; room is made in no more of them than are looked at. */
-function firstOf(candidates: readonly Candidate[], isSure: (each: Candidate) => boolean): Candidate | null {
-  for (const each of candidates) {
-    const withRoom = roomy(each)
-    if (isSure(withRoom)) return withRoom
-  }
-  return null
 }
 
 const unkeptPins = ({ schedule }: Candidate): number => schedule.unkeptPins.length
