@@ -6,7 +6,7 @@ const isBench = process.env.LAMELLON_BENCH === 'yes'
 /** The browser, and what it draws with. */
 const chromium = (...drawing: readonly string[]) => ({
   launchOptions: {
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium-headless-shell',
     args: [
       '--no-sandbox',
       '--disable-background-networking',
@@ -31,12 +31,13 @@ export default defineConfig({
   testDir: isBench ? 'bench' : 'tests',
   testMatch: isBench ? '**/*.browser.ts' : '**/*.spec.ts',
   outputDir: 'test-results',
-  workers: 2,
+  // One more than the cores CI has: a page that waits leaves its core to another.
+  workers: 3,
   fullyParallel: true,
   retries: 0,
-  // Generous, for machines that share their cores; a test that waits this long has failed.
-  timeout: 150_000,
-  expect: { timeout: 25_000 },
+  // Generous, for machines whose cores others take for minutes; a test that waits this long has failed.
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -1,14 +1,12 @@
 // A browser that is killed again and again in the middle of edits, and two windows that edit the same studio.
-import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { createInterface } from 'node:readline'
 import { chromium } from 'playwright-core'
+import { ARGUMENTS, launched } from './browserToKill.mjs'
 import { findChromium, freePort, startServer } from './setup.mjs'
 
 const EDITS_EACH = 10
-const ARGUMENTS = ['--no-sandbox', '--disable-gpu', '--disable-3d-apis', '--disable-background-networking']
 
 /** Numbers from 0 up to 1 by a seed, so that a run can be made again. */
 function streamOf(seed) {
@@ -32,33 +30,6 @@ function minutesIn(text) {
   const hours = /(\d+) h/.exec(text)?.[1] ?? 0
   const rest = /h (\d+)|(\d+) min/.exec(text)
   return Number(hours) * 60 + Number(rest?.[1] ?? rest?.[2] ?? 0)
-}
-
-/** A browser as a process of our own, which can be killed as a power cut kills it, and what drives it. */
-async function launched(folder) {
-  const child = spawn(
-    findChromium(),
-    [...ARGUMENTS, '--headless', '--no-first-run', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
-    // A group of its own: what is started may be a script that starts the browser.
-    { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
-  )
-  const endpoint = await new Promise((resolve, reject) => {
-    createInterface({ input: child.stderr }).on('line', (line) => {
-      const found = /DevTools listening on (\S+)/.exec(line)
-      if (found) resolve(found[1])
-    })
-    child.once('exit', () => reject(new Error('The browser did not start.')))
-  })
-  const browser = await chromium.connectOverCDP(endpoint)
-  const [context] = browser.contexts()
-  return {
-    page: context.pages()[0] ?? (await context.newPage()),
-    kill: () =>
-      new Promise((resolve) => {
-        browser.once('disconnected', resolve)
-        process.kill(-child.pid, 'SIGKILL')
-      }),
-  }
 }
 
 /**
@@ -107,7 +78,7 @@ export async function killFindings(kills, seed) {
     console.log(`\n${edits} edits, ${kills} kills of the browser: ${findings.length} findings`)
   } finally {
     server.kill()
-    rmSync(folder, { recursive: true, force: true })
+    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
   }
   return findings
 }

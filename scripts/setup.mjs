@@ -111,10 +111,11 @@ export const IN_DEPTH = [
   '--enable-unsafe-swiftshader',
 ]
 
-/** Where Chromium is, or nothing. */
+/** Where Chromium is, or nothing: the one without windows first, as those that are never seen cost a third of the work. */
 export const findChromium = () =>
   [
     process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium-headless-shell',
     '/usr/bin/chromium',
     '/usr/bin/chromium-browser',
     '/Applications/Chromium.app/Contents/MacOS/Chromium',
@@ -139,7 +140,7 @@ function ensurePackage(name, isThere, otherwise) {
 
 export const ensureChromium = () =>
   ensurePackage(
-    'chromium',
+    'chromium-headless-shell',
     findChromium,
     "The end-to-end tests need Chromium. Install your system's chromium package, or set CHROMIUM_PATH.",
   )

@@ -49,7 +49,6 @@ async function finish(page: Page, task: string | null): Promise<void> {
 test('a whole job in simulated time: made, mended, late, delivered, reviewed; the next plan of the same cake is wiser', async ({
   page,
 }) => {
-  test.setTimeout(420_000)
   const clock = new BenchClock(page)
   await openLeaf(page, 'make')
   await clock.forward(0)

@@ -1,5 +1,8 @@
-import { writeFile } from 'node:fs/promises'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import type { Page } from '@playwright/test'
+import { launched } from '../scripts/browserToKill.mjs'
 import {
   downloaded,
   expect,
@@ -259,4 +262,68 @@ test('the whole studio goes out to a file and into another browser, and what is 
   await other.getByTestId('file-input').setInputFiles(path)
   await expect(dialog).toContainText('1 commission is the same as here')
   await elsewhere.close()
+})
+
+test('the plug is pulled in the middle of making: nothing that was done is missing, and timers say what is left', async ({
+  baseURL,
+}) => {
+  const folder = await mkdtemp(join(tmpdir(), 'lamellon-plug-'))
+  const atBench = new Date('2026-12-02T15:45:00')
+  const minutesOn = (minutes: number): Date => new Date(atBench.getTime() + minutes * 60_000)
+  const timer = (page: Page) => page.getByTestId('timers').getByRole('timer').first()
+  const minutesLeft = async (page: Page): Promise<number> => {
+    const [, hours = '0', minutes] = (await timer(page).innerText()).match(/^(?:(\d+) h )?(\d+)/)!
+    return Number(hours) * 60 + Number(minutes)
+  }
+  const opened = async (page: Page): Promise<void> => {
+    await page.goto(`${baseURL}/make`)
+    await expect(page.getByTestId('tally-warnings')).toBeVisible()
+  }
+  let running: Awaited<ReturnType<typeof launched>> | null = null
+  const counted = (page: Page) => page.getByTestId(/^count-sails/).allInnerTexts()
+  try {
+    running = await launched(folder)
+    const plugged = running.page
+    await plugged.clock.setSystemTime(atBench)
+    await plugged.goto(`${baseURL}/`)
+    await plugged.evaluate(() => localStorage.setItem('lamellon.studio', 'demo'))
+    await opened(plugged)
+    await plugged.getByTestId('begin').click()
+    await plugged.clock.setSystemTime(minutesOn(42))
+    await plugged.getByTestId('done').click()
+    await expect(plugged.getByTestId('step-now')).toHaveAttribute('data-task', 'sails-soak-1')
+    await plugged.getByTestId('begin').click()
+    await plugged
+      .getByTestId(/^count-sails/)
+      .last()
+      .getByTestId('broken')
+      .click()
+    await plugged.getByTestId('done').click()
+    await expect(plugged.getByTestId('timers')).toContainText(/load 1/i)
+    await plugged.getByTestId('begin').click()
+    await saved(plugged)
+    await plugged.clock.setFixedTime(minutesOn(50))
+    // Opened anew, it shows that minute from the first.
+    await opened(plugged)
+    await expect(timer(plugged)).toBeVisible()
+    const inHand = await plugged.getByTestId('step-now').getAttribute('data-task')
+    const pieces = await counted(plugged)
+    const left = await minutesLeft(plugged)
+    await running.kill()
+
+    running = await launched(folder)
+    const again = running.page
+    await again.clock.setFixedTime(minutesOn(57))
+    await opened(again)
+    await expect(again.getByTestId('step-now')).toHaveAttribute('data-task', inHand!)
+    await expect(again.getByTestId('done')).toBeVisible()
+    await expect(again.getByTestId('task-sails-cut')).toHaveAttribute('aria-label', /^Open again/)
+    await expect(again.getByTestId('task-sails-soak-1')).toHaveAttribute('aria-label', /^Open again/)
+    expect(await counted(again)).toEqual(pieces)
+    expect(left - (await minutesLeft(again))).toBe(7)
+  } finally {
+    await running?.kill()
+    // Its last processes may still write for a moment.
+    await rm(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
+  }
 })
