@@ -39,55 +39,60 @@ export type InTurn = {
 
 const NEAR_MIN = 1e-6
 
-/** Lives through a schedule. @param free when people could work, past the end too */
+/**
+ * Lives through a schedule. It is done hundreds of times for every plan, and so makes nothing it need not make.
+ * @param free when people could work, past the end too
+ */
 export function liveThrough(
   line: readonly InTurn[],
   free: ReadonlyMap<string, FreeTime>,
-  living: Living,
+  { minutesOf, restOf, happened, now }: Living,
 ): ReadonlyMap<string, Lived> {
   const done = new Map<string, Lived>()
-  const ends = new Map<string, Moment>()
-  const live = (id: string, lived: Lived): void => {
-    done.set(id, lived)
-    ends.set(id, lived.parts.at(-1)!.to)
-  }
-  const left = new Map([...free].map(([person, stretches]) => [person, [...stretches]]))
-  line.forEach(({ task, planned, waits, unitsAfter, laterOf }) => {
+  const endOf = (task: string): Moment => done.get(task)!.parts.at(-1)!.to
+  const left = new Map<string, Stretch[]>()
+  for (const [person, stretches] of free) left.set(person, [...stretches])
+  for (const { task, planned, waits, unitsAfter, laterOf } of line) {
     const { parts, person } = planned
-    const happened = living.happened.get(task.id)
-    const minutes = living.minutesOf(task, person)
-    const isWorked = task.byHand && person !== null
-    const take = (spells: readonly Stretch[]): void => {
-      if (isWorked) for (const spell of spells) takeOut(left.get(person)!, spell)
+    const minutes = minutesOf(task, person)
+    const hands = task.byHand && person !== null ? left.get(person)! : null
+    const known = happened.get(task.id)
+    if (known) {
+      const spell = { from: known.from, to: known.to ?? Math.max(now, known.from + minutes) }
+      if (hands) takeOut(hands, spell)
+      done.set(task.id, { parts: [spell], late: null, over: 0, drying: false })
+      continue
     }
-    if (happened) {
-      const spell = { from: happened.from, to: happened.to ?? Math.max(living.now, happened.from + minutes) }
-      take([spell])
-      live(task.id, { parts: [spell], late: null, over: 0, drying: false })
-      return
-    }
-    let [from, late, drying, dried] = [Math.max(parts[0]!.from, living.now), null as string | null, false, 0]
-    const push = (to: Moment, by: string, byDrying: boolean, over: number): void => {
-      if (to > from + NEAR_MIN) {
-        from = to
-        late = by
-        drying = byDrying
-        dried = over
-      }
-    }
+    let from = Math.max(parts[0]!.from, now)
+    let late: string | null = null
+    let dried = 0
+    let isDried = false
     for (const wait of waits) {
-      const rest = living.restOf(wait)
-      push(ends.get(wait.before)! + rest, wait.before, rest > wait.leastMin, rest - wait.leastMin)
+      const rest = restOf(wait)
+      const until = endOf(wait.before) + rest
+      if (until <= from + NEAR_MIN) continue
+      from = until
+      late = wait.before
+      dried = rest - wait.leastMin
+      isDried = dried > 0
     }
-    for (const before of unitsAfter) push(ends.get(before)!, before, false, 0)
+    for (const before of unitsAfter) {
+      const until = endOf(before)
+      if (until <= from + NEAR_MIN) continue
+      from = until
+      late = before
+      dried = 0
+      isDried = false
+    }
     const spells =
-      isWorked && !task.anyHour
-        ? spellsFrom(planned, minutes, from, left.get(person)!, free.get(person)!, laterOf)
+      hands && !task.anyHour
+        ? spellsFrom(planned, minutes, from, hands, free.get(person!)!, laterOf)
         : [{ from, to: from + minutes }]
-    take(spells)
-    const isDrying = (drying && dried > minutes - task.durationMin) || task.drying !== null
-    live(task.id, { parts: spells, late, over: Math.max(dried, minutes - task.durationMin), drying: isDrying })
-  })
+    if (hands) for (const spell of spells) takeOut(hands, spell)
+    const longer = minutes - task.durationMin
+    const drying = (isDried && dried > longer) || task.drying !== null
+    done.set(task.id, { parts: spells, late, over: Math.max(dried, longer), drying })
+  }
   return done
 }
 

@@ -16,7 +16,10 @@ export type PreparedJob = {
 }
 
 /** Items by a key, in the order they came in. */
-export function grouped<Item>(items: readonly Item[], key: (item: Item) => string): ReadonlyMap<string, readonly Item[]> {
+export function grouped<Item>(
+  items: readonly Item[],
+  key: (item: Item) => string,
+): ReadonlyMap<string, readonly Item[]> {
   const groups = new Map<string, Item[]>()
   for (const item of items) {
     const group = groups.get(key(item))

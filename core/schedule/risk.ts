@@ -35,8 +35,11 @@ export type Risk = {
 
 const DAYS_AFTER = 3
 const MINUTES_PER_DAY = 1440
+const NEAR_MIN = 1e-6
 
-type Run = { readonly end: Moment; readonly cause: { readonly task: string; readonly drying: boolean } | null }
+type Cause = { readonly task: string; readonly drying: boolean }
+/** Whether it was too late, and what made it so. */
+type Run = { readonly isLate: boolean; readonly cause: Cause | null }
 
 /** What chance has in store for a job, life by life. */
 function lotsOf({ tasks, people }: Job, { deviations, shares }: Luck) {
@@ -61,6 +64,7 @@ function oneLife(
   since: Since,
   lots: ReturnType<typeof lotsOf>,
   life: number,
+  lateFrom: Moment,
 ): Run {
   const room = lots.room[life]!
   // Drying strays round what is usual, by how far the room is off and from one piece to the next.
@@ -77,13 +81,20 @@ function oneLife(
       byHand ? worked(durationMin, id, person) : drying ? dried(drying, id) : durationMin,
     restOf: ({ before, leastMin, drying }) => (drying ? dried(drying, before) : leastMin),
   })
-  const ends = [...lived].map(([task, { parts }]) => ({ task, to: parts.at(-1)!.to }))
-  const last = ends.reduce((one, other) => (other.to > one.to ? other : one))
-  return { end: last.to, cause: causeOf(last.task, lived) }
+  let end = -Infinity
+  let last: string | null = null
+  for (const [task, { parts }] of lived) {
+    const { to } = parts.at(-1)!
+    if (to <= end) continue
+    end = to
+    last = task
+  }
+  const isLate = end > lateFrom + NEAR_MIN
+  return { isLate, cause: isLate && last !== null ? causeOf(last, lived) : null }
 }
 
 /** What went furthest over on the way that led to the end. */
-function causeOf(last: string, lived: ReadonlyMap<string, Lived>): Run['cause'] {
+function causeOf(last: string, lived: ReadonlyMap<string, Lived>): Cause | null {
   let worst: { readonly task: string; readonly drying: boolean; readonly over: number } | null = null
   const seen = new Set<string>()
   for (let at: string | null = last; at !== null && !seen.has(at); at = lived.get(at)!.late) {
@@ -101,7 +112,7 @@ function livesOf(
   straying: Straying,
   luck: Luck,
   { graceMin = 0, since = NOTHING_HAPPENED }: Allowance,
-): (life: number) => Run & { readonly isLate: boolean } {
+): (life: number) => Run {
   const lateFrom = job.endAt + graceMin
   const line = lineUp(job, schedule)
   const lots = lotsOf(job, luck)
@@ -112,10 +123,7 @@ function livesOf(
       freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
     ]),
   )
-  return (life) => {
-    const run = oneLife(line, free, straying, since, lots, life)
-    return { ...run, isLate: run.end > lateFrom + 1e-6 }
-  }
+  return (life) => oneLife(line, free, straying, since, lots, life, lateFrom)
 }
 
 /** How much later than planned is still in time, and what has happened by now. */
@@ -135,26 +143,34 @@ export function riskOf(
   luck: Luck,
   allowance: Allowance = {},
 ): Risk {
-  return riskIfReady(job, schedule, straying, runs, luck, { ...allowance, wanted: 0 })!
+  return riskIfReady(job, schedule, straying, runs, luck, { ...allowance, wanted: 0, hardest: [] }).risk!
 }
 
-/** The chance of a timetable, where it holds as often as is wanted; null, and given up, once too many lives were late. */
+/** How often a timetable must hold, and the lives that are lived first: those in which another was late. */
+type Wanted = Allowance & { readonly wanted: number; readonly hardest: readonly number[] }
+
+/**
+ * The chance of a timetable, where it holds as often as is wanted; null, and given up, once too many lives were late.
+ * What was late in a life mostly is again: with those first, what does not hold is soon known.
+ * @returns the chance, and the lives that were late
+ */
 export function riskIfReady(
   job: Job,
   schedule: Schedule,
   straying: Straying,
   runs: number,
   luck: Luck,
-  { wanted, ...allowance }: Allowance & { readonly wanted: number },
-): Risk | null {
+  { wanted, hardest, ...allowance }: Wanted,
+): { readonly risk: Risk | null; readonly late: readonly number[] } {
   const live = livesOf(job, schedule, straying, luck, allowance)
-  const late: Run[] = []
-  for (let life = 0; life < runs; life += 1) {
+  const late = new Map<number, Run>()
+  for (const life of new Set([...hardest, ...Array(runs).keys()])) {
     const run = live(life)
-    if (run.isLate) late.push(run)
-    if (chanceOf(late.length, runs) < wanted) return null
+    if (run.isLate) late.set(life, run)
+    if (chanceOf(late.size, runs) < wanted) return { risk: null, late: [...late.keys()] }
   }
-  return { chance: chanceOf(late.length, runs), causes: causesOf(late) }
+  const inOrder = [...late].sort(([one], [other]) => one - other).map(([, run]) => run)
+  return { risk: { chance: chanceOf(late.size, runs), causes: causesOf(inOrder) }, late: [...late.keys()] }
 }
 
 function causesOf(late: readonly Run[]): Risk['causes'] {

@@ -88,7 +88,9 @@ function heldBefore({ held }: Schedule): ReadonlyMap<string, readonly string[]> 
       same.filter((other) => other.hold !== hold).map((other) => ({ task: hold.from, before: other.hold.until })),
     ),
   )
-  return new Map([...grouped(pairs, ({ task }) => task)].map(([task, each]) => [task, each.map(({ before }) => before)]))
+  return new Map(
+    [...grouped(pairs, ({ task }) => task)].map(([task, each]) => [task, each.map(({ before }) => before)]),
+  )
 }
 
 /** When somebody begins to work, day by day. */

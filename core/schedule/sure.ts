@@ -77,7 +77,7 @@ function* withMoreToSpare({ some, effort }: Way, bare: FoundSchedule & Candidate
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
   const luck = luckOf(SEED, LIVES)
-  const wanted = { graceMin: aheadMin, wanted: wantedChance }
+  let hardest: readonly number[] = []
   let sure: Weighed | null = null
   let tried: Candidate[] = []
   let fewest = Infinity
@@ -99,7 +99,9 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
       } else if (unkeptPins(each) === fewest) {
         tried.push(each)
         const { planned, schedule } = roomy(each)
-        const risk = riskIfReady(planned.job, schedule, STARTING_STRAYING, LIVES, luck, wanted)
+        const wanted = { graceMin: aheadMin, wanted: wantedChance, hardest }
+        const { risk, late } = riskIfReady(planned.job, schedule, STARTING_STRAYING, LIVES, luck, wanted)
+        hardest = late
         if (risk) sure = { planned, schedule, risk }
       }
     }
