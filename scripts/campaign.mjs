@@ -19,11 +19,12 @@ const { values } = parseArgs({
 })
 const [from, inputs] = [Number(values.from), Number(values.inputs)]
 const without = values.without.split(',')
-/** Longer than this is a hang. */
+/** What keeps a processor longer is a hang. */
 const HANG_MS = 1000
 /** After so long a process that says nothing is ended, and the input it was at is a hang. */
 const SILENT_MS = 30_000
 const EDITS_IN_WINDOWS = 200
+const ROUNDS_SPOILED = 40
 
 const counts = new Map()
 const findings = []
@@ -84,11 +85,13 @@ console.log(`${findings.length} findings. One of them again: npm run campaign --
 if (values.only === undefined && !without.includes('browser')) {
   ensureChromium()
   ensureBuilt()
-  const { killFindings, windowFindings } = await import('./campaignBrowser.mjs')
+  const { killFindings, memoryFindings, storageFindings, windowFindings } = await import('./campaignBrowser.mjs')
   const seed = from + 1
   for (const finding of [
     ...(await windowFindings(EDITS_IN_WINDOWS, seed)),
     ...(await killFindings(Number(values.kills), seed)),
+    ...(await storageFindings(ROUNDS_SPOILED, seed)),
+    ...(await memoryFindings(50, 500)),
   ]) {
     findings.push(finding)
     console.log(finding)

@@ -1,5 +1,5 @@
 // A browser that is killed again and again in the middle of edits, and two windows that edit the same studio.
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from 'playwright-core'
@@ -7,6 +7,9 @@ import { ARGUMENTS, launched } from './browserToKill.mjs'
 import { findChromium, freePort, startServer } from './setup.mjs'
 
 const EDITS_EACH = 10
+const MEMORY_MAY_GROW = 1.1
+/** How a folder is removed: the browser's last processes may still write in it. */
+const GONE = { recursive: true, force: true, maxRetries: 20, retryDelay: 100 }
 
 /** Numbers from 0 up to 1 by a seed, so that a run can be made again. */
 function streamOf(seed) {
@@ -19,6 +22,13 @@ function streamOf(seed) {
 
 const driveField = (page) => page.getByRole('main').getByLabel('Drive', { exact: true })
 const isSaved = (page) => page.locator('[data-testid="tally"][data-unsaved="0"]').waitFor({ state: 'attached' })
+
+/** Begins a commission; the page where one begins has a field for the drive too. */
+async function startBare(page) {
+  await page.getByTestId('start-bare').click()
+  await page.getByTestId('start-bare').waitFor({ state: 'hidden' })
+  await driveField(page).waitFor()
+}
 
 async function drive(page, minutes) {
   await driveField(page).fill(`${minutes} min`)
@@ -50,8 +60,7 @@ export async function killFindings(kills, seed) {
     for (let kill = 0; kill <= kills; kill += 1) {
       const { page, kill: killBrowser } = await launched(folder)
       await page.goto(`${address}/brief`)
-      if (kill === 0) await page.getByTestId('start-bare').click()
-      await driveField(page).waitFor()
+      if (kill === 0) await startBare(page)
       if (accepted !== null) {
         const there = minutesIn(await driveField(page).inputValue())
         if (there !== accepted && there !== tried)
@@ -78,9 +87,128 @@ export async function killFindings(kills, seed) {
     console.log(`\n${edits} edits, ${kills} kills of the browser: ${findings.length} findings`)
   } finally {
     server.kill()
-    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
+    rmSync(folder, GONE)
   }
   return findings
+}
+
+/** What can happen to what a browser keeps, while it does not run: files of its database gone, cut short or changed. */
+const SPOILED = {
+  'all gone': (files) => files.forEach((file) => rmSync(file)),
+  'one gone': (files, stream) => rmSync(chosen(files, stream)),
+  'cut short': (files, stream) => {
+    const file = chosen(files, stream)
+    truncateSync(file, Math.floor(statSync(file).size * stream()))
+  },
+  'changed'(files, stream) {
+    const file = chosen(files, stream)
+    const bytes = readFileSync(file)
+    for (let times = 0; times < 20 && bytes.length > 0; times += 1)
+      bytes[Math.floor(stream() * bytes.length)] = Math.floor(stream() * 256)
+    writeFileSync(file, bytes)
+  },
+}
+const chosen = (files, stream) => files[Math.floor(stream() * files.length)]
+
+/** All files in which a browser keeps the studio. */
+const keptFiles = (folder) =>
+  readdirSync(join(folder, 'Default', 'IndexedDB'), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map(({ parentPath, name }) => join(parentPath, name))
+
+/**
+ * Spoils what the browser keeps between two starts. What was kept may be lost then: but the page must come to the
+ * commission, to an empty studio, or to a sentence that says what is wrong, and an empty studio must take a commission.
+ * @returns what was found, a sentence each
+ */
+export async function storageFindings(rounds, seed) {
+  const stream = streamOf(seed)
+  const { server, address } = await startServer(await freePort())
+  const findings = []
+  const cameTo = new Map()
+  try {
+    for (let round = 0; round < rounds; round += 1) {
+      const folder = mkdtempSync(join(tmpdir(), 'lamellon-spoiled-'))
+      const begun = await launched(folder)
+      await begun.page.goto(`${address}/brief`)
+      await startBare(begun.page)
+      for (const minutes of [20, 30, 40]) await drive(begun.page, minutes)
+      await isSaved(begun.page)
+      await begun.kill()
+      const [what, spoil] = Object.entries(SPOILED)[round % Object.keys(SPOILED).length]
+      spoil(keptFiles(folder), stream)
+      const again = await launched(folder)
+      const wrong = []
+      again.page.on('pageerror', (error) => wrong.push(error.message))
+      await again.page.goto(`${address}/brief`)
+      const [commission, empty, notice] = [
+        again.page.getByTestId('tally'),
+        again.page.getByTestId('start-bare'),
+        again.page.getByRole('alert'),
+      ]
+      const came = await commission
+        .or(empty)
+        .or(notice)
+        .first()
+        .waitFor()
+        .then(
+          async () =>
+            (await commission.isVisible())
+              ? 'the commission'
+              : (await empty.isVisible())
+                ? 'an empty studio'
+                : 'a notice',
+          () => 'nothing',
+        )
+      cameTo.set(came, (cameTo.get(came) ?? 0) + 1)
+      if (came === 'an empty studio') {
+        await empty.click()
+        await isSaved(again.page).catch(() => wrong.push('a new commission was not kept'))
+      }
+      if (came === 'nothing' || wrong.length > 0)
+        findings.push(`storage ${what}, round ${round}: came to ${came} ${wrong.join('; ')}`)
+      await again.kill()
+      rmSync(folder, GONE)
+    }
+    const all = [...cameTo].map(([came, times]) => `${times} times to ${came}`).join(', ')
+    console.log(`\n${rounds} times storage spoiled: came ${all}: ${findings.length} findings`)
+  } finally {
+    server.kill()
+  }
+  return findings
+}
+
+/**
+ * Edits by the hundred in one page: what it keeps in memory, collected, must not grow with them.
+ * @returns what was found, a sentence each
+ */
+export async function memoryFindings(few, many) {
+  const { server, address } = await startServer(await freePort())
+  const browser = await chromium.launch({ executablePath: findChromium(), args: ARGUMENTS })
+  try {
+    const context = await browser.newContext({ serviceWorkers: 'block' })
+    const page = await context.newPage()
+    await page.goto(`${address}/brief`)
+    await startBare(page)
+    const session = await context.newCDPSession(page)
+    const keptAfter = async () => {
+      await session.send('HeapProfiler.collectGarbage')
+      return (await session.send('Runtime.getHeapUsage')).usedSize / 2 ** 20
+    }
+    const kept = []
+    for (let edit = 1; edit <= many; edit += 1) {
+      await drive(page, 10 + (edit % 160))
+      await isSaved(page)
+      if (edit === few || edit === many) kept.push(await keptAfter())
+    }
+    const [before, after] = kept
+    const says = `${before.toFixed(1)} MB after ${few} edits, ${after.toFixed(1)} MB after ${many}`
+    console.log(`\n${says}`)
+    return after > before * MEMORY_MAY_GROW ? [`memory: ${says}`] : []
+  } finally {
+    await browser.close()
+    server.kill()
+  }
 }
 
 /** Two windows that change different things at any moments. @returns what was found, a sentence each */
@@ -93,8 +221,7 @@ export async function windowFindings(edits, seed) {
     const context = await browser.newContext({ serviceWorkers: 'block' })
     const pages = [await context.newPage(), await context.newPage()]
     await pages[0].goto(`${address}/brief`)
-    await pages[0].getByTestId('start-bare').click()
-    await driveField(pages[0]).waitFor()
+    await startBare(pages[0])
     await isSaved(pages[0])
     await pages[1].goto(`${address}/brief`)
     await driveField(pages[1]).waitFor()
