@@ -199,7 +199,7 @@ test('a browser without room: the edit waits, is said, can be saved to a file, a
   })
   await fill(page, 'Drive', '47 min')
   const told = page.getByTestId('not-saved')
-  await expect(told).toContainText('1 edit could not be saved yet: The room this browser gives is full')
+  await expect(told).toContainText('1 edit could not be saved yet. The room this browser gives is full')
   const file = await downloaded(page, () => told.getByRole('button', { name: 'Save to a file' }).click())
   expect(JSON.parse(file.bytes.toString())).toMatchObject({ commission: { brief: { driveMin: 47 } } })
   await page.evaluate(() => (globalThis as unknown as { makeRoom: () => void }).makeRoom())

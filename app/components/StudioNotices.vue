@@ -35,7 +35,7 @@ const trouble = computed(() => (studio.trouble ? troubleSentence(studio.trouble,
 const unsaved = computed(() =>
   studio.stuck === ''
     ? ''
-    : `${counted(studio.unsaved, 'edit')} could not be saved yet: ${studio.stuck}. Keep this page open.`,
+    : `${counted(studio.unsaved, 'edit')} could not be saved yet. ${studio.stuck}. Keep this page open.`,
 )
 /** Until the page is opened again. */
 const later = ref(false)

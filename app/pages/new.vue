@@ -153,7 +153,7 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
       </section>
       <section class="rounded-2xl bg-paper-deep/70 px-4 py-3">
         <h2 class="part-title mb-2">What cake?</h2>
-        <div class="flex items-end gap-2">
+        <div class="flex flex-wrap items-end gap-2">
           <div class="grid flex-1 justify-items-start gap-1.5">
             <PillButton v-for="each in TIER_COUNTS" :key="each" :on="count === each" @click="count = each">{{
               COUNTS[each]
