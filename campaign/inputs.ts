@@ -10,7 +10,8 @@ const WARM_UP = 5
 export async function tryInputs(from: number, to: number, step: number, tell: (line: object) => void): Promise<void> {
   // A program that has just begun is translated as it runs, which is not what an input takes.
   const [commissions] = READERS
-  for (let time = 0; time < WARM_UP; time += 1) await commissions!.read(commissions!.specimens[0]!, false)!(() => undefined)
+  for (let time = 0; time < WARM_UP; time += 1)
+    await commissions!.read(commissions!.specimens[0]!, false)!(() => undefined)
   for (let number = from; number < to; number += step) {
     tell({ begun: number })
     tell(await tried(number, Math.floor(number / READERS.length) % PRINTED === 0))
