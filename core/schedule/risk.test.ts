@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { latestSchedule, riskOf, searchSchedule, smoothed, STARTING_STRAYING, type Job, type Straying } from '.'
 import { luckOf } from './luck'
+import { riskIfReady } from './risk'
 import { valueOf } from '../quantity'
 import { ANY_END, anyPerson, anyTask, anyWait, chanceWork } from '../../tests/any/anyWork'
 
@@ -48,6 +49,23 @@ describe('the chance to be ready', () => {
         expect(risk.chance).toBeLessThanOrEqual(1)
         expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
         expect(riskOf(work, found.value, STARTING_STRAYING, 40, luckOf(seed, 40))).toEqual(risk)
+      }),
+      { numRuns: 40 },
+    ))
+
+  it('is the same whichever lives are lived first, and none where it is less than is wanted', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), fc.uniqueArray(fc.nat({ max: 39 })), (seed, hardest) => {
+        const work = chanceWork(seed, 4, 3)
+        const found = searchSchedule(work, 1).best()
+        if (!found.ok) return
+        const luck = luckOf(seed, 40)
+        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, luck)
+        const ifReady = (wanted: number) =>
+          riskIfReady(work, found.value, STARTING_STRAYING, 40, luck, { wanted, hardest })
+        expect(ifReady(risk.chance).risk).toEqual(risk)
+        expect(ifReady(risk.chance).late).toHaveLength(Math.round(40 * (1 - risk.chance)))
+        expect(ifReady(risk.chance + 0.01).risk).toBeNull()
       }),
       { numRuns: 40 },
     ))
