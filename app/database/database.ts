@@ -17,6 +17,9 @@ export type KeptWorkshop = { id: 'workshop'; revision: number; workshop: Worksho
 /** The mark of edits that touch nothing but the workshop: they belong to no commission. */
 export const OF_WORKSHOP = 'workshop'
 
+/** How many edits can be taken back, of a commission and of the workshop. */
+export const KEPT_EDITS = 300
+
 /**
  * One edit, as what it changed. `of` is the commission it was made in, or the workshop alone; `at` puts it in its place,
  * ms by the world's clock.

@@ -4,10 +4,7 @@ import type { Commission } from '#core/commission'
 import { faultOfRecord, setCommissionAside } from './setAside'
 import { lastOf } from './snapshotName'
 import { keepLast, keepSnapshot } from './snapshots'
-import { OF_WORKSHOP, type KeptCommission, type KeptEdit, type StudioDatabase } from './database'
-
-/** How far back edits can be taken back, of a commission and of the workshop. */
-const KEPT_EDITS = 300
+import { KEPT_EDITS, OF_WORKSHOP, type KeptCommission, type KeptEdit, type StudioDatabase } from './database'
 
 /** A commission and the workshop it is made in, as they lie in the database, and how often each was saved. */
 export type Kept = {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applied, changesBetween } from '#core/change'
-import { OF_WORKSHOP, type KeptEdit } from '~/database/database'
+import { KEPT_EDITS, OF_WORKSHOP, type KeptEdit } from '~/database/database'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit } from './history'
 
 const edit = (id: string, at: number, undone = false): KeptEdit => ({
@@ -31,6 +31,13 @@ describe('a history', () => {
     expect(withEdit(history, edit('two', 2, true)).map(({ id }) => id)).toEqual(['one', 'two', 'three', 'four'])
     expect(withEdit(history, edit('five', 5)).at(-1)!.id).toBe('five')
     expect([hourFor(history, 3), hourFor(history, 90), hourFor([], 7)]).toEqual([5, 90, 7])
+  })
+  it('knows the last few hundred of the cake, and those of the workshop beside them', () => {
+    const shelf = { ...edit('shelf', 0), of: OF_WORKSHOP }
+    let known: readonly KeptEdit[] = [shelf]
+    for (let at = 1; at <= KEPT_EDITS + 50; at += 1) known = withEdit(known, edit(`edit ${at}`, at))
+    expect(known).toHaveLength(KEPT_EDITS + 1)
+    expect([known[0]!.id, known[1]!.id, known.at(-1)!.id]).toEqual(['shelf', 'edit 51', `edit ${KEPT_EDITS + 50}`])
   })
   it('knows what belongs to the workshop alone', () => {
     const both = { commission: { name: 'a' }, workshop: { people: 1 } }

@@ -3,7 +3,7 @@
  * taken back can be made again until something else is done.
  */
 import type { Change } from '#core/change'
-import { OF_WORKSHOP, type KeptEdit } from '~/database/database'
+import { KEPT_EDITS, OF_WORKSHOP, type KeptEdit } from '~/database/database'
 
 export type History = readonly KeptEdit[]
 
@@ -42,11 +42,16 @@ export function goneOn(first: readonly Change[], then: readonly Change[]): reado
   return [...byPlace.values()]
 }
 
-/** The history with an edit in the place of its earlier self, or last. */
-export const withEdit = (history: History, edit: KeptEdit): History =>
-  history.some(({ id }) => id === edit.id)
-    ? history.map((each) => (each.id === edit.id ? edit : each))
-    : [...history, edit]
+/**
+ * The history with an edit in the place of its earlier self, or last. As in the database, of a commission and of the
+ * workshop only so many are known; what lies further back is forgotten.
+ */
+export function withEdit(history: History, edit: KeptEdit): History {
+  if (history.some(({ id }) => id === edit.id)) return history.map((each) => (each.id === edit.id ? edit : each))
+  const all = [...history, edit]
+  const forgotten = new Set(all.filter(({ of }) => of === edit.of).slice(0, -KEPT_EDITS))
+  return forgotten.size === 0 ? all : all.filter((each) => !forgotten.has(each))
+}
 
 /** An hour behind the last edit, ms: two in the same thousandth of a second keep their order. */
 export const hourFor = (history: History, now: number): number => Math.max(now, (history.at(-1)?.at ?? 0) + 1)

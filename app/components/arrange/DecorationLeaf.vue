@@ -10,6 +10,7 @@ import { colourName } from '#core/tint'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafFold from '~/components/ui/LeafFold.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
+import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import AccentSection from './AccentSection.vue'
 import ArrangedAs from './ArrangedAs.vue'
@@ -26,12 +27,12 @@ import ValueFields from './ValueFields.vue'
 
 /** What is folded away at first, and what only some have, comes when it is wanted. */
 const OutlineSection = defineAsyncComponent(() => import('./OutlineSection.vue'))
-const QuietSection = defineAsyncComponent(() => import('./QuietSection.vue'))
-const ElementBar = defineAsyncComponent(() => import('./ElementBar.vue'))
-const FinishSection = defineAsyncComponent(() => import('./FinishSection.vue'))
+const QuietSection = afterFigures(() => import('./QuietSection.vue'))
+const ElementBar = afterFigures(() => import('./ElementBar.vue'))
+const FinishSection = afterFigures(() => import('./FinishSection.vue'))
 const PlantChoice = defineAsyncComponent(() => import('./PlantChoice.vue'))
-const TopView = defineAsyncComponent(() => import('./TopView.vue'))
-const AssemblySection = defineAsyncComponent(() => import('./AssemblySection.vue'))
+const TopView = afterFigures(() => import('./TopView.vue'))
+const AssemblySection = afterFigures(() => import('./AssemblySection.vue'))
 const PetalSection = defineAsyncComponent(() => import('./PetalSection.vue'))
 
 const props = defineProps<{ id: string }>()
