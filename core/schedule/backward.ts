@@ -2,7 +2,7 @@
  * One walk back from the end: every task as late as those after it, what it occupies and whose hands it takes allow.
  */
 import { ok, refuse, type Moment, type Result } from '../quantity'
-import { latestIn, takeOut, type FreeTime } from './freeTime'
+import { latestIn, NEAR_MIN, takeOut, type FreeTime } from './freeTime'
 import type { HeldUnit, Hold, NoSchedule, PlacedTask, Reason, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 import type { PreparedJob } from './prepared'
@@ -20,8 +20,6 @@ type Walk = {
 }
 
 const none: readonly never[] = []
-/** Hours are sums of fractions of minutes: less than this is no difference. */
-const NEAR_MIN = 1e-6
 const startOf = ({ parts }: PlacedTask): Moment => parts[0]!.from
 const endOf = ({ parts }: PlacedTask): Moment => parts.at(-1)!.to
 

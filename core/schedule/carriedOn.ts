@@ -1,5 +1,5 @@
 /** A timetable that goes on from what has been done. */
-import type { Moment } from '../quantity'
+import { MINUTES_PER_DAY, type Moment } from '../quantity'
 import { freeWithOvertime, lineUp, liveThrough } from './live'
 import type { Since } from './risk'
 import { latestSchedule } from './search'
@@ -11,7 +11,6 @@ import { SEED } from './sure'
  * So far past the event work is put where hands are free; beyond, at any hour, so that a timetable always has an end.
  */
 const DAYS_AFTER = 60
-const MINUTES_PER_DAY = 1440
 
 /** A schedule as it goes on from what has happened; `order` is the schedule whose order it follows. */
 type Carried = { readonly schedule: Schedule; readonly order: Schedule; readonly readyAt: Moment }

@@ -5,8 +5,8 @@ import type { Stretch } from './workingHours'
 const HORIZON_DAYS = 120
 const GRID_MIN = 5
 const SMALLEST_PART_MIN = 15
-/** Durations are sums of fractions of minutes: less than this is what adding them up leaves over. */
-const LEFT_OVER_MIN = 1e-6
+/** Hours and durations are sums of fractions of minutes: less than this is no difference. */
+export const NEAR_MIN = 1e-6
 
 /** Stretches in which somebody may be given work: apart, in the order of time. */
 export type FreeTime = readonly Stretch[]
@@ -91,7 +91,7 @@ export function latestIn(
 ): readonly Stretch[] | null {
   let last = free.length - 1
   while (last >= 0 && free[last]!.from >= before) last -= 1
-  if (durationMin <= LEFT_OVER_MIN) {
+  if (durationMin <= NEAR_MIN) {
     const to = last >= 0 ? Math.min(free[last]!.to, before) : null
     return to === null ? null : [{ from: onGrid(to), to: onGrid(to) }]
   }
@@ -124,10 +124,10 @@ function partsEndingIn(
     const to = Math.min(free[at]!.to, before)
     const from = Math.max(free[at]!.from, onGrid(to - left))
     const end = Math.min(to, from + left)
-    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) return null
+    if (end - from < Math.min(left, SMALLEST_PART_MIN) - NEAR_MIN) return null
     parts.unshift({ from, to: end })
     left -= end - from
-    if (left <= LEFT_OVER_MIN) return parts
+    if (left <= NEAR_MIN) return parts
   }
   return null
 }
@@ -143,7 +143,7 @@ export function firstEndingAfter(stretches: readonly Stretch[], moment: Moment):
   return low
 }
 
-const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - LEFT_OVER_MIN) * GRID_MIN
+const upToGrid = (moment: Moment): Moment => Math.ceil(moment / GRID_MIN - NEAR_MIN) * GRID_MIN
 
 /**
  * The earliest stretches of free time that hold a task and begin at a moment or after, on the five-minute grid,
@@ -186,10 +186,10 @@ function partsBeginningIn(
     const { to } = free[at]!
     if (at > first && !goesOn(free[at - 1]!, free[at]!, whole)) return null
     const end = Math.min(to, from + left)
-    if (end - from < Math.min(left, SMALLEST_PART_MIN) - LEFT_OVER_MIN) return null
+    if (end - from < Math.min(left, SMALLEST_PART_MIN) - NEAR_MIN) return null
     parts.push({ from, to: end })
     left -= end - from
-    if (left <= LEFT_OVER_MIN) return parts
+    if (left <= NEAR_MIN) return parts
   }
   return null
 }

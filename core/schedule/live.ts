@@ -3,7 +3,7 @@
  * happened stays as it was.
  */
 import { MINUTES_PER_DAY, type Moment } from '../quantity'
-import { earliestIn, firstEndingAfter, freeBefore, takeOut, withoutAll, type FreeTime } from './freeTime'
+import { earliestIn, firstEndingAfter, freeBefore, NEAR_MIN, takeOut, withoutAll, type FreeTime } from './freeTime'
 import type { Job, Person, PlacedTask, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
 
@@ -36,8 +36,6 @@ export type InTurn = {
   /** What is planned after it for the same person, in the order of time. */
   readonly laterOf: readonly Stretch[]
 }
-
-const NEAR_MIN = 1e-6
 
 /**
  * Lives through a schedule. It is done hundreds of times for every plan, and so makes nothing it need not make.

@@ -1,7 +1,6 @@
 import { dayClockText, printDuration } from '../quantity'
+import { NEAR_MIN } from './freeTime'
 import type { Slot, Timetable } from './slots'
-
-const NEAR_MIN = 1e-6
 
 /** Why a slot is no later, and how long it might wait before that, in words. None for what only lies and waits. */
 export function reasonWords({ task, to }: Slot, { reasons, slots }: Timetable): string | null {

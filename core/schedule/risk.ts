@@ -2,8 +2,8 @@
  * How likely it is to be ready: the same timetable lived through many times, with hands, drying and mishaps as they
  * come.
  */
-import type { Moment } from '../quantity'
-import type { FreeTime } from './freeTime'
+import { MINUTES_PER_DAY, type Moment } from '../quantity'
+import { NEAR_MIN, type FreeTime } from './freeTime'
 import { freeWithOvertime, lineUp, liveThrough, type InTurn, type Lived, type Living } from './live'
 import type { Luck } from './luck'
 import type { Drying, Job, Schedule } from './task'
@@ -34,8 +34,6 @@ export type Risk = {
 }
 
 const DAYS_AFTER = 3
-const MINUTES_PER_DAY = 1440
-const NEAR_MIN = 1e-6
 
 type Cause = { readonly task: string; readonly drying: boolean }
 /** Whether it was too late, and what made it so. */

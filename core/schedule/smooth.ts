@@ -2,7 +2,7 @@
  * A schedule with room to breathe: what keeps is done as soon as there is time, and a day is begun early rather than
  * ended late, so that damp and mishaps find hours to spare before the event.
  */
-import { earliestIn, freeBefore, withoutAll, type FreeTime } from './freeTime'
+import { earliestIn, freeBefore, NEAR_MIN, withoutAll, type FreeTime } from './freeTime'
 import { dayOf, type Moment } from '../quantity'
 import { grouped } from './prepared'
 import type { Job, PlacedTask, Schedule, Task, Wait } from './task'
@@ -10,7 +10,6 @@ import type { Stretch } from './workingHours'
 
 /** What moves makes room for others: gone over again until nothing moves, or so often. */
 const MOST_PASSES = 8
-const NEAR_MIN = 1e-6
 const none: readonly never[] = []
 
 const startOf = ({ parts }: PlacedTask): number => parts[0]!.from

@@ -25,15 +25,16 @@ import SideEditor from './SideEditor.vue'
 import { sizeFields } from './sizeFields'
 import ValueFields from './ValueFields.vue'
 
-/** What is folded away at first, and what only some have, comes when it is wanted. */
-const OutlineSection = defineAsyncComponent(() => import('./OutlineSection.vue'))
-const QuietSection = afterFigures(() => import('./QuietSection.vue'))
+/** What is folded away at first, or comes with the pieces, waits for the figures. */
+const AssemblySection = afterFigures(() => import('./AssemblySection.vue'))
 const ElementBar = afterFigures(() => import('./ElementBar.vue'))
 const FinishSection = afterFigures(() => import('./FinishSection.vue'))
-const PlantChoice = defineAsyncComponent(() => import('./PlantChoice.vue'))
+const QuietSection = afterFigures(() => import('./QuietSection.vue'))
 const TopView = afterFigures(() => import('./TopView.vue'))
-const AssemblySection = afterFigures(() => import('./AssemblySection.vue'))
+/** What only some have. */
+const OutlineSection = defineAsyncComponent(() => import('./OutlineSection.vue'))
 const PetalSection = defineAsyncComponent(() => import('./PetalSection.vue'))
+const PlantChoice = defineAsyncComponent(() => import('./PlantChoice.vue'))
 
 const props = defineProps<{ id: string }>()
 
