@@ -7,6 +7,15 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 // Building a schema changes nothing: one that a script does not read is left out of it.
 const treeshake = { manualPureFunctions: ['z'] }
 
+/** Zod can write down what its schemas are; only the script that publishes the file format asks for it, no page does. */
+const withoutPublishing = {
+  name: 'lamellon:without-publishing',
+  transform(code: string, path: string) {
+    if (!/zod\/v4\/core\/(json-schema-processors|to-json-schema)\.js$/.test(path)) return null
+    return code.replace(/^export const (\w+) = \([^]*?^\};$/gm, 'export const $1 = () => undefined')
+  },
+}
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   srcDir: 'app/',
@@ -90,10 +99,10 @@ export default defineNuxtConfig({
   },
   vite: {
     // The plugin carries types of its own copy of Vite.
-    plugins: [tailwindcss() as never],
+    plugins: [tailwindcss() as never, withoutPublishing],
     // What the package gives by itself is for browsers of long ago, and larger.
     resolve: { alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' }] },
-    worker: { format: 'es', rollupOptions: { treeshake } },
+    worker: { format: 'es', rollupOptions: { treeshake }, plugins: () => [withoutPublishing] },
     build: { rollupOptions: { treeshake } },
     optimizeDeps: {
       include: [

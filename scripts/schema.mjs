@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { loadModule } from './core.mjs'
 import { root } from './setup.mjs'
 
-const { commissionFileJsonSchema } = await loadModule('core/format/commissionFile.ts')
+const { commissionFileJsonSchema } = await loadModule('core/format/published.ts')
 writeFileSync(
   `${root}/public/lamellon-commission-6.schema.json`,
   `${JSON.stringify(commissionFileJsonSchema(), null, 2)}\n`,

@@ -25,7 +25,7 @@ const keys: readonly (readonly [string, string])[] = [
 </script>
 
 <template>
-  <SheetDialog open title="Keys" width="small" @close="emit('close')">
+  <SheetDialog title="Keys" width="small" @close="emit('close')">
     <dl class="mt-3 grid grid-cols-2 gap-x-8 gap-y-1.5">
       <div v-for="[key, does] in keys" :key="key" class="flex justify-between gap-3">
         <dt>{{ does }}</dt>

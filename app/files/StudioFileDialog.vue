@@ -11,7 +11,6 @@ const { soFar, read, refused, take, stop, close } = useStudioFiles()
 const router = useRouter()
 const withWorkshop = ref(true)
 
-const isOpen = computed(() => soFar.value !== null || read.value !== null || refused.value !== null)
 const title = computed(() =>
   soFar.value ? 'The studio file' : refused.value ? 'Nothing was done' : 'Take this studio file?',
 )
@@ -32,7 +31,7 @@ const left = (): void => (soFar.value ? stop() : close())
 </script>
 
 <template>
-  <SheetDialog :open="isOpen" :title="title" width="small" data-testid="studio-file" @close="left">
+  <SheetDialog :title="title" width="small" data-testid="studio-file" @close="left">
     <template v-if="soFar">
       <p role="status">{{ soFar.what }}: {{ soFar.done }} of {{ counted(soFar.total, 'commission') }}</p>
       <progress

@@ -43,6 +43,11 @@ export function useFiles() {
     input,
     read,
     choose: (): void => input.value?.click(),
+    close: (): void => {
+      waiting.value = null
+      refused.value = null
+      removing.value = false
+    },
     askRemove: (): void => {
       removing.value = true
     },

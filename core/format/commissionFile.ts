@@ -8,7 +8,7 @@ const FORMAT = 'lamellon-commission'
 const LARGEST_BYTES = 20_000_000
 
 /** A commission and the workshop it was planned with, as one file. */
-const commissionFileSchema = z.strictObject({
+export const commissionFileSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   commission: commissionSchema,
@@ -88,7 +88,3 @@ export function fileSentence(problem: FileProblem): string {
         .join('; ')}${problem.fields.length > 4 ? `; and ${problem.fields.length - 4} more` : ''}`
   }
 }
-
-/** The published JSON Schema of the file. */
-export const commissionFileJsonSchema = (): object =>
-  z.toJSONSchema(commissionFileSchema, { target: 'draft-2020-12', reused: 'ref' })

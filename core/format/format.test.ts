@@ -8,7 +8,6 @@ import type { Workshop } from '../workshop'
 import { freshBench } from '../ledger'
 import { describe, expect, it } from 'vitest'
 import {
-  commissionFileJsonSchema,
   fileSentence,
   planSummary,
   planText,
@@ -17,6 +16,7 @@ import {
   writeCommissionFile,
   writeSvg,
 } from '.'
+import { commissionFileJsonSchema } from './published'
 import { tilesFor, writePdf } from './pdf/drawings'
 import { demoCommission, demoWorkshop } from '../demo'
 import { cutSheetPicture } from '../draw'

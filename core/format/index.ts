@@ -1,5 +1,5 @@
 export { writeCalendar } from './calendar'
-export { commissionFileJsonSchema, fileSentence, readCommissionFile, writeCommissionFile } from './commissionFile'
+export { fileSentence, readCommissionFile, writeCommissionFile } from './commissionFile'
 export { planSummary } from './planSummary'
 export { planText } from './planText'
 export { writeSvg } from './svg'

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, type Component } from 'vue'
-import { NuxtLink } from '#components'
 import type { Decoration } from '#core/commission'
 import type { PlannedDecoration } from '#core/decoration'
-import SheetDialog from '~/components/ui/SheetDialog.vue'
 import { afterPaint } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
 import DecorationTab from './DecorationTab.vue'
@@ -13,7 +11,8 @@ import { useHidden } from './hidden'
 import { useRearranging } from './useRearranging'
 import { useAdding } from './useAdding'
 
-const WhatGoesOn = defineAsyncComponent(() => import('~/components/start/WhatGoesOn.vue'))
+/** Read when it is asked for: it brings its pictures. */
+const AddingDialog = defineAsyncComponent(() => import('./AddingDialog.vue'))
 
 const { plan, option } = usePlanned()
 const { open, choose } = useChosenDecoration(() => option.value)
@@ -73,12 +72,7 @@ async function moveByKey(id: string, event: KeyboardEvent): Promise<void> {
 }
 
 const isAdding = ref(false)
-/** What is chosen is put on once the pictures are gone. */
-function close(then: () => void): void {
-  isAdding.value = false
-  then()
-}
-const { isFull, hasRoomForBouquet, add, addBouquet } = useAdding()
+const { isFull } = useAdding()
 </script>
 
 <template>
@@ -117,18 +111,6 @@ const { isFull, hasRoomForBouquet, add, addBouquet } = useAdding()
     >
       <Plus class="size-4" aria-hidden="true" />Add
     </button>
-    <SheetDialog :open="isAdding" title="What goes on the cake?" @close="isAdding = false">
-      <p class="mb-3">
-        <NuxtLink class="figure-link" to="/beginnings" data-testid="to-beginnings"
-          >Composed beginnings, on your own tiers</NuxtLink
-        >
-      </p>
-      <WhatGoesOn
-        :with-bouquet="hasRoomForBouquet"
-        :with-beginnings="false"
-        @technique="(id) => close(() => add(id))"
-        @bouquet="close(addBouquet)"
-      />
-    </SheetDialog>
+    <AddingDialog v-if="isAdding" @close="isAdding = false" />
   </div>
 </template>

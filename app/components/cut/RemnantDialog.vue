@@ -115,7 +115,7 @@ function typeInstead(): void {
 </script>
 
 <template>
-  <SheetDialog open title="A rest that lies in the studio" width="narrow" @close="emit('close')">
+  <SheetDialog title="A rest that lies in the studio" width="narrow" @close="emit('close')">
     <div class="grid gap-4">
       <form :id="form" class="grid gap-x-5 gap-y-3 sm:grid-cols-[1fr_1fr_auto]" novalidate @submit="submit">
         <label

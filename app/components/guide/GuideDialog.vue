@@ -16,7 +16,7 @@ watch(chosen, () => reader.value?.scrollIntoView({ block: 'start' }))
 </script>
 
 <template>
-  <SheetDialog open title="Guide" width="wide" data-testid="guide" @close="emit('close')">
+  <SheetDialog title="Guide" width="wide" data-testid="guide" @close="emit('close')">
     <div class="grid gap-x-8 gap-y-4 md:grid-cols-[13rem_minmax(0,1fr)]">
       <nav aria-label="Pages of the guide" class="md:sticky md:top-0 md:self-start">
         <ol class="flex flex-wrap gap-1 md:grid">

@@ -24,7 +24,7 @@ const [why] = field('why')
 </script>
 
 <template>
-  <SheetDialog open :title="`Leave out “${card.name}”?`" width="small" @close="emit('close')">
+  <SheetDialog :title="`Leave out “${card.name}”?`" width="small" @close="emit('close')">
     <form :id="form" novalidate @submit="submit">
       <label class="block text-[0.9rem] text-ink-soft"
         >Why<input v-model="why" class="field-input text-ink" maxlength="200" data-testid="why"

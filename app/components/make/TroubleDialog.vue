@@ -46,7 +46,7 @@ function keep({ id }: LikelyCause): void {
 </script>
 
 <template>
-  <SheetDialog open title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
+  <SheetDialog title="What do you see?" width="narrow" data-testid="trouble-guide" @close="emit('close')">
     <div class="grid gap-4">
       <ChoiceField v-model="of" label="On" :choices="namedChoices(things)" />
       <button v-if="seen !== ''" type="button" class="button justify-between" data-testid="seen" @click="seen = ''">

@@ -35,7 +35,7 @@ async function bringBack(day: SnapshotDay): Promise<void> {
 </script>
 
 <template>
-  <SheetDialog open title="Earlier days" width="narrow" data-testid="earlier-days" @close="emit('close')">
+  <SheetDialog title="Earlier days" width="narrow" data-testid="earlier-days" @close="emit('close')">
     <p class="mb-3 text-ink-soft">
       How each commission was before its first edit of a day, for the last {{ SNAPSHOT_DAYS }} days. Bringing a day back
       can be taken back like any edit.

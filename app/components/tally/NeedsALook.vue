@@ -29,7 +29,7 @@ function turnTo({ decoration }: Caution): void {
 </script>
 
 <template>
-  <SheetDialog open title="Needs a look" width="narrow" @close="emit('close')">
+  <SheetDialog title="Needs a look" width="narrow" @close="emit('close')">
     <div data-testid="needs-a-look">
       <p v-if="found.length === 0" class="text-[1.05rem]">All in order: nothing needs a look.</p>
       <CautionList :cautions="found">

@@ -116,7 +116,7 @@ const KINDS = [
 </script>
 
 <template>
-  <SheetDialog open :title="`A strip of ${stock?.name ?? ''}`" width="narrow" @close="emit('close')">
+  <SheetDialog :title="`A strip of ${stock?.name ?? ''}`" width="narrow" @close="emit('close')">
     <div v-if="stock && known && then" class="grid gap-4">
       <p class="text-[0.94rem]">
         Dip a strip in a little bath of known strength,

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { Pipette } from '@lucide/vue'
-import { ref, watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { colourName, cssHex } from '#core/tint'
-import PhotoColour from '~/components/ui/PhotoColour.vue'
 import { usePlanned } from '~/composables/planned'
 import IconButton from './IconButton.vue'
 
@@ -10,6 +9,7 @@ import IconButton from './IconButton.vue'
 const props = defineProps<{ label: string; modelValue: string }>()
 const emit = defineEmits<{ 'update:modelValue': [colour: string] }>()
 
+const PhotoColour = defineAsyncComponent(() => import('./PhotoColour.vue'))
 const { commission } = usePlanned()
 const isTouching = ref(false)
 const isWrong = ref(false)
@@ -69,6 +69,6 @@ function type(event: Event): void {
     <p v-if="isWrong" role="alert" class="w-full text-[0.86rem] text-stop">
       That is no colour. Try #d9572b, tomato or hsl(15 70% 50%).
     </p>
-    <PhotoColour :open="isTouching" @touched="emit('update:modelValue', $event)" @close="isTouching = false" />
+    <PhotoColour v-if="isTouching" @touched="emit('update:modelValue', $event)" @close="isTouching = false" />
   </div>
 </template>

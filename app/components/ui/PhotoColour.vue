@@ -4,7 +4,6 @@ import SheetDialog from './SheetDialog.vue'
 import { touchedColour } from './touchedColour'
 
 /** The commission's pictures, to touch a colour on. */
-defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: []; touched: [hex: string] }>()
 const { commission } = usePlanned()
 
@@ -15,7 +14,7 @@ function touch(event: MouseEvent): void {
 </script>
 
 <template>
-  <SheetDialog :open="open" title="Touch the colour" width="narrow" @close="emit('close')">
+  <SheetDialog title="Touch the colour" width="narrow" @close="emit('close')">
     <button
       v-for="photo in commission.brief.photos"
       :key="photo.id"

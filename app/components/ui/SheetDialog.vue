@@ -5,18 +5,18 @@ import { useAttrs } from 'vue'
 import IconButton from './IconButton.vue'
 
 /**
- * A sheet laid over the leaf, as high as its content or the window; what is done with it stays in sight below. What is
- * not asked of the sheet itself goes to its panel.
+ * A sheet laid over the leaf for as long as it is there, as high as its content or the window; what is done with it
+ * stays in sight below. What is not asked of the sheet itself goes to its panel.
  */
 defineOptions({ inheritAttrs: false })
-defineProps<{ open: boolean; title: string; width?: 'small' | 'narrow' | 'wide' }>()
+defineProps<{ title: string; width?: 'small' | 'narrow' | 'wide' }>()
 const emit = defineEmits<{ close: [] }>()
 const attrs = useAttrs()
 const WIDTHS = { small: 'max-w-lg', narrow: 'max-w-3xl', wide: 'max-w-5xl' } as const
 </script>
 
 <template>
-  <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
+  <Dialog open class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-night/30" aria-hidden="true" />
     <div class="fixed inset-0 flex items-center justify-center p-3 sm:p-6">
       <DialogPanel
