@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
@@ -10,8 +11,14 @@ const esbuild = { tsconfigRaw: '{}' }
 const testTimeout = 300_000
 // Properties are tried with one seed.
 const seed = here('./tests/any/seed.ts')
-// Puts a module of its own in place of another, and so cannot share what others have imported.
-const replacing = 'core/plan/newTechnique.test.ts'
+// What a test of the interface leaves behind.
+const mounted = here('./tests/any/mounted.ts')
+/** Tests of a folder that put a module of their own in place of another: they cannot share what others have imported. */
+const replacing = (folder: string): string[] =>
+  readdirSync(here(folder), { recursive: true, encoding: 'utf8' })
+    .filter((path) => path.endsWith('.test.ts'))
+    .map((path) => `${folder}/${path.replaceAll('\\', '/')}`)
+    .filter((path) => /\bvi\.(do)?[mM]ock\(/.test(readFileSync(here(path), 'utf8')))
 /** What takes longest begins first, so that no core is left alone with it at the end; then one project after another. */
 const LONGEST = [
   'core/plan/orderOnCake.test.ts',
@@ -32,24 +39,32 @@ class LongestFirst extends BaseSequencer {
 }
 const alias = { '#core': here('./core'), '~': here('./app') }
 
+/** What every test of the interface has. */
+const interfaces = {
+  esbuild,
+  resolve: { alias },
+  plugins: [vue()],
+  test: { testTimeout, environment: 'happy-dom', setupFiles: ['fake-indexeddb/auto', seed, mounted] },
+}
+
 export default defineConfig({
   test: {
     // Every core: nobody else waits for them.
     maxWorkers: '100%',
     sequence: { sequencer: LongestFirst },
+    // Files share what they import, which is most of a small test's time.
     projects: [
       {
         esbuild,
         resolve: { alias },
         test: {
           name: 'core',
-          // Pure code: files share what they import, which is most of a small test's time.
           isolate: false,
           testTimeout,
           environment: 'node',
           setupFiles: [seed],
           include: ['core/**/*.test.ts', 'campaign/**/*.test.ts'],
-          exclude: [replacing],
+          exclude: replacing('core'),
           benchmark: { include: ['bench/**/*.bench.ts'] },
         },
       },
@@ -61,7 +76,7 @@ export default defineConfig({
           testTimeout,
           environment: 'node',
           setupFiles: [seed],
-          include: [replacing],
+          include: replacing('core'),
         },
       },
       {
@@ -76,16 +91,18 @@ export default defineConfig({
         },
       },
       {
-        esbuild,
-        resolve: { alias },
-        plugins: [vue()],
+        ...interfaces,
         test: {
+          ...interfaces.test,
           name: 'app',
-          testTimeout,
-          environment: 'happy-dom',
+          isolate: false,
           include: ['app/**/*.test.ts'],
-          setupFiles: ['fake-indexeddb/auto', seed],
+          exclude: replacing('app'),
         },
+      },
+      {
+        ...interfaces,
+        test: { ...interfaces.test, name: 'app, replacing', include: replacing('app') },
       },
     ],
   },

@@ -1,9 +1,7 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { mount } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
 import { keepDrafts, useDraft, vDraft } from './draft'
-
-enableAutoUnmount(afterEach)
 
 describe('what is typed', () => {
   const field = () => {

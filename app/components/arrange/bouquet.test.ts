@@ -1,7 +1,7 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { produce } from 'immer'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { LEAF_KINDS, PETAL_SHAPES, PLANTS, type PetalShape } from '#core/technique'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
 import { beginAgain, commission, option, plan, workshop } from '../../../tests/any/plannedDemo'
@@ -24,7 +24,6 @@ const decorationOf = (id: string) => option.value.decorations.find((each) => eac
 const count = (id: string): number => plan.value.decorations.find((each) => each.id === id)!.count.value
 
 // What is still mounted would go on following the demo.
-enableAutoUnmount(afterEach)
 
 beforeEach(() => {
   localStorage.clear()

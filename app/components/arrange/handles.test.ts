@@ -1,10 +1,8 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
-import { afterEach, describe, expect, it } from 'vitest'
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import { arrowMove } from './arrowKeys'
 import HandlePoint from './HandlePoint.vue'
-
-enableAutoUnmount(afterEach)
 
 const key = (name: string, shiftKey = false): KeyboardEvent =>
   new KeyboardEvent('keydown', { key: name, shiftKey, cancelable: true, bubbles: true })

@@ -1,8 +1,8 @@
 import type { Decoration } from '#core/commission'
 import { techniqueOf } from '#core/technique'
-import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
+import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { isSameShape, paperOf, PAPERS } from '#core/material'
 import { beginAgain, option, plan } from '../../../tests/any/plannedDemo'
 import AccentSection from './AccentSection.vue'
@@ -27,7 +27,6 @@ const slide = (mounted: VueWrapper, testid: string, to: number): Promise<void> =
   mounted.get(`[data-testid="${testid}"] input[type="range"]`).setValue(String(to))
 
 // What is still mounted would go on following the demo.
-enableAutoUnmount(afterEach)
 
 beforeEach(() => {
   localStorage.clear()

@@ -1,4 +1,4 @@
-import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { MachineReport } from '#core/cut'
@@ -41,8 +41,6 @@ const report = (change: Partial<MachineReport>): MachineReport => ({
 const says = (change: Partial<MachineReport>): void => {
   answer = { status: 200, body: report(change) }
 }
-
-enableAutoUnmount(afterEach)
 
 beforeEach(() => {
   setActivePinia(createPinia())

@@ -1,7 +1,7 @@
 import { STARTING_WORKSHOP } from '#core/workshop'
-import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import { beginAgain, commission, workshop } from '../../../tests/any/plannedDemo'
 import { lanternRow } from '#core/demo'
@@ -26,7 +26,6 @@ vi.mock('./ForetoldChart.vue', () => ({
   default: { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' },
 }))
 
-enableAutoUnmount(afterEach)
 beforeEach(() => {
   setActivePinia(createPinia())
   beginAgain()

@@ -1,5 +1,5 @@
 import { chosenOption } from '#core/commission'
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { whenTrue } from '../../../tests/any/whenTrue'
@@ -30,8 +30,6 @@ vi.mock('~/composables/planned', async () => {
 // Pictures are drawn on a canvas that the test's page does not have.
 vi.mock('~/components/stand/CakeStill.vue', () => ({ default: { template: '<i />' } }))
 vi.mock('~/components/stand/MeshStill.vue', () => ({ default: { template: '<i />' } }))
-
-enableAutoUnmount(afterEach)
 
 beforeEach(() => {
   setActivePinia(createPinia())

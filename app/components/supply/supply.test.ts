@@ -1,9 +1,9 @@
 import { dyeItem, sheetItem, stockOf } from '#core/workshop'
 import { rect } from '#core/material'
 import { startingPrices } from '#core/supply'
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import ChecklistSection from '../deliver/ChecklistSection.vue'
@@ -30,7 +30,6 @@ vi.mock('~/composables/planned', async () => {
   return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
 })
 
-enableAutoUnmount(afterEach)
 beforeEach(() => {
   setActivePinia(createPinia())
   beginAgain()

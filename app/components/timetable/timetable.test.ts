@@ -1,7 +1,7 @@
 import { dayOf } from '#core/quantity'
-import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Plan } from '#core/plan'
 import type { Slot, Timetable } from '#core/schedule'
 import { beginAgain, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
@@ -22,8 +22,6 @@ vi.mock('~/composables/planned', async () => {
     },
   }
 })
-
-enableAutoUnmount(afterEach)
 
 const timetableIn = (of: Plan): Timetable => {
   if (!of.timetable.ok) throw new Error(of.timetable.error.code)

@@ -1,6 +1,6 @@
-import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
+import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { beginAgain, commission, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import ColouringSection from './ColouringSection.vue'
@@ -12,8 +12,6 @@ import { choose } from '../../../tests/any/choosing'
 vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
 }))
-
-enableAutoUnmount(afterEach)
 
 const { studio } = usePlannedDemo()
 const button = (mounted: VueWrapper, text: string) => mounted.findAll('button').find((each) => each.text() === text)!

@@ -1,10 +1,8 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
-import { afterEach, describe, expect, it } from 'vitest'
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
 import { h } from 'vue'
 import SortableTable from './SortableTable.vue'
 import type { TableColumn } from './tableColumn'
-
-enableAutoUnmount(afterEach)
 
 type Sheet = { readonly id: string; readonly paper: string; readonly count: number }
 

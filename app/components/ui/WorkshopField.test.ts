@@ -1,6 +1,6 @@
-import { enableAutoUnmount, mount } from '@vue/test-utils'
+import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { cuttingToolsSchema } from '#core/cut'
 import { paceSchema } from '#core/schedule'
 import { PRICE_NAMES } from '#core/supply'
@@ -12,7 +12,6 @@ vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
 }))
 
-enableAutoUnmount(afterEach)
 beforeEach(() => {
   setActivePinia(createPinia())
   beginAgain()
