@@ -111,7 +111,7 @@ export function layBands(
 ): readonly LaidSheet[] | null {
   const sheets: LaidSheet[] = []
   const { room } = stock
-  const isPlain = room.kind === 'rect' && !room.hasObstacles
+  const isPlain = room.kind === 'rect' && room.obstacles.length === 0
   const free = isPlain ? roomForRows(room, run) : room
   const known = new Map([...lattices].map(([shape, found]) => [shape, rowsOf(found[run], free, Infinity)]))
   let left = all

@@ -9,7 +9,7 @@ import { SAME_MM, isSame, waysOf, lie, type Box } from './box'
 /** Whether all pieces of a job are rectangles that lie square, and all sheets are rectangles. */
 export const areBoxes = (all: Remaining, stocks: readonly Stock[]): boolean =>
   all.every(({ shape }) => shape.box !== null && waysOf(shape).length > 0) &&
-  stocks.every(({ room }) => room.kind === 'rect' && !room.hasObstacles)
+  stocks.every(({ room }) => room.kind === 'rect' && room.obstacles.length === 0)
 
 /** All boxes, sheet after sheet; on each the fullest of some fillings. */
 export function layBoxes(

@@ -199,7 +199,7 @@ function facing({ normalX, normalY, offset }: Convex, x: number, y: number): num
 }
 
 /** The corner that reaches least far along a normal. */
-function lowest({ x, y }: Convex, normalX: number, normalY: number): number {
+export function lowest({ x, y }: Convex, normalX: number, normalY: number): number {
   let [low, at] = [Infinity, 0]
   for (let each = 0; each < x.length; each += 1) {
     const out = normalX * x[each]! + normalY * y[each]!

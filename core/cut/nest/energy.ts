@@ -98,7 +98,7 @@ export function energyOf(crowd: Crowd): {
         )
       if (stays) continue
       sum += room.push(turned[piece]!, point, piece * 3, free[piece]! ? arm[piece]! : 0, gradient)
-      if (room.hasObstacles)
+      if (room.obstacles.length > 0)
         sum += room.pushOfObstacles(
           turned[piece]!,
           shapes[piece]!.radius,
@@ -202,7 +202,7 @@ export function troubleOf(crowd: Crowd): Trouble {
             room.pressOfObstacles(turned[one]!, shapes[one]!.radius, x[one]!, y[one]!, Infinity),
           ),
         )
-    if (outside > TOLERANCE_MM + (room.hasObstacles ? CLEARANCE_MM : 0)) {
+    if (outside > TOLERANCE_MM + (room.obstacles.length > 0 ? CLEARANCE_MM : 0)) {
       deepest = Math.max(deepest, outside)
       pressed[one]! += outside * outside
     }

@@ -32,7 +32,7 @@ export function fillLattice(
   const isFree = (piece: Turned, x: number, y: number): boolean =>
     room.press(piece, x, y) <= EDGE_MM2 && room.pressOfObstacles(piece, shape.radius, x, y, 0) === 0
   let best: readonly Lying[] = []
-  const lifts = room.kind === 'disc' || room.hasObstacles ? PHASES : 1
+  const lifts = room.kind === 'disc' || room.obstacles.length > 0 ? PHASES : 1
   for (let lift = 0; lift < lifts; lift += 1) {
     for (let phase = 0; phase < PHASES; phase += 1) {
       const pieces: Lying[] = []

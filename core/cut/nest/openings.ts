@@ -63,7 +63,7 @@ function bandOpenings(
   if (inRows.length === 0 || inRows.length > MOST_SHAPES_IN_BANDS) return []
   const found = new Map<Shape, Record<RowsRun, readonly Lattice[]>>()
   const runs: readonly RowsRun[] =
-    stock.room.kind === 'rect' && !stock.room.hasObstacles ? ['across', 'up'] : ['across']
+    stock.room.kind === 'rect' && stock.room.obstacles.length === 0 ? ['across', 'up'] : ['across']
   const searches = inRows.flatMap(({ shape }) => {
     const kept: Record<RowsRun, readonly Lattice[]> = { across: [], up: [] }
     found.set(shape, kept)

@@ -45,7 +45,24 @@ export function rasterOf(room: Room, cellMm: number, overMm: number): Raster {
   const columns = Math.ceil((room.right + overMm - left) / cellMm - 1e-9)
   const rows = Math.ceil((room.high + overMm - low) / cellMm - 1e-9)
   const words = Math.ceil(columns / BITS) + 1
-  return { room, cellMm, left, low, rows, columns, words, bits: new Uint32Array(rows * words), scanned: new Map() }
+  const bits = new Uint32Array(rows * words)
+  const raster = { room, cellMm, left, low, rows, columns, words, bits, scanned: new Map<Stamp, number>() }
+  for (const obstacle of room.obstacles) blockWithin(raster, obstacle)
+  return raster
+}
+
+/** Blocks the cells that lie within an obstacle altogether; places near its edge are looked at one by one. */
+function blockWithin({ cellMm, left, low, rows, columns, words, bits }: Raster, obstacle: Convex): void {
+  const [under, over] = reachOf(obstacle)
+  const last = Math.min(rows, Math.floor((over - low) / cellMm))
+  for (let row = Math.max(0, Math.ceil((under - low) / cellMm)); row < last; row += 1) {
+    const below = spanWithin(obstacle, low + row * cellMm, low + row * cellMm)
+    const above = spanWithin(obstacle, low + (row + 1) * cellMm, low + (row + 1) * cellMm)
+    if (!below || !above) continue
+    const from = Math.max(0, Math.ceil((Math.max(below[0], above[0]) - left) / cellMm))
+    const to = Math.min(columns, Math.floor((Math.min(below[1], above[1]) - left) / cellMm))
+    for (let column = from; column < to; column += 1) bits[row * words + (column >>> 5)]! |= 1 << (column & 31)
+  }
 }
 
 /** Leftmost and rightmost of a convex within a level strip; none where it does not reach. */

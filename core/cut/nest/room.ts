@@ -24,7 +24,8 @@ export type Room = {
   readonly push: (piece: Turned, at: Float64Array, index: number, arm: number, gradient: Float64Array) => number
   /** A random place at which a turned piece lies within the extent of the room. */
   readonly anyPlace: (piece: Turned, stream: () => number) => { readonly x: number; readonly y: number }
-  readonly hasObstacles: boolean
+  /** What must be kept free inside, in the sheet's coordinates. */
+  readonly obstacles: readonly Convex[]
   readonly pressOfObstacles: (piece: Turned, radius: number, x: number, y: number, most: number) => number
   readonly pushOfObstacles: (
     piece: Turned,
@@ -163,23 +164,22 @@ export function discRoom(middleX: number, middleY: number, radius: number): Room
   }
 }
 
-function obstaclesIn(
-  obstacles: readonly Convex[],
-): Pick<Room, 'hasObstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
+function obstaclesIn(obstacles: readonly Convex[]): Pick<Room, 'obstacles' | 'pressOfObstacles' | 'pushOfObstacles'> {
   const contact = noContact()
   const isFar = (obstacle: Convex, radius: number, x: number, y: number): boolean => {
     const reach = obstacle.radius + radius + OBSTACLE_CLEARANCE_MM
     return (obstacle.middleX - x) ** 2 + (obstacle.middleY - y) ** 2 >= reach * reach
   }
   return {
-    hasObstacles: obstacles.length > 0,
+    obstacles,
     pressOfObstacles: ({ convexes }, radius, x, y, most) => {
       let sum = 0
       for (const obstacle of obstacles) {
         if (isFar(obstacle, radius, x, y)) continue
-        for (const convex of convexes)
+        for (const convex of convexes) {
           sum += EDGE_WEIGHT * depthBetween(convex, obstacle, -x, -y, OBSTACLE_CLEARANCE_MM, contact) ** 2
-        if (sum > most) break
+          if (sum > most) return sum
+        }
       }
       return sum
     },

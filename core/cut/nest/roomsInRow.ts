@@ -1,5 +1,6 @@
 /** Sheets as rooms beside each other, as a search walks them. */
 
+import { convexOf, type Convex } from './convex'
 import { hullOf, type Turned } from './turned'
 import { EDGE_WEIGHT, placeIn, type Room } from './room'
 
@@ -35,6 +36,9 @@ export function cappedRoom(room: Room, along: 'x' | 'y', limit: number): Room {
 
 /** Where a room stands when several stand side by side: too far apart for a piece to reach from one into the next. */
 export type Standing = { readonly room: Room; readonly moveX: number; readonly moveY: number }
+
+const moved = ({ x, y }: Convex, moveX: number, moveY: number): Convex =>
+  convexOf(Array.from(x, (each, at) => [each + moveX, y[at]! + moveY] as const))
 
 /** Rooms in a row, `apartMm` between them, as one room; a piece belongs to the one that its middle is nearest to. */
 export function roomsInRow(
@@ -90,7 +94,7 @@ export function roomsInRow(
       low: 0,
       right: at - apartMm,
       high,
-      hasObstacles: rooms.some(({ hasObstacles }) => hasObstacles),
+      obstacles: standing.flatMap(({ room, moveX, moveY }) => room.obstacles.map((each) => moved(each, moveX, moveY))),
       anyPlace: (piece, stream) => {
         let share = stream() * total
         const chosen = areas.findIndex((area) => (share -= area) < 0)
