@@ -41,6 +41,11 @@ const unsaved = computed(() =>
 const later = ref(false)
 const isReminded = computed(() => shelf.isFileDue && !later.value)
 const { $pwa } = useNuxtApp()
+/** The page is read anew as soon as the newer one is in charge, also where none was when this page was opened. */
+function takeOver(): void {
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true })
+  void $pwa?.updateServiceWorker()
+}
 const canUndo = computed(() => studio.canUndo && studio.commission !== null)
 </script>
 
@@ -85,7 +90,7 @@ const canUndo = computed(() => studio.canUndo && studio.commission !== null)
     <NoticeBox v-if="$pwa?.needRefresh" tone="go" data-testid="newer">
       A newer Lamellon is here. What you typed is kept while it is taken over.
       <template #ways>
-        <button type="button" class="button min-h-9" @click="$pwa.updateServiceWorker()">Take it over</button>
+        <button type="button" class="button min-h-9" @click="takeOver">Take it over</button>
       </template>
     </NoticeBox>
   </div>
