@@ -4,7 +4,8 @@ import { ref } from 'vue'
 import { printQuantity } from '#core/quantity'
 import { silhouette } from '#core/technique'
 import QuantityField from '~/components/ui/QuantityField.vue'
-import { chosenFile, outlineIn } from '~/files/chosen'
+import { chosenFile } from '~/files/chosen'
+import { outlineIn } from '~/files/reading'
 import { usePreferences } from '~/stores/preferences'
 import { useDecoration } from './editing'
 
@@ -26,10 +27,10 @@ async function open(event: Event): Promise<void> {
   const brought = await outlineIn(file)
   refused.value = 'refused' in brought ? brought.refused : ''
   if ('refused' in brought) return
-  const { rings, heightMm } = brought.outline
+  const { rings, heightMm } = brought.content
   const fits = heightMm === null ? null : Math.min(MOST_MM, Math.max(LEAST_MM, Math.round(heightMm * 10) / 10))
   notes.value = [
-    ...brought.outline.notes,
+    ...brought.content.notes,
     ...(fits !== null && Math.abs(fits - heightMm!) > 0.5
       ? [
           `It is ${printQuantity(heightMm!, 'length', preferences.units)} high in the file; silhouettes are ` +

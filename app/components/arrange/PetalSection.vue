@@ -9,7 +9,8 @@ import { fitPetal, PETAL_SHAPES, type PetalShape } from '#core/technique'
 import { usePlanned } from '~/composables/planned'
 import { placeOn, type PointerPlace } from '~/composables/pulled'
 import { givenName, useSubmitted } from '~/composables/submitted'
-import { chosenFile, outlineIn } from '~/files/chosen'
+import { chosenFile } from '~/files/chosen'
+import { outlineIn } from '~/files/reading'
 import { download, fileNameFor } from '~/files/download'
 import HandlePoint from './HandlePoint.vue'
 import { drawnPetal, petalHandles, petalPage, pulledPetal, type PetalHandle } from './petalHandles'
@@ -65,7 +66,7 @@ async function bring(event: Event): Promise<void> {
     told.value = `${brought.refused} What was here is kept.`
     return
   }
-  const { shape, offShare } = fitPetal(brought.outline.rings[0]!.map(([x, y]) => ({ x, y })))
+  const { shape, offShare } = fitPetal(brought.content.rings[0]!.map(([x, y]) => ({ x, y })))
   told.value =
     offShare > FAR
       ? 'That outline is far from a petal with a foot below and a tip above; the nearest is shown.'

@@ -20,10 +20,10 @@ vi.mock('~/composables/planned', async () => ({
   usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
 }))
 
+vi.mock('~/files/reading', () => import('../../../tests/any/readAtOnce'))
+
 const decorationOf = (id: string) => option.value.decorations.find((each) => each.id === id)!
 const count = (id: string): number => plan.value.decorations.find((each) => each.id === id)!.count.value
-
-// What is still mounted would go on following the demo.
 
 beforeEach(() => {
   localStorage.clear()

@@ -26,8 +26,6 @@ const handsOf = (id: string): number => plan.value.work.making.find(({ decoratio
 const slide = (mounted: VueWrapper, testid: string, to: number): Promise<void> =>
   mounted.get(`[data-testid="${testid}"] input[type="range"]`).setValue(String(to))
 
-// What is still mounted would go on following the demo.
-
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())

@@ -9,7 +9,8 @@ import { flipMove } from '#core/geometry'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { vDraft } from '~/composables/draft'
 import { usePlanned } from '~/composables/planned'
-import { chosenFile, outlineIn } from '~/files/chosen'
+import { chosenFile } from '~/files/chosen'
+import { outlineIn } from '~/files/reading'
 import WayFields from './WayFields.vue'
 import IconButton from '~/components/ui/IconButton.vue'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
@@ -44,11 +45,11 @@ async function open(event: Event): Promise<void> {
   refused.value = 'refused' in brought ? brought.refused : ''
   notes.value = []
   if ('refused' in brought) return
-  const { rings, heightMm } = brought.outline
+  const { rings, heightMm } = brought.content
   const pieces = drawnPieces(rings)
   const room = MOST_OWN_PIECES - option.value.ownPieces.length
   notes.value = [
-    ...brought.outline.notes,
+    ...brought.content.notes,
     ...(heightMm === null ? ['The file does not say how large it is: check how high each is.'] : []),
     ...(pieces.length > room
       ? [`${pieces.length - room} of its outlines found no room: ${MOST_OWN_PIECES} are kept at most.`]

@@ -4,8 +4,8 @@ import { CalendarPlus, X } from '@lucide/vue'
 import { ref } from 'vue'
 import { clockText, dateText, MINUTES_PER_DAY } from '#core/quantity'
 import { usePlanned } from '~/composables/planned'
-import { wallClockAt } from '~/composables/wallClock'
 import { chosenFile } from '~/files/chosen'
+import { readAside } from '~/files/reading'
 import IconButton from '~/components/ui/IconButton.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 
@@ -17,25 +17,20 @@ const WEEKS_BACK = 6
 async function bring(event: Event): Promise<void> {
   const file = chosenFile(event)
   if (!file) return
-  const { readBusyHours, calendarSentence } = await import('#core/format/busyHours')
   const until = plan.value.timetable.ok
     ? plan.value.timetable.value.leaveAt + MINUTES_PER_DAY
     : studio.now + 60 * MINUTES_PER_DAY
-  const read = readBusyHours(
-    await file.text(),
-    until - WEEKS_BACK * 7 * MINUTES_PER_DAY,
-    until,
-    wallClockAt,
-    '.lamellon',
-  )
-  refused.value = read.ok ? '' : calendarSentence(read.error)
+  const text = await file.text()
+  const read = await readAside((reader) => reader.busyHours(text, until - WEEKS_BACK * 7 * MINUTES_PER_DAY, until))
+  refused.value = 'refused' in read ? read.refused : ''
+  if ('refused' in read) return
+  const { content } = read
   // A second import of the same calendar puts its entries where they are now.
-  if (read.ok)
-    studio.edit('hours when you cannot', ({ workshop: draft }) => {
-      draft.busy = [...draft.busy.filter(({ id }) => !read.value.some((each) => each.id === id)), ...read.value].slice(
-        -MOST_BUSY,
-      )
-    })
+  studio.edit('hours when you cannot', ({ workshop: draft }) => {
+    draft.busy = [...draft.busy.filter(({ id }) => !content.some((each) => each.id === id)), ...content].slice(
+      -MOST_BUSY,
+    )
+  })
 }
 
 const letGo = (id: string): void =>

@@ -13,6 +13,7 @@ import TimeLanes from './TimeLanes.vue'
 import WhatIfs from './WhatIfs.vue'
 
 const attempt = vi.fn()
+vi.mock('~/files/reading', () => import('../../../tests/any/readAtOnce'))
 vi.mock('~/composables/planned', async () => {
   const { usePlannedDemo: use } = await import('../../../tests/any/plannedDemo')
   return {
