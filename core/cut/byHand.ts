@@ -1,11 +1,13 @@
 /**
- * Strips and boxes: the sheet is cut into strips, the strips into boxes, each box into its piece; several sheets lie
- * on one another.
+ * Strips and boxes: the sheet is cut into strips, the strips into boxes or triangles, each box into its piece; several
+ * sheets lie on one another.
  */
 import { cornersAlong } from '../geometry'
 import { shapeBox, type StockShape } from '../material'
 import { seededStream } from '../quantity'
 import { fillRows } from './nest/rows'
+import { finishedSingly } from './singly'
+import { boxStrips, triangleOf, zigzagStrips, type Spacing, type Strip } from './strip'
 import {
   boxOf,
   CHORD_MM,
@@ -19,27 +21,18 @@ import {
 } from './sheet'
 import type { Cutting, CuttingTools } from './way'
 
-/** A strip across the sheet with boxes of one part; `turned` boxes lie on their side. */
-type Strip = {
-  readonly part: CutPart
-  readonly heightMm: number
-  readonly widthMm: number
-  readonly count: number
-  readonly turned: boolean
-  /** Kept between its boxes, and between it and the next strip; none along a ruler. */
-  readonly gapMm: number
-}
-
 const ROW_TRIES = 12
 
 /**
  * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes
- * with room for slip, none where a ruler holds the stack; strips of all parts share sheets, but what is torn begins at
- * the very edge of sheets of its own.
- * In the last stack some plies may hold pieces more than wanted.
+ * with room for slip, none where a ruler holds the stack; strips of all parts share sheets, but what is torn and what is
+ * cut to and fro begins at the very edge of sheets of its own.
+ * The last stack is cut fewer at once where that opens fewer sheets; else some of its plies may hold pieces more than
+ * wanted.
  *
  * By hand: an A4 is 210 − 2 × 5 = 200 mm wide within its margin: 200 ÷ 7 = 28 strips of 7 mm along a ruler, and
- * ( 297 − 10 ) ÷ 105 = 2 of them one behind the other, 56. Torn strips 34 mm high: 210 ÷ 34 = 6.
+ * ( 297 − 10 ) ÷ 105 = 2 of them one behind the other, 56. Torn strips 34 mm high: 210 ÷ 34 = 6. Triangles 99 mm high on
+ * a base of 105 mm: three strips of 99 mm, in each one up, one down, one up, 105 + 105 = 210 mm; nine.
  */
 export function layByHand(
   parts: readonly CutPart[],
@@ -47,13 +40,13 @@ export function layByHand(
   cutting: Pick<Cutting, 'plies' | 'layers'>,
   tools: CuttingTools,
 ): CutLayout {
-  const torn = parts.filter(({ edge }) => edge === 'torn')
-  const cut = parts.filter(({ edge }) => edge !== 'torn')
-  if (torn.length === 0) return layInStrips(cut, shape, cutting, tools)
-  const [one, other] = [
-    layInStrips(cut, shape, cutting, tools),
-    layInStrips(torn, shape, { ...cutting, layers: 1 }, { ...tools, marginMm: 0 }),
-  ]
+  const isFlush = (part: CutPart): boolean => part.edge === 'torn' || triangleOf(part) !== null
+  const laid = (some: readonly CutPart[], layers: number, marginMm: number): CutLayout =>
+    finishedSingly(some, cutting.plies, (each, plies) =>
+      layInStrips(each, shape, { plies, layers }, { ...tools, marginMm }),
+    )
+  const [flush, within] = [parts.filter(isFlush), parts.filter((part) => !isFlush(part))]
+  const [one, other] = [laid(within, cutting.layers, tools.marginMm), laid(flush, 1, 0)]
   return { sheets: [...one.sheets, ...other.sheets], leftOut: [...one.leftOut, ...other.leftOut] }
 }
 
@@ -70,9 +63,10 @@ function layInStrips(
   const [roomMm, highMm] = [sheet.widthMm - 2 * edgeMm, sheet.heightMm - 2 * edgeMm]
   const leftOut: LeftOut[] = []
   const strips = parts.flatMap((part) => {
-    const free = part.edge ? { gapMm: 0, slipMm: 0 } : { gapMm: knifeGapMm, slipMm: slip }
-    const found = stripsOf(part, plies, roomMm, highMm, free.gapMm, free.slipMm)
-    if (!found) leftOut.push({ part, why: tooLarge(part, free.slipMm), wantsLarger: true })
+    const isHeld = part.edge !== undefined || triangleOf(part) !== null
+    const spacing = isHeld ? { gapMm: 0, slipMm: 0 } : { gapMm: knifeGapMm, slipMm: slip }
+    const found = stripsOf(part, plies, roomMm, highMm, spacing)
+    if (!found) leftOut.push({ part, why: tooLarge(part, spacing.slipMm), wantsLarger: true })
     return found ?? []
   })
   let [number, bundle] = [0, 0]
@@ -92,22 +86,28 @@ function layInStrips(
         from: { x: low, y: top + strip.gapMm / 2 },
         to: { x: low + sheet.widthMm, y: top + strip.gapMm / 2 },
       })
+      const [x0, y0] = [low + edgeMm, y]
+      const moved = ({ from, to }: StraightCut): StraightCut => ({
+        from: { x: x0 + from.x, y: y0 + from.y },
+        to: { x: x0 + to.x, y: y0 + to.y },
+      })
+      if (strip.cutBefore) cuts.push(moved(strip.cutBefore))
       for (let at = 0; at < strip.count; at += 1) {
-        const x = low + edgeMm + at * (strip.widthMm + strip.gapMm)
+        const { x, y: up, rotationDeg } = strip.pieceAt(at)
         const isLast = (at + 1) % layers === 0 || at + 1 === strip.count
         pieces.push({
           part: strip.part,
           number: (number += 1),
           mirrored: false,
-          ...inBox(strip, x, y),
+          x: x0 + x,
+          y: y0 + up,
+          rotationDeg,
+          ...(strip.frees && { freed: true }),
           ...(layers > 1 && { bundle }),
         })
         if (!isLast) continue
         bundle += 1
-        cuts.push({
-          from: { x: x + strip.widthMm + strip.gapMm / 2, y: y - strip.gapMm / 2 },
-          to: { x: x + strip.widthMm + strip.gapMm / 2, y: top + strip.gapMm / 2 },
-        })
+        cuts.push(moved(strip.cutAfter(at)))
       }
       y = top + strip.gapMm
     }
@@ -123,49 +123,21 @@ function straightRoom(shape: StockShape): { readonly low: number; readonly size:
   return { low: (shape.diameterMm - side) / 2, size: { widthMm: side, heightMm: side } }
 }
 
-/** The piece in the middle of its box. */
-function inBox(
-  { part, widthMm, heightMm, turned }: Strip,
-  x: number,
-  y: number,
-): Pick<CutPiece, 'x' | 'y' | 'rotationDeg'> {
-  const box = boxOf(cornersAlong(part.outline, CHORD_MM))
-  const middle = { x: box.x + box.widthMm / 2, y: box.y + box.heightMm / 2 }
-  return turned
-    ? { x: x + widthMm / 2 + middle.y, y: y + heightMm / 2 - middle.x, rotationDeg: 90 }
-    : { x: x + widthMm / 2 - middle.x, y: y + heightMm / 2 - middle.y, rotationDeg: 0 }
-}
-
-/** The strips of a part, upright or on their side, whichever take less height in all. */
+/** The strips of a part, upright, on their side or to and fro, whichever take less height in all. */
 function stripsOf(
   part: CutPart,
   plies: number,
   roomMm: number,
   highMm: number,
-  gapMm: number,
-  slipMm: number,
+  spacing: Spacing,
 ): readonly Strip[] | null {
-  const box = boxOf(cornersAlong(part.outline, CHORD_MM))
-  const boxes = Math.ceil(part.quantity / plies)
-  const ways = [false, true].flatMap((turned): readonly (readonly Strip[])[] => {
-    const [widthMm, heightMm] = [
-      (turned ? box.heightMm : box.widthMm) + slipMm,
-      (turned ? box.widthMm : box.heightMm) + slipMm,
-    ]
-    const inStrip = Math.floor((roomMm + gapMm) / (widthMm + gapMm) + 1e-9)
-    if (inStrip < 1 || heightMm > highMm + 1e-9) return []
-    return [
-      Array.from({ length: Math.ceil(boxes / inStrip) }, (_, at) => ({
-        part,
-        widthMm,
-        heightMm,
-        turned,
-        gapMm,
-        count: Math.min(inStrip, boxes - at * inStrip),
-      })),
-    ]
-  })
-  const takes = (strips: readonly Strip[]): number => strips.reduce((sum, { heightMm }) => sum + heightMm + gapMm, 0)
+  const quantity = Math.ceil(part.quantity / plies)
+  const ways = [
+    ...zigzagStrips(part, quantity, roomMm),
+    ...[false, true].map((isTurned) => boxStrips(part, quantity, roomMm, isTurned, spacing)),
+  ].filter((strips) => strips.length > 0 && strips[0]!.heightMm <= highMm + 1e-9)
+  const takes = (strips: readonly Strip[]): number =>
+    strips.reduce((sum, { heightMm, gapMm }) => sum + heightMm + gapMm, 0)
   return ways.length === 0 ? null : ways.reduce((best, each) => (takes(each) < takes(best) ? each : best))
 }
 

@@ -1,16 +1,8 @@
 /** Round pieces by punch: rows of a hexagon's grid, in bands no deeper than the punch reaches from both sides. */
 import { cornersAlong } from '../geometry'
 import { shapeBox, type StockShape } from '../material'
-import {
-  boxOf,
-  CHORD_MM,
-  type CutLayout,
-  type CutPart,
-  type CutPiece,
-  type CutSheet,
-  type LeftOut,
-  type StraightCut,
-} from './sheet'
+import { boxOf, CHORD_MM, type CutLayout, type CutPart, type CutPiece, type CutSheet, type StraightCut } from './sheet'
+import { finishedSingly } from './singly'
 import type { CuttingTools } from './way'
 
 const ROUND_SHARE = 0.01
@@ -32,56 +24,66 @@ const rowsInBand = (diameterMm: number, riseMm: number, throatMm: number): numbe
 
 /**
  * One part after the other, each on sheets of its own; the last sheet of each is filled from below, so that what is
- * left is one straight piece.
+ * left is one straight piece. The last stack is punched fewer at once where that opens fewer sheets.
  */
 export function layPunched(
   parts: readonly CutPart[],
   shape: StockShape,
   plies: number,
+  tools: CuttingTools,
+): CutLayout {
+  const laid = parts.map((part) =>
+    finishedSingly([part], plies, ([each], many) => punchedOf(each!, shape, many, tools)),
+  )
+  let number = 0
+  return {
+    leftOut: laid.flatMap(({ leftOut }) => leftOut),
+    sheets: laid.flatMap(({ sheets }) =>
+      sheets.map((sheet) => ({
+        ...sheet,
+        pieces: sheet.pieces.map((piece) => ({ ...piece, number: (number += 1) })),
+      })),
+    ),
+  }
+}
+
+/** One part, `plies` sheets at once. */
+function punchedOf(
+  part: CutPart,
+  shape: StockShape,
+  plies: number,
   { marginMm, knifeGapMm, throatMm }: CuttingTools,
 ): CutLayout {
-  const leftOut: LeftOut[] = []
-  let number = 0
-  const sheets = parts.flatMap((part): readonly CutSheet[] => {
-    const diameter = discDiameterOf(part)
-    if (diameter === null) {
-      leftOut.push({
+  const refused = (why: string): CutLayout => ({ sheets: [], leftOut: [{ part, wantsLarger: false, why }] })
+  const diameter = discDiameterOf(part)
+  if (diameter === null)
+    return refused(`${part.name} is not round; a punch cuts discs. Choose strips and boxes, or a template.`)
+  const spots = spotsOn(diameter, shape, marginMm, knifeGapMm, throatMm)
+  if (spots.holes.length === 0)
+    return refused(
+      `${part.name} (${diameter.toFixed(0)} mm): the punch does not reach its middle, or the sheet is too small.`,
+    )
+  const wanted = Math.ceil(part.quantity / plies)
+  const corner = boxOf(cornersAlong(part.outline, CHORD_MM))
+  const sheets = Array.from({ length: Math.ceil(wanted / spots.holes.length) }, (_, stack): CutSheet => {
+    const before = stack * spots.holes.length
+    const holes = spots.holes.slice(0, wanted - before)
+    const top = Math.max(...holes.map(({ y }) => y)) + diameter / 2
+    return {
+      shape,
+      plies,
+      pieces: holes.map(({ x, y }, at): CutPiece => ({
         part,
-        wantsLarger: false,
-        why: `${part.name} is not round; a punch cuts discs. Choose strips and boxes, or a template.`,
-      })
-      return []
+        number: before + at + 1,
+        x: x - corner.x - corner.widthMm / 2,
+        y: y - corner.y - corner.heightMm / 2,
+        rotationDeg: 0,
+        mirrored: false,
+      })),
+      cuts: spots.cuts.slice(0, 1 + spots.cuts.findIndex(({ from }) => from.y >= top - 1e-9)),
     }
-    const spots = spotsOn(diameter, shape, marginMm, knifeGapMm, throatMm)
-    if (spots.holes.length === 0) {
-      leftOut.push({
-        part,
-        wantsLarger: false,
-        why: `${part.name} (${diameter.toFixed(0)} mm): the punch does not reach its middle, or the sheet is too small.`,
-      })
-      return []
-    }
-    const stacks = Math.ceil(part.quantity / plies / spots.holes.length)
-    const corner = boxOf(cornersAlong(part.outline, CHORD_MM))
-    return Array.from({ length: stacks }, (_, stack): CutSheet => {
-      const holes = spots.holes.slice(0, Math.ceil(part.quantity / plies) - stack * spots.holes.length)
-      const top = Math.max(...holes.map(({ y }) => y)) + diameter / 2
-      return {
-        shape,
-        plies,
-        pieces: holes.map(({ x, y }): CutPiece => ({
-          part,
-          number: (number += 1),
-          x: x - corner.x - corner.widthMm / 2,
-          y: y - corner.y - corner.heightMm / 2,
-          rotationDeg: 0,
-          mirrored: false,
-        })),
-        cuts: spots.cuts.slice(0, 1 + spots.cuts.findIndex(({ from }) => from.y >= top - 1e-9)),
-      }
-    })
   })
-  return { sheets, leftOut }
+  return { sheets, leftOut: [] }
 }
 
 /** Holes of one sheet from below, and the straight cuts between bands. */

@@ -23,7 +23,8 @@ export type CutPart = {
 
 /**
  * Where a piece lies: mirrored, turned about its own origin, then moved, mm from the sheet's lower left. `number` is
- * its own on the whole job. Pieces of one `bundle` lie on one another in a folded strip and are cut out at once.
+ * its own on the whole job. Pieces of one `bundle` lie on one another in a folded strip and are cut out at once; one that
+ * is `freed` is done once the straight cuts of its sheet are.
  */
 export type CutPiece = {
   readonly part: CutPart
@@ -33,6 +34,7 @@ export type CutPiece = {
   readonly rotationDeg: number
   readonly mirrored: boolean
   readonly bundle?: number | undefined
+  readonly freed?: boolean | undefined
 }
 
 /** A straight cut across a sheet before pieces are cut out, mm. */

@@ -1,6 +1,6 @@
 import { outlineLengthMm } from '../geometry'
 import { derive, found, starting, type Working } from '../quantity'
-import type { CutPart, CutSheet } from './sheet'
+import type { CutPiece, CutSheet } from './sheet'
 import type { CuttingTools, CuttingWay } from './way'
 
 /** How long hands take, minutes. Guesses to calibrate first. */
@@ -10,10 +10,10 @@ const TRACE_MIN = 0.4
 const PUNCH_MIN = 0.1
 const LOAD_MIN = 2
 
-/** Outlines still to be cut, those of a folded strip's bundle once: a rectangle is done when its box is. */
+/** Outlines still to be cut, those of a folded strip's bundle once. */
 function outlinesOn(sheets: readonly CutSheet[], way: CuttingWay): number {
   return sheets.reduce((sum, { pieces, shape }) => {
-    const cut = pieces.filter(({ part }) => isCutOut(part, way, shape))
+    const cut = pieces.filter((piece) => isCutOut(piece, way, shape))
     return (
       sum +
       cut.filter(({ bundle }) => bundle === undefined).length +
@@ -22,14 +22,11 @@ function outlinesOn(sheets: readonly CutSheet[], way: CuttingWay): number {
   }, 0)
 }
 
-/** Whether an outline is still to be cut: not what a box is already, and of a portion only what must be trimmed. */
-function isCutOut(part: CutPart, way: CuttingWay, shape: CutSheet['shape']): boolean {
-  if (way === 'sectors') return shape.kind === 'disc' && (part.sector?.discMm ?? 0) < shape.diameterMm
-  return way !== 'boxes' || !isBox(part)
-}
-
-const isBox = ({ outline: { segments }, holes }: CutSheet['pieces'][number]['part']): boolean =>
-  segments.length === 4 && holes.length === 0 && segments.every(({ kind }) => kind === 'line')
+/** Whether an outline is still to be cut: not what straight cuts have freed, and of a portion only what must be trimmed. */
+const isCutOut = ({ part, freed }: CutPiece, way: CuttingWay, shape: CutSheet['shape']): boolean =>
+  way === 'sectors'
+    ? shape.kind === 'disc' && (part.sector?.discMm ?? 0) < shape.diameterMm
+    : way !== 'boxes' || freed !== true
 
 /** Cuts of the hand on a stack: straight ones and outlines; a machine's are not counted. */
 export function strokesOf(sheets: readonly CutSheet[], way: CuttingWay): Working {
