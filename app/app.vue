@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { chosenOption } from '#core/commission'
+import { until } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { NuxtPage } from '#components'
 import { useHead, useRoute, useRouter } from '#imports'
@@ -10,7 +11,7 @@ import StudioHeader from '~/components/StudioHeader.vue'
 import StudioNotices from '~/components/StudioNotices.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
 import { useStandTools } from '~/components/stand/standTools'
-import { afterFigures } from '~/composables/afterFigures'
+import { afterFigures, afterPaint } from '~/composables/afterFigures'
 import { keepDrafts } from '~/composables/draft'
 import { useStudioKeys } from '~/composables/studioKeys'
 import FileDialogs from '~/files/FileDialogs.vue'
@@ -57,6 +58,11 @@ onMounted(async () => {
   if (toDemo) preferences.studio = 'demo'
   await studio.begin()
   if (toDemo) await router.replace('/arrange')
+  await until(() => studio.plan).not.toBeNull()
+  await afterPaint()
+  // Layouts that were found before are taken up, wherever the page is opened.
+  const { useNesting } = await import('~/stores/nesting')
+  useNesting()
 })
 
 /** Pages that are there before there is a commission. */

@@ -194,3 +194,20 @@ test('the machine cuts a sheet, breaks its blade, and the rest is cut after', as
   await turnTo(page, 'Cut')
   await expect(page.getByTestId('machine')).toContainText('All sheets are cut')
 })
+
+test('what was laid closer is there when the page is opened again, and is not searched anew', async ({ page }) => {
+  await openLeaf(page, 'cut')
+  const status = page.getByRole('main').getByRole('status').filter({ hasText: /^(Laying it closer|Laid for)/ })
+  await expect(status.filter({ hasText: /Laying it closer, [1-9]\d* s/ }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Stop' }).first().click()
+  await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0)
+  const laid = status.filter({ hasText: /Laid for [1-9]/ }).first()
+  const before = await laid.textContent()
+  // Elsewhere the plan goes by it too.
+  await page.goto('/supply')
+  await settled(page)
+  await turnTo(page, 'Cut')
+  const seconds = (text: string | null): number => Number(/(\d+) s/.exec(text ?? '')![1])
+  await expect(status.first()).toBeVisible()
+  expect(seconds(await status.first().textContent())).toBeGreaterThanOrEqual(seconds(before))
+})

@@ -2,7 +2,8 @@ import { until } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { CutGroup } from '#core/plan'
-import type { NestMeasure } from '#core/cut'
+import { faultsOf, isLess, type NestLayout, type NestMeasure } from '#core/cut'
+import { LayoutDatabase } from '~/database/layouts'
 import { hired, WorkerGone } from '~/workers/hired'
 import type { NestWorker } from '~/workers/nest'
 import { useStudio } from './studio'
@@ -12,6 +13,8 @@ const SEARCH_MS = 20_000
 const SLICE_MS = 250
 /** Time to draw sheets anew. */
 const DRAWN_MS = 80
+/** How often it is kept how far a search came. */
+const KEPT_MS = 1000
 const KEPT_LAYOUTS = 24
 const SEED = 1
 
@@ -33,6 +36,11 @@ export const useNesting = defineStore('nesting', () => {
   const underWay = ref<string | null>(null)
   const paused = ref(false)
   const isLookedAt = ref(false)
+  const database = new LayoutDatabase()
+  /** The best layout of each job so far. */
+  const layouts = new Map<string, NestLayout>()
+  /** Jobs that are or were looked for among the layouts that are kept. */
+  const lookedFor = new Map<string, Promise<void>>()
   /** How many searches were begun or stopped: one that finds another number was stopped. */
   let searches = 0
   const nester = hired<NestWorker>(
@@ -66,7 +74,7 @@ export const useNesting = defineStore('nesting', () => {
 
   /** A job of which nothing more comes: there is no layout, or nobody to look for one. */
   const noteEnded = (key: string): void => {
-    const none = { sheets: 0, paperMm2: 0, piecesMm2: 0 }
+    const none = { sheets: 0, openedMm2: 0, paperMm2: 0, piecesMm2: 0 }
     const known = progress.value[key] ?? { untilMs: SEARCH_MS, first: none, now: none }
     note(key, { ...known, spentMs: known.untilMs })
   }
@@ -76,9 +84,37 @@ export const useNesting = defineStore('nesting', () => {
     progress.value = Object.fromEntries([...entries, [key, each] as const].slice(-KEPT_LAYOUTS))
   }
 
+  /** Layouts are found again where the browser keeps any; else they are searched anew. */
+  const keep = (key: string, each: Progress): void =>
+    void database.keep({ key, at: Date.now(), layout: layouts.get(key)!, ...each }).catch(() => undefined)
+
+  /** Plans with a layout from now on. */
+  function show(key: string, layout: NestLayout): void {
+    layouts.set(key, layout)
+    studio.nest({ [key]: layout })
+  }
+
+  /** Takes up what was found of a job before the page was opened. */
+  async function foundBefore({ key, job }: Search): Promise<void> {
+    const kept = await database.layouts.get(key).catch(() => undefined)
+    if (!kept || progress.value[key] || faultsOf(job, kept.layout).length > 0) return
+    const { layout, spentMs, untilMs, first, now } = kept
+    show(key, layout)
+    note(key, { spentMs, untilMs, first, now })
+  }
+
+  function takeUp(job: Search): Promise<void> {
+    const looking = lookedFor.get(job.key) ?? foundBefore(job)
+    lookedFor.set(job.key, looking)
+    return looking
+  }
+
   async function search(job: Search): Promise<void> {
     const mine = (searches += 1)
     underWay.value = job.key
+    await takeUp(job)
+    if (mine !== searches) return
+    if (isDone(job)) return stop()
     const first = await nester.ask((worker) => worker.begin(job.job, SEED))
     if (!first) {
       noteEnded(job.key)
@@ -90,17 +126,15 @@ export const useNesting = defineStore('nesting', () => {
       spentMs: before?.spentMs ?? 0,
       untilMs: before?.untilMs ?? SEARCH_MS,
       first: before?.first ?? first.measure,
-      now: first.measure,
+      now: before?.now ?? first.measure,
     }
-    if (!before) studio.nest({ [job.key]: first.layout })
+    if (!before) show(job.key, first.layout)
     note(job.key, state)
+    keep(job.key, state)
     while (state.spentMs < (progress.value[job.key]?.untilMs ?? 0)) {
       const better = await nester.ask((worker) => worker.improve(SLICE_MS))
       const known = progress.value[job.key]?.now ?? state.now
-      const helps =
-        better !== null &&
-        (better.measure.sheets < known.sheets ||
-          (better.measure.sheets === known.sheets && better.measure.paperMm2 < known.paperMm2))
+      const helps = better !== null && isLess(better.measure, known)
       state = {
         ...state,
         untilMs: progress.value[job.key]!.untilMs,
@@ -108,8 +142,9 @@ export const useNesting = defineStore('nesting', () => {
         now: helps ? better.measure : known,
       }
       note(job.key, state)
+      if (helps) show(job.key, better.layout)
+      if (helps || state.spentMs % KEPT_MS === 0) keep(job.key, state)
       if (!helps) continue
-      studio.nest({ [job.key]: better.layout })
       await isShown()
       if (mine !== searches) return
     }
@@ -151,6 +186,13 @@ export const useNesting = defineStore('nesting', () => {
     else stop()
   }
 
+  watch(
+    jobs,
+    (now) => {
+      for (const job of now) void takeUp(job)
+    },
+    { immediate: true },
+  )
   watch(jobs, (now) => {
     if (underWay.value !== null && !now.some(({ key }) => key === underWay.value)) stop()
     next()

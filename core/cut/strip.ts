@@ -79,9 +79,10 @@ export function triangleOf({ outline, holes }: CutPart): readonly [Point, Point,
 }
 
 /**
- * Triangles to and fro along a ruler, which holds a stack, on each of their sides that has the tip above it. Up stands on its base b with its tip a in from
- * the left; down is the same turned round, so that a cut between two of them is an edge of both: a pair takes b along
- * the strip, and the last a or b − a more. @returns strips for every side, none where it does not fit
+ * Triangles to and fro along a ruler, which holds a stack, on each of their sides that has the tip above it. Up stands
+ * on its base b with its tip a in from the left; down is the same turned round, so that a cut between two of them is an
+ * edge of both: a pair takes b along the strip, one that is down ends a after the one before.
+ * @returns strips for every side, none where it does not fit
  */
 export function zigzagStrips(part: CutPart, quantity: number, roomMm: number): readonly (readonly Strip[])[] {
   const corners = triangleOf(part)

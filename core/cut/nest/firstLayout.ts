@@ -119,12 +119,16 @@ export type Filled = { readonly sheets: readonly LaidSheet[]; readonly left: Rem
 export const firstLayout = (...settings: Parameters<typeof sheetAfterSheet>): Filled =>
   finish(sheetAfterSheet(...settings))
 
-/** The same, with pauses. */
+/**
+ * The same, with pauses.
+ * @param kind when given, whole sheets of other kinds are taken only for all that is left
+ */
 export function* sheetAfterSheet(
   all: Remaining,
   stocks: readonly Stock[],
   fineness: Fineness,
   gapMm: number,
+  kind: Stock | null = null,
 ): Generator<undefined, Filled> {
   const stamps = new Map<Shape, readonly Stamp[]>()
   for (const { shape } of all) {
@@ -141,7 +145,8 @@ export function* sheetAfterSheet(
       const single =
         pieces.length > 0 ? null : left.map(({ shape }) => alone(shape, stock)).find((piece) => piece !== null)
       if (single) pieces = yield* filling(stock.room, without(left, [single]), stamps, fineness, gapMm, [single])
-      if (pieces.length > 0) filled.push({ stock, pieces })
+      const isAllowed = kind === null || stock === kind || stock.isRemnant || without(left, pieces).length === 0
+      if (pieces.length > 0 && isAllowed) filled.push({ stock, pieces })
     }
     if (filled.length === 0) break
     const best = filled.reduce((one, other) => (worth(other, left) > worth(one, left) ? other : one))

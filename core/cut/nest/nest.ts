@@ -23,7 +23,21 @@ export type Nesting = {
   readonly step: () => boolean
 }
 
-export type NestMeasure = { readonly sheets: number; readonly paperMm2: number; readonly piecesMm2: number }
+export type NestMeasure = {
+  readonly sheets: number
+  /** Paper of all whole sheets that are opened. */
+  readonly openedMm2: number
+  /** The same, of the emptiest only the part that is used. */
+  readonly paperMm2: number
+  readonly piecesMm2: number
+}
+
+const SAME_MM2 = 0.01
+
+/** Whether a layout takes less: less paper opened, be it fewer sheets or smaller ones; of the same, less used. */
+export const isLess = (one: NestMeasure, other: NestMeasure): boolean =>
+  one.openedMm2 < other.openedMm2 - SAME_MM2 ||
+  (one.openedMm2 < other.openedMm2 + SAME_MM2 && one.paperMm2 < other.paperMm2 - SAME_MM2)
 
 /**
  * Starts a search. The same job, seed and number of steps give the same layout.
@@ -50,9 +64,7 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 
   const keep = (next: readonly LaidSheet[]): boolean => {
     const measure = measureOf(next)
-    const isBetter =
-      measure.sheets < best.measure.sheets ||
-      (measure.sheets === best.measure.sheets && measure.paperMm2 < best.measure.paperMm2 - 0.01)
+    const isBetter = isLess(measure, best.measure)
     if (isBetter) best = { sheets: next, measure }
     return isBetter
   }
@@ -82,9 +94,11 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 function measureOf(sheets: readonly LaidSheet[]): NestMeasure {
   const whole = sheets.filter(({ stock }) => !stock.isRemnant)
   const spare = whole.reduce((most, sheet) => Math.max(most, (1 - usedShare(sheet)) * sheet.stock.paperMm2), 0)
+  const openedMm2 = whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0)
   return {
     sheets: whole.length,
-    paperMm2: whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0) - spare,
+    openedMm2,
+    paperMm2: openedMm2 - spare,
     piecesMm2: sheets.reduce((sum, { pieces }) => sum + areaOf(pieces), 0),
   }
 }

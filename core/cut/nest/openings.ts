@@ -4,7 +4,7 @@
  */
 import { layBands, roomForRows, type Lattices, type RowsRun } from './bands'
 import { areBoxes, layBoxes, layRows } from './boxes'
-import { coarse, fine, sheetAfterSheet, stampsOf, type LaidSheet, type Remaining } from './firstLayout'
+import { coarse, fine, sheetAfterSheet, stampsOf, type Fineness, type LaidSheet, type Remaining } from './firstLayout'
 import { findLattices, type Lattice } from './lattice'
 import type { Shape } from './shape'
 import type { Stock } from './stock'
@@ -26,7 +26,8 @@ const FEWEST_MIXES = 6
 export function openingsFor(all: Remaining, stocks: readonly Stock[], gapMm: number, stream: () => number): Opening[] {
   return [
     ...(areBoxes(all, stocks) ? stocks.flatMap((stock) => boxOpenings(all, stock, gapMm, stream)) : []),
-    ...(all.length > MOST_SHAPES_IN_BANDS ? [fineOpening(all, stocks, gapMm)] : []),
+    ...(all.length > MOST_SHAPES_IN_BANDS ? [inPauses(sheetAfterSheet(all, stocks, finely(all), gapMm))] : []),
+    ...oneKindOpenings(all, stocks, gapMm),
     ...stocks.flatMap((stock) => bandOpenings(all, stock, gapMm, stream, mixesFor(all, stocks))),
   ]
 }
@@ -37,9 +38,20 @@ const boxOpenings = (all: Remaining, stock: Stock, gapMm: number, stream: () => 
   ...Array.from({ length: 6 }, (): Opening => () => layBoxes(all, stock, gapMm, stream, BOX_TRIES)),
 ]
 
-/** The first layout again, with smaller cells and more turns; a little at a time. */
-function fineOpening(all: Remaining, stocks: readonly Stock[], gapMm: number): Opening {
-  const work = sheetAfterSheet(all, stocks, fine(all.map(({ shape }) => shape)), gapMm)
+/** With smaller cells and more turns than the first layout. */
+const finely = (all: Remaining): Fineness => fine(all.map(({ shape }) => shape))
+
+/**
+ * Where there are sheets of several kinds, those of one kind as long as there are any, and the last of whichever takes
+ * the rest: together they may be less paper than what is filled best each time.
+ */
+function oneKindOpenings(all: Remaining, stocks: readonly Stock[], gapMm: number): readonly Opening[] {
+  const whole = stocks.filter(({ isRemnant }) => !isRemnant)
+  return whole.length < 2 ? [] : whole.map((kind) => inPauses(sheetAfterSheet(all, stocks, finely(all), gapMm, kind)))
+}
+
+/** A layout that is made a little at a time. */
+function inPauses(work: ReturnType<typeof sheetAfterSheet>): Opening {
   return () => {
     const next = work.next()
     if (!next.done) return 'trying'

@@ -43,10 +43,10 @@ const together = (groups: readonly Sharing[]) => cutTogether(groups, STARTING_TO
 describe('strips of several decorations', () => {
   it('come from one sheet where two would be opened', () => {
     const [few, pair] = [boxes('few', 3, 1), boxes('pair', 4, 2)]
-    expect(sheetsOf([few, pair])).toBe(3)
+    expect(sheetsOf([few, pair])).toBe(2)
     const [joined, ...others] = together([few, pair])
     expect(others).toEqual([])
-    expect(joined).toMatchObject({ sheetsApart: 3, group: { cutting: { plies: 1 } } })
+    expect(joined).toMatchObject({ sheetsApart: 2, group: { cutting: { plies: 1 } } })
     expect(joined!.group.parts.map(({ id }) => id)).toEqual(['few', 'pair'])
     expect(sheetsOf([joined!.group])).toBe(1)
   })
