@@ -197,7 +197,10 @@ test('the machine cuts a sheet, breaks its blade, and the rest is cut after', as
 
 test('what was laid closer is there when the page is opened again, and is not searched anew', async ({ page }) => {
   await openLeaf(page, 'cut')
-  const status = page.getByRole('main').getByRole('status').filter({ hasText: /^(Laying it closer|Laid for)/ })
+  const status = page
+    .getByRole('main')
+    .getByRole('status')
+    .filter({ hasText: /^(Laying it closer|Laid for)/ })
   await expect(status.filter({ hasText: /Laying it closer, [1-9]\d* s/ }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Stop' }).first().click()
   await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0)
