@@ -2,7 +2,7 @@
  * Strips and boxes: the sheet is cut into strips, the strips into boxes or triangles, each box into its piece; several
  * sheets lie on one another.
  */
-import { cornersAlong } from '../geometry'
+import { cornersAlong, type Point } from '../geometry'
 import { shapeBox, type StockShape } from '../material'
 import { seededStream } from '../quantity'
 import { fillRows } from './nest/rows'
@@ -26,7 +26,7 @@ const ROW_TRIES = 12
 /**
  * Sheets in strips and boxes, `plies` on one another, strips folded to so many `layers`. Every part takes whole boxes
  * with room for slip, none where a ruler holds the stack; strips of all parts share sheets, but what is torn and what is
- * cut to and fro begins at the very edge of sheets of its own.
+ * cut to and fro begins at the very edge of sheets of its own, its strips across the sheet or up it.
  * The last stack is cut fewer at once where that opens fewer sheets; else some of its plies may hold pieces more than
  * wanted.
  *
@@ -41,13 +41,47 @@ export function layByHand(
   tools: CuttingTools,
 ): CutLayout {
   const isFlush = (part: CutPart): boolean => part.edge === 'torn' || triangleOf(part) !== null
-  const laid = (some: readonly CutPart[], layers: number, marginMm: number): CutLayout =>
+  const laid = (some: readonly CutPart[], layers: number, marginMm: number, along = shape): CutLayout =>
     finishedSingly(some, cutting.plies, (each, plies) =>
-      layInStrips(each, shape, { plies, layers }, { ...tools, marginMm }),
+      layInStrips(each, along, { plies, layers }, { ...tools, marginMm }),
     )
   const [flush, within] = [parts.filter(isFlush), parts.filter((part) => !isFlush(part))]
-  const [one, other] = [laid(within, cutting.layers, tools.marginMm), laid(flush, 1, 0)]
+  const one = laid(within, cutting.layers, tools.marginMm)
+  const across = laid(flush, 1, 0)
+  const up = shape.kind === 'rect' ? quarterTurned(laid(flush, 1, 0, onItsSide(shape)), shape) : across
+  const other = takesLess(up, across) ? up : across
   return { sheets: [...one.sheets, ...other.sheets], leftOut: [...one.leftOut, ...other.leftOut] }
+}
+
+type Rectangle = Extract<StockShape, { readonly kind: 'rect' }>
+
+const onItsSide = ({ kind, widthMm, heightMm }: Rectangle): Rectangle => ({
+  kind,
+  widthMm: heightMm,
+  heightMm: widthMm,
+})
+
+/** A layout on sheets that lay on their side, as the sheets stand. */
+function quarterTurned({ sheets, leftOut }: CutLayout, shape: Rectangle): CutLayout {
+  const turned = <At extends Point>(at: At): At => ({ ...at, x: shape.widthMm - at.y, y: at.x })
+  return {
+    leftOut,
+    sheets: sheets.map((sheet) => ({
+      ...sheet,
+      shape,
+      pieces: sheet.pieces.map((piece) => ({ ...turned(piece), rotationDeg: piece.rotationDeg + 90 })),
+      cuts: sheet.cuts.map(({ from, to }) => ({ from: turned(from), to: turned(to) })),
+    })),
+  }
+}
+
+/** Whether a layout leaves out fewer parts than another, or takes fewer sheets. */
+function takesLess(one: CutLayout, other: CutLayout): boolean {
+  const sheets = (layout: CutLayout): number => layout.sheets.reduce((sum, { plies }) => sum + plies, 0)
+  return (
+    one.leftOut.length < other.leftOut.length ||
+    (one.leftOut.length === other.leftOut.length && sheets(one) < sheets(other))
+  )
 }
 
 function layInStrips(
