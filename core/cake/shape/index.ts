@@ -57,9 +57,16 @@ export function outlineAngles(shape: Shape, steps: number): readonly number[] {
   const corners = definitionOf(shape.kind)
     .cornersDeg(shape)
     .map((angle) => ((angle % 360) + 360) % 360)
-  if (corners.length === 0) return even
-  const rising = [...even, ...corners].sort((one, other) => one - other)
-  return rising.filter((angle, at) => angle !== rising[at - 1])
+    .sort((one, other) => one - other)
+  // Both rise; looking for where each corner belongs is much quicker than sorting all anew, and this is asked often.
+  const rising: number[] = []
+  let next = 0
+  for (const angle of [...even, Infinity]) {
+    for (; next < corners.length && corners[next]! <= angle; next += 1)
+      if (corners[next] !== angle && corners[next] !== rising.at(-1)) rising.push(corners[next]!)
+    if (angle < Infinity) rising.push(angle)
+  }
+  return rising
 }
 
 /** Which way the edge faces at an angle, degrees; at a corner the direction between its faces. */

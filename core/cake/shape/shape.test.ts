@@ -124,3 +124,24 @@ describe('scallops', () => {
       }),
     ))
 })
+
+describe('the angles that draw a shape', () => {
+  it('rise from 0 to below 360, with every step and every corner once', () => {
+    fc.assert(
+      fc.property(anyShape, fc.constantFrom(90, 360, 720), (shape, steps) => {
+        const angles = outlineAngles(shape, steps)
+        expect(angles).toEqual([...new Set(angles)].sort((one, other) => one - other))
+        expect(new Set(angles)).toEqual(
+          new Set([...Array.from({ length: steps }, (_, step) => (step * 360) / steps), ...angles]),
+        )
+        expect([angles[0], angles.at(-1)! < 360]).toEqual([0, true])
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('are those of the steps and the three corners of a triangle, one of which is a step as well', () => {
+    const triangle: Shape = { kind: 'polygon', sides: 3, acrossFlatsMm: 200, cornerMm: 0 }
+    expect(outlineAngles(triangle, 8)).toEqual([0, 45, 60, 90, 135, 180, 225, 270, 300, 315])
+  })
+})
