@@ -65,8 +65,10 @@ export const useNesting = defineStore('nesting', () => {
     await new Promise((resolve) => setTimeout(resolve, DRAWN_MS))
   }
 
-  /** Ends the search under way; what it has found stays. */
+  /** Ends the search under way; what it has found stays, and how far it came. */
   function stop(): void {
+    const key = underWay.value
+    if (key !== null && layouts.has(key)) keep(key, progress.value[key]!)
     nester.stop()
     searches += 1
     underWay.value = null
