@@ -11,6 +11,7 @@ import { boxStrips, triangleOf, zigzagStrips, type Spacing, type Strip } from '.
 import {
   boxOf,
   CHORD_MM,
+  sheetsIn,
   type CutLayout,
   type CutPart,
   type CutPiece,
@@ -69,20 +70,16 @@ function quarterTurned({ sheets, leftOut }: CutLayout, shape: Rectangle): CutLay
     sheets: sheets.map((sheet) => ({
       ...sheet,
       shape,
-      pieces: sheet.pieces.map((piece) => ({ ...turned(piece), rotationDeg: piece.rotationDeg + 90 })),
+      pieces: sheet.pieces.map((piece) => ({ ...turned(piece), rotationDeg: (piece.rotationDeg + 90) % 360 })),
       cuts: sheet.cuts.map(({ from, to }) => ({ from: turned(from), to: turned(to) })),
     })),
   }
 }
 
 /** Whether a layout leaves out fewer parts than another, or takes fewer sheets. */
-function takesLess(one: CutLayout, other: CutLayout): boolean {
-  const sheets = (layout: CutLayout): number => layout.sheets.reduce((sum, { plies }) => sum + plies, 0)
-  return (
-    one.leftOut.length < other.leftOut.length ||
-    (one.leftOut.length === other.leftOut.length && sheets(one) < sheets(other))
-  )
-}
+const takesLess = (one: CutLayout, other: CutLayout): boolean =>
+  one.leftOut.length < other.leftOut.length ||
+  (one.leftOut.length === other.leftOut.length && sheetsIn(one.sheets) < sheetsIn(other.sheets))
 
 function layInStrips(
   parts: readonly CutPart[],

@@ -23,6 +23,7 @@ export {
 export {
   boxOf,
   CHORD_MM,
+  sheetsIn,
   sizeOf,
   type CutLayout,
   type CutPart,

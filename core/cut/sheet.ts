@@ -51,6 +51,10 @@ export type CutSheet = {
   readonly remnant?: { readonly id: string; readonly name: string; readonly outline: Outline } | undefined
 }
 
+/** Sheets of stacks, all that lie on one another. */
+export const sheetsIn = (stacks: readonly Pick<CutSheet, 'plies'>[]): number =>
+  stacks.reduce((sum, { plies }) => sum + plies, 0)
+
 /** A size of sheet to lay on. */
 export type SheetSize = { readonly widthMm: number; readonly heightMm: number }
 

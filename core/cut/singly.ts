@@ -1,7 +1,5 @@
 /** The last stack of a job, cut singly or fewer at once where that opens fewer sheets: a pair then wastes nothing. */
-import type { CutLayout, CutPart, CutSheet } from './sheet'
-
-const sheetsIn = (sheets: readonly CutSheet[]): number => sheets.reduce((sum, { plies }) => sum + plies, 0)
+import { sheetsIn, type CutLayout, type CutPart, type CutSheet } from './sheet'
 
 /** What is still wanted of each part besides what lies on some stacks. */
 function stillWanted(parts: readonly CutPart[], stacks: readonly CutSheet[]): readonly CutPart[] {

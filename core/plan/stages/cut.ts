@@ -1,12 +1,12 @@
 /** From decorations to sheets: parts of one paper, size and way of cutting share sheets. */
-import { type CutAgain, type CuttingTools, type KeptSheet, type Remnant } from '../../cut'
+import { sheetsIn, type CutAgain, type CuttingTools, type KeptSheet, type Remnant } from '../../cut'
 import { isSameShape } from '../../material'
 import { derive, found, sumOf, type Working } from '../../quantity'
 import { type CutWork } from './cutting/work'
 import type { Nested, CutGroup } from './cutting/group'
 import { settledWork, type advisedWay, type CuttingPrices } from './cutting/settled'
 import { sharing } from './cutting/sharing'
-import { cutTogether, sheetsIn, type Together } from './cutting/together'
+import { cutTogether, type Together } from './cutting/together'
 import { isLaidByHand, pliesOf, layByRule, cutAgain, layClosely, numberedOn, withRemedy } from './cutting/laying'
 import { figuresOf } from './cutting/figures'
 
@@ -75,7 +75,7 @@ function groupOf(
     plies,
     layers: way === 'boxes' ? cutting.layers : 1,
     parts,
-    savedSheets: sheetsApart === null ? null : savedBy(sheetsApart, sheetsIn(laid)),
+    savedSheets: sheetsApart === null ? null : savedBy(sheetsApart, sheetsIn(laid.sheets)),
     layout: { sheets, leftOut: leftOut.map((each) => withRemedy(each, paper, shapes, tools)) },
     ...state,
     ...figuresOf(sheets, shapes, paper, way, plies, pieces, tools, state.isNested),

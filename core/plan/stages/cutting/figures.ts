@@ -5,6 +5,7 @@ import {
   offcutDm2,
   paperDm2,
   remainderOf,
+  sheetsIn,
   STARTING_TOOLS,
   strokesOf,
   type CutPart,
@@ -116,7 +117,7 @@ function sheetCount(
 ): Working {
   const [rule, how] = LAID[isNested ? 'nested' : way === 'sectors' || way === 'punch' ? way : 'boxes']
   const on = shapes.map(shapeName).join(' or ')
-  const total = (): number => sheets.reduce((sum, { plies }) => sum + plies, 0)
+  const total = (): number => sheetsIn(sheets)
   return way === 'sectors'
     ? derive('discs', 'count', rule, `${how} {pieces}`, { pieces: inputs.pieces }, total)
     : derive('sheets', 'count', rule, `${how} {pieces} on ${on}, {edge} and {gap}`, inputs, total)

@@ -1,15 +1,11 @@
 /** Strips of several decorations from the same sheets, where that saves one. */
-import { cuttingMinutes, type CutLayout, type CuttingTools } from '../../../cut'
+import { cuttingMinutes, sheetsIn, type CuttingTools } from '../../../cut'
 import { layByRule } from './laying'
 import type { CuttingPrices } from './settled'
 import type { Sharing } from './sharing'
 
 /** Work that shares sheets; and how many it would take if it did not, where it was joined to save some. */
 export type Together = { readonly group: Sharing; readonly sheetsApart: number | null }
-
-/** Sheets of a layout, all that lie on one another. */
-export const sheetsIn = ({ sheets }: Pick<CutLayout, 'sheets'>): number =>
-  sheets.reduce((sum, { plies }) => sum + plies, 0)
 
 /** Strips could come from the same sheets: of one paper, size and colour, coated alike, none of them folded. */
 const areAlike = (one: Sharing, other: Sharing): boolean =>
@@ -32,7 +28,7 @@ export function cutTogether(
 ): readonly Together[] {
   const taken = ({ parts, shapes, cutting }: Sharing) => {
     const layout = layByRule(parts, shapes, cutting, tools)
-    const sheets = sheetsIn(layout)
+    const sheets = sheetsIn(layout.sheets)
     const minutes = cuttingMinutes(layout.sheets, cutting.way, tools).value
     return { sheets, cost: sheets * sheetEach + (minutes / 60) * hour, leftOut: layout.leftOut.length }
   }
