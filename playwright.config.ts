@@ -45,10 +45,18 @@ export default defineConfig({
     locale: 'en-GB',
     acceptDownloads: true,
     serviceWorkers: 'block',
-    // The demo is open until a test goes to its own studio.
+    // The demo is open until a test goes to its own studio; sheets are laid closer where a test asks for it.
     storageState: {
       cookies: [],
-      origins: [{ origin: `http://127.0.0.1:${port}`, localStorage: [{ name: 'lamellon.studio', value: 'demo' }] }],
+      origins: [
+        {
+          origin: `http://127.0.0.1:${port}`,
+          localStorage: [
+            { name: 'lamellon.studio', value: 'demo' },
+            { name: 'lamellon.layCloser', value: 'no' },
+          ],
+        },
+      ],
     },
   },
   // Most tests go without graphics: the cake is drawn flat, and all else works. Those of the stand draw it in depth.

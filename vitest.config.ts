@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig } from 'vitest/config'
+import { defineConfig, type Plugin } from 'vitest/config'
 import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -13,12 +13,13 @@ const testTimeout = 300_000
 const seed = here('./tests/any/seed.ts')
 // What a test of the interface leaves behind.
 const mounted = here('./tests/any/mounted.ts')
-/** Tests of a folder that put a module of their own in place of another: they cannot share what others have imported. */
-const replacing = (folder: string): string[] =>
+const testsIn = (folder: string): string[] =>
   readdirSync(here(folder), { recursive: true, encoding: 'utf8' })
     .filter((path) => path.endsWith('.test.ts'))
     .map((path) => `${folder}/${path.replaceAll('\\', '/')}`)
-    .filter((path) => /\bvi\.(do)?[mM]ock\(/.test(readFileSync(here(path), 'utf8')))
+/** Tests of a folder that put a module of their own in place of another: they cannot share what others have imported. */
+const replacing = (folder: string): string[] =>
+  testsIn(folder).filter((path) => /\bvi\.(do)?[mM]ock\(/.test(readFileSync(here(path), 'utf8')))
 /** What takes longest begins first, so that no core is left alone with it at the end; then one project after another. */
 const LONGEST = [
   'core/plan/orderOnCake.test.ts',
@@ -38,6 +39,20 @@ class LongestFirst extends BaseSequencer {
   }
 }
 const alias = { '#core': here('./core'), '~': here('./app') }
+
+/** Tests of a folder that look at the demo through a studio of their own. */
+const withDemo = (folder: string): string[] =>
+  testsIn(folder).filter((path) => readFileSync(here(path), 'utf8').includes('/tests/any/demoStudio'))
+
+/** Has every module of a test import one file in place of another. */
+const standsIn = (other: string, file: string): Plugin => ({
+  name: 'stands-in',
+  enforce: 'pre',
+  async resolveId(source, importer, options) {
+    const found = await this.resolve(source, importer, { ...options, skipSelf: true })
+    return found?.id === here(file) ? here(other) : null
+  },
+})
 
 /** What every test of the interface has. */
 const interfaces = {
@@ -97,8 +112,18 @@ export default defineConfig({
           name: 'app',
           isolate: false,
           include: ['app/**/*.test.ts'],
-          exclude: replacing('app'),
+          exclude: [...replacing('app'), ...withDemo('app')],
         },
+      },
+      {
+        ...interfaces,
+        plugins: [
+          ...interfaces.plugins,
+          standsIn('./tests/any/demoStudio.ts', './app/stores/studio.ts'),
+          // Files are read without a worker, where there are none.
+          standsIn('./tests/any/readAtOnce.ts', './app/files/reading.ts'),
+        ],
+        test: { ...interfaces.test, name: 'app, on the demo', isolate: false, include: withDemo('app') },
       },
       {
         ...interfaces,

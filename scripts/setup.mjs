@@ -2,7 +2,7 @@
 // what is up to date.
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { basename, dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
@@ -121,37 +121,39 @@ export const findChromium = () =>
     '/Applications/Chromium.app/Contents/MacOS/Chromium',
   ].find((path) => path && existsSync(path))
 
-/** Installs a package of the system's when it is missing and this user may. */
-function ensurePackage(name, isThere, otherwise) {
-  if (isThere()) return
+const CHROMIUM = {
+  name: 'chromium-headless-shell',
+  isThere: findChromium,
+  otherwise: "The end-to-end tests need Chromium. Install your system's chromium package, or set CHROMIUM_PATH.",
+}
+/** What prints are measured with: pages of a PDF as pixels. */
+const PAGE_READER = {
+  name: 'poppler-utils',
+  isThere: () => spawnSync('pdftoppm', ['-v']).status === 0,
+  otherwise: "The end-to-end tests measure printed pages with pdftoppm. Install your system's poppler-utils package.",
+}
+
+/** Installs those of the system's packages that are missing, if this user may. */
+function ensurePackages(wanted) {
+  const missing = wanted.filter(({ isThere }) => !isThere())
+  if (missing.length === 0) return
   const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0
   if (!mayInstall) {
-    console.error(otherwise)
+    for (const { otherwise } of missing) console.error(otherwise)
     process.exit(1)
   }
-  console.log(`Installing ${name} from the system's packages…`)
+  const names = missing.map(({ name }) => name)
+  console.log(`Installing ${names.join(' and ')} from the system's packages…`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   run('apt-get', ['update', '-qq'], { env })
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...names], {
     env,
     stdio: ['ignore', 'ignore', 'inherit'],
   })
 }
 
-export const ensureChromium = () =>
-  ensurePackage(
-    'chromium-headless-shell',
-    findChromium,
-    "The end-to-end tests need Chromium. Install your system's chromium package, or set CHROMIUM_PATH.",
-  )
-
-/** What prints are measured with: pages of a PDF as pixels. */
-export const ensurePageReader = () =>
-  ensurePackage(
-    'poppler-utils',
-    () => spawnSync('pdftoppm', ['-v']).status === 0,
-    "The end-to-end tests measure printed pages with pdftoppm. Install your system's poppler-utils package.",
-  )
+export const ensureChromium = () => ensurePackages([CHROMIUM])
+export const ensureWhatTestsNeed = () => ensurePackages([CHROMIUM, PAGE_READER])
 
 /**
  * One module of ours with all it imports of ours, as plain JavaScript; made again only when the sources changed. It
@@ -164,6 +166,8 @@ export async function bundleOf(entry) {
   const hash = hashOf(['core', dirname(entry), 'package-lock.json'])
   if (isCurrent(stamp, hash) && existsSync(path)) return { path: pathToFileURL(path).href, isNew: false }
   const { build } = await import('vite')
+  // Made aside and put in place whole: another may be reading the one before, or making the same.
+  const aside = join(folder, `${basename(entry, '.ts')}-${process.pid}`)
   await build({
     root,
     configFile: false,
@@ -171,12 +175,14 @@ export async function bundleOf(entry) {
     resolve: { alias: { '#core': join(root, 'core') } },
     build: {
       ssr: entry,
-      outDir: folder,
-      emptyOutDir: false,
+      outDir: aside,
+      copyPublicDir: false,
       target: 'node20',
       rollupOptions: { output: { entryFileNames: `${basename(entry, '.ts')}.mjs` } },
     },
   })
+  renameSync(join(aside, basename(path)), path)
+  rmSync(aside, { recursive: true })
   writeFileSync(stamp, hash)
   return { path: pathToFileURL(path).href, isNew: true }
 }

@@ -3,12 +3,10 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { bin, checkNode, ensureChromium, ensureInstalled, ensurePageReader, findChromium, npm, root } from './setup.mjs'
+import { bin, checkNode, ensureInstalled, findChromium, npm, root } from './setup.mjs'
 
 checkNode()
 ensureInstalled()
-ensureChromium()
-ensurePageReader()
 
 const reports = mkdtempSync(join(tmpdir(), 'lamellon-tests-'))
 const failures = []
@@ -43,10 +41,11 @@ function readReport(name) {
   }
 }
 
-// Each of the two keeps one core busy; both read what is prepared first.
+// Types and rules keep a core each busy, and read what is prepared first; the system's packages wait for a network.
 await step('prepare', bin('nuxt'), ['prepare', '--logLevel', 'silent'])
 await Promise.all([
-  step('types', npm, ['run', '--silent', 'types'], { isBeside: true }),
+  step('packages', process.execPath, [join(root, 'scripts/systemPackages.mjs')], { isBeside: true }),
+  step('types', npm, ['run', '--silent', 'types:prepared'], { isBeside: true }),
   step('lint', npm, ['run', '--silent', 'lint'], { isBeside: true }),
 ])
 // Building leaves a core idle most of the time.

@@ -82,6 +82,7 @@ test('a rest that lies in the studio is measured by typed corners, or touched on
   page,
 }) => {
   await openLeaf(page, 'cut')
+  await page.getByRole('button', { name: 'Look for closer' }).first().click()
   await page.getByRole('button', { name: 'Measure a rest' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel(/Corners in order/).fill('0 0\n150 0\n150 six')
@@ -89,9 +90,7 @@ test('a rest that lies in the studio is measured by typed corners, or touched on
   await dialog.getByLabel(/Corners in order/).fill('0 0\n180 0\n180 120\n0 90')
   await dialog.getByRole('button', { name: 'Take into stock' }).click()
   await expect(page.getByRole('button', { name: 'rest, 180 mm × 120 mm, is used up' })).toBeVisible()
-  await expect(page.getByRole('region', { name: /template/ }).getByText(/^\s*rest: \d+ pieces/)).toBeVisible({
-    timeout: 30_000,
-  })
+  await expect(page.getByRole('region', { name: /template/ }).getByText(/^\s*rest: \d+ pieces/)).toBeVisible()
 
   await page.getByRole('button', { name: 'Measure a rest' }).click()
   await dialog
@@ -120,6 +119,7 @@ test('a rest that lies in the studio is measured by typed corners, or touched on
 test('sheets are laid closer while they are looked at, and the tally follows', async ({ page }) => {
   await openLeaf(page, 'cut')
   const before = Number(await figureOf(page, 'paper'))
+  await page.getByRole('button', { name: 'Look for closer' }).first().click()
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
   await expect.poll(async () => Number(await figureOf(page, 'paper'))).toBeLessThanOrEqual(before)
   await expect(page.getByText(/Laying it closer, [1-9]\d* s/)).toBeVisible()
@@ -132,9 +132,6 @@ test('a piece is moved by keys, its sheet is locked by that, and a piece never g
 }) => {
   await openLeaf(page, 'cut')
   const group = page.getByRole('region', { name: /cutting machine/ })
-  // What is still searched would be laid anew under the hand.
-  await page.getByRole('button', { name: 'Stop' }).click()
-  await settled(page)
   const top = group.locator('path[data-piece]').last()
   await top.focus()
   await page.keyboard.press('Shift+ArrowUp')
@@ -201,6 +198,7 @@ test('what was laid closer is there when the page is opened again, and is not se
     .getByRole('main')
     .getByRole('status')
     .filter({ hasText: /^(Laying it closer|Laid for)/ })
+  await page.getByRole('button', { name: 'Look for closer' }).first().click()
   await expect(status.filter({ hasText: /Laying it closer, ([3-9]|\d\d) s/ }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Stop' }).first().click()
   await expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0)

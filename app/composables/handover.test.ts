@@ -1,17 +1,12 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, expect, it, vi } from 'vitest'
+import { beforeEach, expect, it } from 'vitest'
 import { paperText } from '#core/format/paperText'
 import PaperTools from '~/components/papers/PaperTools.vue'
 import ShoppingPaper from '~/components/supply/ShoppingPaper.vue'
 import { usePreferences } from '~/stores/preferences'
-import { beginAgain, commission } from '../../tests/any/plannedDemo'
+import { beginAgain, commission } from '../../tests/any/demoStudio'
 import { useHandover } from './handover'
-
-vi.mock('./planned', async () => {
-  const { usePlannedDemo } = await import('../../tests/any/plannedDemo')
-  return { usePlanned: () => ({ ...usePlannedDemo(), studio: { reserved: new Map() } }) }
-})
 
 beforeEach(() => {
   setActivePinia(createPinia())

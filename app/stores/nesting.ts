@@ -6,6 +6,7 @@ import { faultsOf, isLess, type NestLayout, type NestMeasure } from '#core/cut'
 import { LayoutDatabase } from '~/database/layouts'
 import { hired, WorkerGone } from '~/workers/hired'
 import type { NestWorker } from '~/workers/nest'
+import { usePreferences } from './preferences'
 import { useStudio } from './studio'
 
 /** How long one job is searched unless more is asked for. */
@@ -32,9 +33,10 @@ type Progress = {
  */
 export const useNesting = defineStore('nesting', () => {
   const studio = useStudio()
+  const preferences = usePreferences()
   const progress = shallowRef<Readonly<Record<string, Progress>>>({})
   const underWay = ref<string | null>(null)
-  const paused = ref(false)
+  const isPaused = computed(() => preferences.layCloser === 'no')
   const isLookedAt = ref(false)
   const database = new LayoutDatabase()
   /** The best layout of each job so far. */
@@ -163,21 +165,22 @@ export const useNesting = defineStore('nesting', () => {
     })
 
   function next(): void {
-    if (paused.value || !isLookedAt.value || underWay.value !== null) return
+    if (isPaused.value || !isLookedAt.value || underWay.value !== null) return
     const job = jobs.value.find((each) => !isDone(each))
     if (job) void searchOn(job).then(next)
   }
 
-  /** Searches a job for longer, after it was done. */
+  /** Searches a job for longer, after it was done, and others again after all were stopped. */
   function goOn(key: string): void {
     const each = progress.value[key]
     if (each) note(key, { ...each, untilMs: Math.max(each.untilMs, each.spentMs) + SEARCH_MS })
-    paused.value = false
+    preferences.layCloser = 'yes'
     next()
   }
 
+  /** Stops all searches until one is asked for. */
   function pause(): void {
-    paused.value = true
+    preferences.layCloser = 'no'
     stop()
   }
 
@@ -200,5 +203,5 @@ export const useNesting = defineStore('nesting', () => {
     next()
   })
 
-  return { progress, underWay, goOn, pause, look }
+  return { progress, underWay, isPaused, goOn, pause, look }
 })

@@ -15,6 +15,8 @@ export const usePreferences = defineStore('preferences', () => {
   const units = kept<UnitSystem>('lamellon.units', 'metric')
   const theme = kept<'light' | 'dark'>('lamellon.theme', 'light')
   const stand = kept<'byMeasure' | 'small'>('lamellon.stand', 'byMeasure')
+  /** Whether sheets are laid closer while they are looked at, which takes a core of the machine. */
+  const layCloser = kept<'yes' | 'no'>('lamellon.layCloser', 'yes')
   const studio = kept<StudioName>('lamellon.studio', 'own')
   const open = {
     own: kept<string>('lamellon.commission', ''),
@@ -36,5 +38,5 @@ export const usePreferences = defineStore('preferences', () => {
   const countEdit = (): void => {
     if (studio.value === 'own') studioFile.value.edits += 1
   }
-  return { units, theme, stand, studio, lastCommission, studioFile, countEdit }
+  return { units, theme, stand, layCloser, studio, lastCommission, studioFile, countEdit }
 })

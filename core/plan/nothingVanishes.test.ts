@@ -15,8 +15,15 @@ import { STARTING_WORKSHOP } from '../workshop'
 import { createPlanner, type Plan } from '.'
 
 const planner = createPlanner()
-const planFor = (tiers: readonly Tier[], decorations: readonly Decoration[]): Plan =>
-  planner({ commission: onTiers(tiers, decorations), workshop: STARTING_WORKSHOP, now: 0, units: 'metric' })
+/** Both properties ask the same of the same cakes, as they have the same seed. */
+const planned = new Map<string, Plan>()
+function planFor(tiers: readonly Tier[], decorations: readonly Decoration[]): Plan {
+  const commission = onTiers(tiers, decorations)
+  const key = JSON.stringify(commission)
+  const plan = planned.get(key) ?? planner({ commission, workshop: STARTING_WORKSHOP, now: 0, units: 'metric' })
+  planned.set(key, plan)
+  return plan
+}
 const standingIn = ({ decorations }: Plan) => standingBefore(decorations)
 const pairs = TECHNIQUES.flatMap(({ id, compositions }) => compositions.map((kind) => [id, kind] as const))
 

@@ -86,9 +86,15 @@ export const aCommission: fc.Arbitrary<Commission> = fc
     }
   })
 
-/** A commission with its plan. */
-export const planOf = (commission: Commission, workshop: Workshop = STARTING_WORKSHOP): Planned => ({
-  commission,
-  workshop,
-  plan: planner({ commission, workshop, now: 0, units: 'metric' }),
-})
+/** Properties draw the same commissions, as they have the same seed: each is planned once, as far as they are kept. */
+const planned = new Map<string, Plan>()
+const KEPT = 60
+
+/** A commission with its plan, in a workshop as one begins with. */
+export function planOf(commission: Commission): Planned {
+  const workshop = STARTING_WORKSHOP
+  const key = JSON.stringify(commission)
+  const plan = planned.get(key) ?? planner({ commission, workshop, now: 0, units: 'metric' })
+  if (planned.size < KEPT) planned.set(key, plan)
+  return { commission, workshop, plan }
+}

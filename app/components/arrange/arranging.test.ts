@@ -1,31 +1,7 @@
-import { chosenOption, type Commission, type Option } from '#core/commission'
-import { produce } from 'immer'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { computed, shallowRef } from 'vue'
-import { demoCommission, demoWorkshop } from '#core/demo'
-import { createPlanner } from '#core/plan'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { beginAgain, option } from '../../../tests/any/demoStudio'
 import { useArranging } from './arranging'
 import { useChosenDecoration } from './chosen'
-
-const commission = shallowRef<Commission>(demoCommission(0))
-const planner = createPlanner()
-const option = computed(() => chosenOption(commission.value))
-const plan = computed(() =>
-  planner({ commission: commission.value, workshop: demoWorkshop(), now: 0, units: 'metric' }),
-)
-
-vi.mock('~/composables/planned', () => ({
-  usePlanned: () => ({
-    plan,
-    option,
-    decoration: computed(() => option.value.decorations[0] ?? null),
-    editOption: (_: string, change: (each: Option) => void) => {
-      commission.value = produce(commission.value, (draft) => {
-        change(chosenOption(draft as Commission))
-      })
-    },
-  }),
-}))
 
 const open = (id: string): ReturnType<typeof useArranging> => {
   useChosenDecoration(() => option.value).choose(id)
@@ -34,9 +10,7 @@ const open = (id: string): ReturnType<typeof useArranging> => {
   return arranging
 }
 
-beforeEach(() => {
-  commission.value = demoCommission(0)
-})
+beforeEach(beginAgain)
 
 describe.each([
   ['sails', 11],

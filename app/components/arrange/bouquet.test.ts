@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { LEAF_KINDS, PETAL_SHAPES, PLANTS, type PetalShape } from '#core/technique'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
-import { beginAgain, commission, option, plan, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, commission, option, plan, workshop } from '../../../tests/any/demoStudio'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import { useArranging } from './arranging'
 import AssemblySection from './AssemblySection.vue'
@@ -15,12 +15,6 @@ import PlantChoice from './PlantChoice.vue'
 import { plantDrawn } from './plantDrawn'
 import WireSection from './WireSection.vue'
 import { choose } from '../../../tests/any/choosing'
-
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
-
-vi.mock('~/files/reading', () => import('../../../tests/any/readAtOnce'))
 
 const decorationOf = (id: string) => option.value.decorations.find((each) => each.id === id)!
 const count = (id: string): number => plan.value.decorations.find((each) => each.id === id)!.count.value

@@ -4,7 +4,7 @@ import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { isSameShape, paperOf, PAPERS } from '#core/material'
-import { beginAgain, option, plan } from '../../../tests/any/plannedDemo'
+import { beginAgain, option, plan } from '../../../tests/any/demoStudio'
 import AccentSection from './AccentSection.vue'
 import { useArranging } from './arranging'
 import { useChosenDecoration } from './chosen'
@@ -15,10 +15,6 @@ import PaperChoice from './PaperChoice.vue'
 import DecorationLeaf from './DecorationLeaf.vue'
 import QuietSection from './QuietSection.vue'
 import { choicesIn, choose } from '../../../tests/any/choosing'
-
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
 
 const decoration = (id: string): Decoration => option.value.decorations.find((each) => each.id === id)!
 const made = (id: string) => plan.value.decorations.find((each) => each.id === id)!

@@ -174,9 +174,15 @@ const pictures = computed(() => props.group.layout.sheets.map((sheet, at) => cut
         </button>
       </template>
       <template v-else-if="isLaidClosely && group.search">
-        <span role="status"
+        <span v-if="!nesting.isPaused" role="status"
           ><LoaderCircle class="mr-0.5 inline size-3.5" aria-hidden="true" />In strips for now; laid closer in a
           moment.</span
+        >
+        <template v-else
+          >In strips.
+          <button type="button" class="figure-link ml-1.5" @click="nesting.goOn(group.search.key)">
+            <Search class="mr-0.5 inline size-3.5" aria-hidden="true" />Look for closer
+          </button></template
         >
       </template>
       <template v-if="group.released > 0">

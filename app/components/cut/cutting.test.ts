@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { MachineReport } from '#core/cut'
 import { pieceOutlines } from '#core/draw'
 import { shapeBox } from '#core/material'
-import { beginAgain, option, plan, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, option, plan, workshop } from '../../../tests/any/demoStudio'
 import { useCutter } from '~/stores/cutter'
 import GroupSection from './GroupSection.vue'
 import MachinePanel from './MachinePanel.vue'
@@ -14,14 +14,7 @@ import ToolsSection from './ToolsSection.vue'
 import WaysSection from './WaysSection.vue'
 import { choicesIn, choose } from '../../../tests/any/choosing'
 
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
 // The search has a worker of its own, which is not what is tested here.
-vi.mock('~/stores/nesting', () => ({
-  useNesting: () => ({ progress: {}, underWay: null, pause: () => undefined, goOn: () => undefined }),
-}))
-
 const machineGroup = () => plan.value.groups.find(({ way }) => way === 'machine')!
 const numbers = (): readonly number[] => machineGroup().layout.sheets[0]!.pieces.map(({ number }) => number)
 

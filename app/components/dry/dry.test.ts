@@ -1,19 +1,15 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { moistureOf } from '#core/dry'
 import { printDuration } from '#core/quantity'
-import { beginAgain, plan, usePlannedDemo } from '../../../tests/any/plannedDemo'
+import { beginAgain, plan, studio } from '../../../tests/any/demoStudio'
 import { differences } from './changedWay'
 import { dampWords } from './dampWords'
 import { dryingData } from './dryingChart'
 import DryingRemedies from './DryingRemedies.vue'
 import PaperRests from './PaperRests.vue'
 import { choose } from '../../../tests/any/choosing'
-
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
 
 const INK = { text: '#000', line: '#111', damp: '#222', paper: '#fff', grid: '#ccc' }
 
@@ -62,7 +58,7 @@ describe('other ways of drying', () => {
     expect(remedies().get('[data-testid="remedy-oven"]').find('button').exists()).toBe(true)
   })
   it('that never set say so, and those that must be boxed too', () => {
-    usePlannedDemo().studio.edit('damp', (draft) => {
+    studio.edit('damp', (draft) => {
       draft.commission.brief.workroom.humidity = 0.75
     })
     const mounted = remedies()
@@ -73,7 +69,6 @@ describe('other ways of drying', () => {
 
 describe('paper', () => {
   it('may dry before a fan, is said where it never gets dry, and dries again in a dry room', async () => {
-    const { studio } = usePlannedDemo()
     const bloom = plan.value.decorations.find(({ technique }) => technique === 'openBloom')!.id
     const chosen = async (way: string): Promise<string> => {
       const rests = mount(PaperRests).get('[data-testid="rests"]')
@@ -92,7 +87,7 @@ describe('paper', () => {
     const rests = (): string => mount(PaperRests).get('[data-testid="rests"]').text()
     const before = rests()
     expect(before).toContain('Open bloom')
-    usePlannedDemo().studio.edit('damp', (draft) => {
+    studio.edit('damp', (draft) => {
       draft.commission.brief.workroom.humidity = 0.66
     })
     expect(rests()).not.toBe(before)

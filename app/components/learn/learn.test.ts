@@ -1,30 +1,15 @@
 import { STARTING_WORKSHOP } from '#core/workshop'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { whenTrue } from '../../../tests/any/whenTrue'
-import { beginAgain, commission, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, commission, workshop } from '../../../tests/any/demoStudio'
 import { lanternRow } from '#core/demo'
 import KnownList from './KnownList.vue'
 import { knowledgeOf, stepName } from './knowledge'
 import LedgerList from './LedgerList.vue'
 import ReviewSection from './ReviewSection.vue'
 import TrialForm from './TrialForm.vue'
-
-vi.mock('~/stores/studio', async () => {
-  const { studio } = await import('../../../tests/any/benchDemo')
-  return { useStudio: () => studio }
-})
-vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([
-    import('../../../tests/any/plannedDemo'),
-    import('../../../tests/any/benchDemo'),
-  ])
-  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
-})
-vi.mock('./ForetoldChart.vue', () => ({
-  default: { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' },
-}))
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -49,7 +34,8 @@ describe('what trials say', () => {
     expect(mounted.get('[data-testid="shrink mat"]').text()).toMatch(/shrinks about 2\.\d % ± \d.*plans allow \d/)
   })
   it('shows how each was foretold, before and after', async () => {
-    const mounted = mount(KnownList)
+    const chart = { props: ['foretold'], template: '<i data-testid="chart">{{ foretold.length }}</i>' }
+    const mounted = mount(KnownList, { global: { stubs: { ForetoldChart: chart } } })
     await mounted.get('[data-testid="hands soakedSail soak"] button').trigger('click')
     expect(mounted.get('[data-testid="chart"]').text()).toBe('2')
   })

@@ -4,8 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import { useBench } from '~/stores/bench'
-import { hour, studio } from '../../../tests/any/benchDemo'
-import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, commission, hour, plan, studio, workshop } from '../../../tests/any/demoStudio'
 import FormerBoard from './FormerBoard.vue'
 import PhotoShelf from '~/components/ui/PhotoShelf.vue'
 import PieceCounter from './PieceCounter.vue'
@@ -15,21 +14,6 @@ import { timerText } from './timerText'
 import TimerStrip from './TimerStrip.vue'
 import TroubleDialog from './TroubleDialog.vue'
 import WorkList from './WorkList.vue'
-
-vi.mock('~/stores/studio', async () => {
-  const { studio } = await import('../../../tests/any/benchDemo')
-  return { useStudio: () => studio }
-})
-vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([
-    import('../../../tests/any/plannedDemo'),
-    import('../../../tests/any/benchDemo'),
-  ])
-  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
-})
-// Pictures are drawn on a canvas that the test's page does not have.
-vi.mock('~/components/stand/CakeStill.vue', () => ({ default: { template: '<i />' } }))
-vi.mock('~/components/stand/MeshStill.vue', () => ({ default: { template: '<i />' } }))
 
 beforeEach(() => {
   setActivePinia(createPinia())

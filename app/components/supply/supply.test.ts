@@ -3,8 +3,8 @@ import { rect } from '#core/material'
 import { startingPrices } from '#core/supply'
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { beginAgain, commission, plan, workshop } from '../../../tests/any/plannedDemo'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { beginAgain, commission, plan, workshop } from '../../../tests/any/demoStudio'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import ChecklistSection from '../deliver/ChecklistSection.vue'
 import CountSection from '../deliver/CountSection.vue'
@@ -17,18 +17,6 @@ import EquipmentSection from './EquipmentSection.vue'
 import QuoteSection from './QuoteSection.vue'
 import ShoppingSection from './ShoppingSection.vue'
 import StockSection from './StockSection.vue'
-
-vi.mock('~/stores/studio', async () => {
-  const { studio } = await import('../../../tests/any/benchDemo')
-  return { useStudio: () => studio }
-})
-vi.mock('~/composables/planned', async () => {
-  const [{ usePlannedDemo }, { studio }] = await Promise.all([
-    import('../../../tests/any/plannedDemo'),
-    import('../../../tests/any/benchDemo'),
-  ])
-  return { usePlanned: () => ({ ...usePlannedDemo(), studio }) }
-})
 
 beforeEach(() => {
   setActivePinia(createPinia())

@@ -1,10 +1,11 @@
+import { chosenOption } from '#core/commission'
 import { dayOf } from '#core/quantity'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Plan } from '#core/plan'
 import type { Slot, Timetable } from '#core/schedule'
-import { beginAgain, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, option, plan, studio, workshop } from '../../../tests/any/demoStudio'
 import { whenTrue } from '../../../tests/any/whenTrue'
 import BusySection from './BusySection.vue'
 import RiskNote from './RiskNote.vue'
@@ -12,18 +13,7 @@ import SlotNote from './SlotNote.vue'
 import TimeLanes from './TimeLanes.vue'
 import WhatIfs from './WhatIfs.vue'
 
-const attempt = vi.fn()
-vi.mock('~/files/reading', () => import('../../../tests/any/readAtOnce'))
-vi.mock('~/composables/planned', async () => {
-  const { usePlannedDemo: use } = await import('../../../tests/any/plannedDemo')
-  return {
-    usePlanned: () => {
-      const planned = use()
-      return { ...planned, studio: { ...planned.studio, attempt, now: 0 } }
-    },
-  }
-})
-
+const attempt = vi.spyOn(studio, 'attempt')
 const timetableIn = (of: Plan): Timetable => {
   if (!of.timetable.ok) throw new Error(of.timetable.error.code)
   return of.timetable.value
@@ -92,8 +82,8 @@ describe('a piece of work', () => {
   })
   it('that cannot be where it was put says so', () => {
     const put = (task: string, minute: number): string => {
-      usePlannedDemo().editOption('too late', (draft) => {
-        draft.pins = { [task]: dayOf(slotOf(task).from) + minute }
+      studio.edit('too late', (draft) => {
+        chosenOption(draft.commission).pins = { [task]: dayOf(slotOf(task).from) + minute }
       })
       return mount(SlotNote, { props: { work: slotOf(task), timetable: timetable() } }).text()
     }

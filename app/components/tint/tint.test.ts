@@ -1,7 +1,7 @@
 import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { beginAgain, commission, option, plan, usePlannedDemo, workshop } from '../../../tests/any/plannedDemo'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { beginAgain, commission, option, plan, studio, workshop } from '../../../tests/any/demoStudio'
 import ColourChoice from '~/components/ui/ColourChoice.vue'
 import ColouringSection from './ColouringSection.vue'
 import DyeShelf from './DyeShelf.vue'
@@ -9,11 +9,6 @@ import { useLook } from './looking'
 import DishSection from './DishSection.vue'
 import { choose } from '../../../tests/any/choosing'
 
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
-
-const { studio } = usePlannedDemo()
 const button = (mounted: VueWrapper, text: string) => mounted.findAll('button').find((each) => each.text() === text)!
 const decorationOf = (id: string) => option.value.decorations.find((each) => each.id === id)!
 

@@ -1,16 +1,12 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { cuttingToolsSchema } from '#core/cut'
 import { paceSchema } from '#core/schedule'
 import { PRICE_NAMES } from '#core/supply'
 import { workshopSchema } from '#core/workshop'
-import { beginAgain, workshop } from '../../../tests/any/plannedDemo'
+import { beginAgain, workshop } from '../../../tests/any/demoStudio'
 import WorkshopField from './WorkshopField.vue'
-
-vi.mock('~/composables/planned', async () => ({
-  usePlanned: (await import('../../../tests/any/plannedDemo')).usePlannedDemo,
-}))
 
 beforeEach(() => {
   setActivePinia(createPinia())
