@@ -2,14 +2,25 @@
 // the first load in Chromium. Prints figures.
 // npm run bench -- nest [NAME] [SECONDS] runs nesting alone, only jobs of that name, for at most so long.
 import { spawnSync } from 'node:child_process'
-import { bin, bundleOf, checkNode, ensureBuilt, ensureChromium, ensureInstalled, findChromium, root } from './setup.mjs'
+import {
+  bin,
+  bundleOf,
+  checkNode,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  findChromium,
+  hasSecondCore,
+  root,
+} from './setup.mjs'
 
 checkNode()
 ensureInstalled()
 const [only, name = '', seconds = '30'] = process.argv.slice(2)
 const { path } = await bundleOf('bench/nest/nestBench.ts')
 const { nestBench } = await import(path)
-nestBench(process.stdout, name, Number(seconds))
+const thread = hasSecondCore() ? (await bundleOf('scripts/nestThread.ts')).path : null
+await nestBench(process.stdout, name, Number(seconds), thread)
 const memory = await bundleOf('bench/nest/memory.ts')
 const script =
   `const { nestMemory } = await import(${JSON.stringify(memory.path)}); console.log('heap after ` +

@@ -1,16 +1,16 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
-import { faultSentence, faultsOf, jobSentence, readNestJob, startNesting, type Nesting } from '#core/cut'
+import { faultSentence, faultsOf, jobSentence, leastOf, readNestJob, startNesting } from '#core/cut'
+import { improveFor, type Clock } from './improveFor'
+import { secondSearch, sharedClock, type SecondSearch } from './secondSearch'
 
 type Sink = { write: (text: string) => unknown }
-
-/** Milliseconds since the command was called. */
-type Clock = () => number
 
 const USAGE = 'npm run nest -- JOB.json --seconds S --out LAYOUT.json [--seed N] [--iterations N]'
 /** Writing the file and ending need a little of the time, ms. */
 const ENDING_MS = 20
-const RECENT_STEPS = 40
+/** A second search ends so much sooner, to tell what it has found. */
+const TELLING_MS = 40
 
 const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
@@ -30,22 +30,10 @@ function parseJson(text: string, path: string): unknown {
   }
 }
 
-/** Steps until the time is nearly over: none is begun that would probably last beyond it. */
-function improveFor(nesting: Nesting, untilMs: number, clock: Clock): number {
-  const recent: number[] = []
-  let steps = 0
-  for (let now = clock(); now + Math.max(0, ...recent) < untilMs; steps += 1) {
-    nesting.step()
-    const after = clock()
-    recent.push(after - now)
-    if (recent.length > RECENT_STEPS) recent.shift()
-    now = after
-  }
-  return steps
-}
-
 /**
  * Lays out a nesting job from a file and writes the layout.
+ * @param clock counts from when the command was called
+ * @param thread path of the thread that searches with the next seed for as long, or null where there is no core for it
  * @returns the exit code: 0 only with a complete layout that passed the checker; else 1 with the reason on `problems`
  * and no file
  */
@@ -54,7 +42,9 @@ export async function nestCommand(
   output: Sink,
   problems: Sink,
   clock: Clock,
+  thread: string | null,
 ): Promise<number> {
+  let second: SecondSearch | null = null
   try {
     const {
       positionals: [path, ...more],
@@ -79,19 +69,26 @@ export async function nestCommand(
     if ((seconds === null) === (iterations === null)) throw new Error(`Say either --seconds or --iterations: ${USAGE}`)
     const read = readNestJob(parseJson(await readFile(path, 'utf8'), path))
     if (!read.ok) throw new Error(jobSentence(read.error))
-    const started = startNesting(read.value, seed)
+    const job = read.value
+    const endMs = (seconds ?? 0) * 1000 - ENDING_MS
+    if (thread !== null && seconds !== null) {
+      const untilMs = sharedClock() + endMs - clock() - TELLING_MS
+      second = secondSearch(thread, { job, seed: seed + 1, momentsMs: [untilMs] })
+    }
+    const started = startNesting(job, seed)
     if (!started.ok) throw new Error(jobSentence(started.error))
     const nesting = started.value
     let steps = 0
     const checking = clock()
-    faultsOf(read.value, nesting.layout())
-    if (seconds !== null) steps = improveFor(nesting, seconds * 1000 - ENDING_MS - 1.2 * (clock() - checking), clock)
+    faultsOf(job, nesting.layout())
+    if (seconds !== null) steps = improveFor(nesting, endMs - 1.2 * (clock() - checking), clock)
     else for (; steps < iterations!; steps += 1) nesting.step()
-    const layout = nesting.layout()
-    const [fault] = faultsOf(read.value, layout)
+    const own = { layout: nesting.layout(), measure: nesting.measure() }
+    const { layout, measure } = leastOf([own, (await second?.next()) ?? null])!
+    const [fault] = faultsOf(job, layout)
     if (fault) throw new Error(`The layout failed its own check, so nothing was written: ${faultSentence(fault)}`)
     await writeFile(values.out, `${JSON.stringify(layout, null, 1)}\n`)
-    const { sheets, paperMm2, piecesMm2 } = nesting.measure()
+    const { sheets, paperMm2, piecesMm2 } = measure
     output.write(
       `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, ${((100 * piecesMm2) / paperMm2).toFixed(1)} % of the paper used, ${steps} steps\n`,
     )
@@ -99,5 +96,7 @@ export async function nestCommand(
   } catch (error) {
     problems.write(`${reasonOf(error)}\n`)
     return 1
+  } finally {
+    await second?.end()
   }
 }

@@ -4,12 +4,16 @@ import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { availableParallelism } from 'node:os'
 import { basename, dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const LEAST_NODE = [20, 19]
 const onWindows = process.platform === 'win32'
+
+/** Whether there is a core for a second search of a nesting job. */
+export const hasSecondCore = () => availableParallelism() > 1
 
 export const npm = onWindows ? 'npm.cmd' : 'npm'
 export const bin = (name) => join(root, 'node_modules', '.bin', onWindows ? `${name}.cmd` : name)

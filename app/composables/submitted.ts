@@ -26,12 +26,12 @@ export const remark = (most: number) => z.string().trim().max(most)
  * A form whose values are kept when they hold together.
  * @param begins what its fields hold to begin with
  * @returns `field` binds one field; `submit` checks and keeps; `problem` is a sentence, empty until something that was
- * submitted does not hold; `beginAgain` empties it
+ * submitted does not hold, `errors` those of each field as soon as it was changed; `beginAgain` empties it
  */
 export function useSubmitted<Values extends Record<string, unknown>, Read extends Record<string, unknown>>(
   schema: z.ZodType<Read, Values>,
   begins: () => Values,
-  keep: (read: Read) => void,
+  keep: (read: Read) => unknown,
 ) {
   const form = useForm<Values, Read>({ validationSchema: asTyped(schema), initialValues: begins() as never })
   const problem = computed(() => (form.submitCount.value > 0 ? (Object.values(form.errors.value)[0] ?? '') : ''))
@@ -41,5 +41,6 @@ export function useSubmitted<Values extends Record<string, unknown>, Read extend
     submit: form.handleSubmit(keep),
     beginAgain: (): void => form.resetForm({ values: begins() as never }, { force: true }),
     problem,
+    errors: form.errors,
   }
 }

@@ -1,28 +1,18 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from '#imports'
-import { stackTiers, startingCake, TIER_COUNTS, type TierCount } from '#core/cake'
-import {
-  briefSchema,
-  newCommission,
-  startingDecoration,
-  startingGathering,
-  type Commission,
-  type Option,
-  type StartingPoint,
-} from '#core/commission'
+import { stackTiers, startingCake, TIER_COUNTS } from '#core/cake'
+import { briefSchema, startingDecoration, startingGathering, type Option, type StartingPoint } from '#core/commission'
 import { isUsualSize } from '#core/material'
-import { momentText, type Currency } from '#core/quantity'
-import { inCurrency, paperName } from '#core/supply'
 import type { TechniqueId } from '#core/technique'
-import { setOnHand, sheetItem, type Workshop } from '#core/workshop'
 import { vDraft } from '~/composables/draft'
+import { useSubmitted } from '~/composables/submitted'
 import { useChosenDecoration } from '~/components/arrange/chosen'
-import { eventProblem } from '~/components/brief/eventHour'
 import CakeStill from '~/components/stand/CakeStill.vue'
 import { wholeCake } from '~/components/stand/wholeCake'
 import CurrencyChoice from '~/components/supply/CurrencyChoice.vue'
+import { commissionOf, newCakeSchema, OUTLINES, papersInUse, stockedWith, unanswered } from '~/components/start/newCake'
 import SheetsAtHome from '~/components/start/SheetsAtHome.vue'
 import WhatGoesOn from '~/components/start/WhatGoesOn.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
@@ -37,78 +27,60 @@ const router = useRouter()
 const { choose } = useChosenDecoration(() => studio.commission!.options[0]!)
 
 const COUNTS = { 1: 'One tier', 2: 'Two tiers', 3: 'Three tiers' } as const
-const OUTLINES = { round: 'round', square: 'square' } as const
 /** One scale for all that can be chosen. */
 const SHOWN = wholeCake({ outMm: 200, upMm: 330, belowMm: 12 })
-const base = newCommission('new', studio.now)
-const name = ref('')
-const eventAt = ref(base.brief.eventAt)
-const driveMin = ref(base.brief.driveMin)
-const problem = ref('')
-const count = ref<TierCount>(1)
-const outline = ref<keyof typeof OUTLINES>('round')
-const bare = computed(() => {
-  const { board, tiers } = startingCake(count.value, outline.value)
-  return { board, stack: stackTiers({ tiers }), elements: [], accents: [] }
-})
-const atHome = ref<Readonly<Record<string, number>>>({})
-
 const workshop = computed(() => studio.workshop ?? ownBeginning())
-const currency = ref<Currency>(workshop.value.prices.currency)
-const papers = computed(() =>
-  workshop.value.papers
-    .filter(({ inUse }) => inUse)
-    .map(({ paper, shape }) => ({ paper, shape, name: paperName(paper, shape) })),
+
+/** What was touched to begin with, and where that is gone on with. */
+let wanted: { readonly change: (option: Option) => void; readonly leaf: string }
+const { values, errors, field, submit } = useSubmitted(
+  newCakeSchema(studio.now),
+  () => unanswered(studio.now, workshop.value.prices.currency),
+  async (answers) => {
+    const commission = commissionOf(answers, crypto.randomUUID(), studio.now, wanted.change)
+    await studio.start(commission, (draft) => stockedWith(answers, draft))
+    const [option] = commission.options
+    choose(option!.bouquets[0]?.id ?? option!.decorations[0]?.id ?? '')
+    await router.push(wanted.leaf)
+  },
 )
+const [name] = field('name')
+const [eventAt] = field('eventAt')
+const [driveMin] = field('driveMin')
+const [tiers] = field('tiers')
+const [outline] = field('outline')
+const [atHome] = field('atHome')
+const [currency] = field('currency')
+const begin = (change: (option: Option) => void, leaf: string): Promise<unknown> => {
+  wanted = { change, leaf }
+  return submit()
+}
+
+const bare = computed(() => {
+  const cake = startingCake(values.tiers, values.outline)
+  return { board: cake.board, stack: stackTiers(cake), elements: [], accents: [] }
+})
+const papers = computed(() => papersInUse(workshop.value))
 /** The sizes that papers are usually had in come first: wafer in A4, film in discs. */
 const usual = computed(() => papers.value.filter(({ paper, shape }) => isUsualSize(paper, shape)))
 const others = computed(() => papers.value.filter((each) => !usual.value.includes(each)))
 const tellAtHome = (called: string, sheets: number): void => {
-  atHome.value = { ...atHome.value, [called]: sheets }
+  atHome.value = { ...values.atHome, [called]: sheets }
 }
 /** Asked of a studio that has not begun: later ones know what lies in their drawers. */
 const asksForPaper = computed(() => studio.isEmpty)
 
-function setEvent(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.slice(0, 16)
-  problem.value = eventProblem(text, momentText(studio.now))
-  if (!problem.value) eventAt.value = text
-}
-
-function commissionWith(change: (option: Option) => void): Commission {
-  const made = newCommission(crypto.randomUUID(), studio.now, startingCake(count.value, outline.value))
-  const option = structuredClone(made.options[0]!)
-  change(option)
-  const brief = { ...made.brief, eventAt: eventAt.value, driveMin: driveMin.value }
-  return { ...made, brief: name.value.trim() ? { ...brief, name: name.value.trim() } : brief, options: [option] }
-}
-
-function stocked(draft: Workshop): void {
-  draft.prices = inCurrency(draft.prices, currency.value)
-  for (const { paper, shape, name: called } of papers.value)
-    if (atHome.value[called]) setOnHand(draft, sheetItem(paper, shape), atHome.value[called])
-}
-
-async function begin(change: (option: Option) => void, leaf: string): Promise<void> {
-  if (problem.value) return
-  const commission = commissionWith(change)
-  await studio.start(commission, stocked)
-  const [option] = commission.options
-  choose(option!.bouquets[0]?.id ?? option!.decorations[0]?.id ?? '')
-  await router.push(leaf)
-}
-
-const withTechnique = (technique: TechniqueId): Promise<void> =>
+const withTechnique = (technique: TechniqueId): Promise<unknown> =>
   begin(({ decorations, cake }) => {
     decorations.push(startingDecoration(crypto.randomUUID(), technique, cake.tiers))
   }, '/arrange')
-const withBouquet = (): Promise<void> =>
+const withBouquet = (): Promise<unknown> =>
   begin((option) => {
     const { bouquet, decorations } = startingGathering(crypto.randomUUID().slice(0, 8), option.cake.tiers)
     option.bouquets.push(bouquet)
     option.decorations.push(...decorations)
   }, '/arrange')
-const withBeginning = (point: StartingPoint): Promise<void> =>
+const withBeginning = (point: StartingPoint): Promise<unknown> =>
   begin((option) => {
     Object.assign(option, point.on(option.cake))
   }, '/arrange')
@@ -139,15 +111,15 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
             v-draft="eventAt"
             type="datetime-local"
             class="field-input text-ink"
-            :aria-invalid="problem !== ''"
+            :aria-invalid="errors.eventAt !== undefined"
             data-testid="new-event"
-            @change="setEvent"
+            @change="({ target }) => (eventAt = (target as HTMLInputElement).value)"
         /></label>
-        <p v-if="problem" role="alert" class="mt-1 text-[0.85rem] font-medium text-stop">{{ problem }}</p>
+        <p v-if="errors.eventAt" role="alert" class="mt-1 text-[0.85rem] font-medium text-stop">{{ errors.eventAt }}</p>
         <QuantityField
           class="mt-2 w-32"
           :schema="briefSchema.shape.driveMin"
-          :model-value="driveMin"
+          :model-value="values.driveMin"
           @update:model-value="(value) => (driveMin = value)"
         />
       </section>
@@ -155,17 +127,13 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
         <h2 class="part-title mb-2">What cake?</h2>
         <div class="flex flex-wrap items-end gap-2">
           <div class="grid flex-1 justify-items-start gap-1.5">
-            <PillButton v-for="each in TIER_COUNTS" :key="each" :on="count === each" @click="count = each">{{
+            <PillButton v-for="each in TIER_COUNTS" :key="each" :on="tiers === each" @click="tiers = each">{{
               COUNTS[each]
             }}</PillButton>
             <span class="mt-1 flex gap-1.5">
-              <PillButton
-                v-for="(words, each) in OUTLINES"
-                :key="each"
-                :on="outline === each"
-                @click="outline = each"
-                >{{ words }}</PillButton
-              >
+              <PillButton v-for="each in OUTLINES" :key="each" :on="outline === each" @click="outline = each">{{
+                each
+              }}</PillButton>
             </span>
           </div>
           <CakeStill class="w-32 shrink-0" :scene="bare" v-bind="SHOWN" says="The cake to begin with" :pixels="240" />
@@ -174,12 +142,14 @@ const withBeginning = (point: StartingPoint): Promise<void> =>
       </section>
       <section v-if="asksForPaper" class="rounded-2xl bg-paper-deep/70 px-4 py-3">
         <h2 class="part-title mb-2">Which paper is at home?</h2>
-        <SheetsAtHome :papers="usual" :counts="atHome" @change="tellAtHome" />
+        <SheetsAtHome :papers="usual" :counts="values.atHome" @change="tellAtHome" />
         <Disclosure v-slot="{ open }">
           <DisclosureButton class="figure-link mt-2 text-[0.88rem]">{{
             open ? 'Fewer sizes' : 'Other sizes'
           }}</DisclosureButton>
-          <DisclosurePanel><SheetsAtHome :papers="others" :counts="atHome" @change="tellAtHome" /></DisclosurePanel>
+          <DisclosurePanel
+            ><SheetsAtHome :papers="others" :counts="values.atHome" @change="tellAtHome"
+          /></DisclosurePanel>
         </Disclosure>
         <CurrencyChoice v-model="currency" class="mt-3" />
       </section>

@@ -2,7 +2,7 @@ import { until } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import type { CutGroup } from '#core/plan'
-import { faultsOf, isLess, type NestLayout, type NestMeasure } from '#core/cut'
+import { faultsOf, isLess, leastOf, type NestLayout, type NestMeasure } from '#core/cut'
 import { LayoutDatabase } from '~/database/layouts'
 import { hired, WorkerGone } from '~/workers/hired'
 import type { NestWorker } from '~/workers/nest'
@@ -17,7 +17,8 @@ const DRAWN_MS = 80
 /** How often it is kept how far a search came. */
 const KEPT_MS = 1000
 const KEPT_LAYOUTS = 24
-const SEED = 1
+/** One search, and a second with another seed where the page, its plans and the machine leave a core for it. */
+const SEEDS = navigator.hardwareConcurrency > 3 ? [1, 2] : [1]
 
 type Search = NonNullable<CutGroup['search']>
 type Progress = {
@@ -28,7 +29,7 @@ type Progress = {
 }
 
 /**
- * Searches for closer layouts in the background, one job after the other, in a worker of its own.
+ * Searches for closer layouts in the background, one job after the other, in workers of their own.
  * What it finds goes into the plan; an edit that changes the job under way ends its search at once.
  */
 export const useNesting = defineStore('nesting', () => {
@@ -45,9 +46,12 @@ export const useNesting = defineStore('nesting', () => {
   const lookedFor = new Map<string, Promise<void>>()
   /** How many searches were begun or stopped: one that finds another number was stopped. */
   let searches = 0
-  const nester = hired<NestWorker>(
-    (name) => new Worker(new URL('../workers/nest.ts', import.meta.url), { type: 'module', name }),
-  )
+  const searchers = SEEDS.map((seed) => ({
+    seed,
+    nester: hired<NestWorker>(
+      (name) => new Worker(new URL('../workers/nest.ts', import.meta.url), { type: 'module', name }),
+    ),
+  }))
 
   const jobs = computed<readonly Search[]>(
     () => studio.plan?.groups.flatMap(({ search }) => (search ? [search] : [])) ?? [],
@@ -71,7 +75,7 @@ export const useNesting = defineStore('nesting', () => {
   function stop(): void {
     const key = underWay.value
     if (key !== null && layouts.has(key)) keep(key, progress.value[key]!)
-    nester.stop()
+    for (const { nester } of searchers) nester.stop()
     searches += 1
     underWay.value = null
   }
@@ -119,7 +123,9 @@ export const useNesting = defineStore('nesting', () => {
     await takeUp(job)
     if (mine !== searches) return
     if (isDone(job)) return stop()
-    const first = await nester.ask((worker) => worker.begin(job.job, SEED))
+    const first = leastOf(
+      await Promise.all(searchers.map(({ seed, nester }) => nester.ask((worker) => worker.begin(job.job, seed)))),
+    )
     if (!first) {
       noteEnded(job.key)
       stop()
@@ -136,7 +142,9 @@ export const useNesting = defineStore('nesting', () => {
     note(job.key, state)
     keep(job.key, state)
     while (state.spentMs < (progress.value[job.key]?.untilMs ?? 0)) {
-      const better = await nester.ask((worker) => worker.improve(SLICE_MS))
+      const better = leastOf(
+        await Promise.all(searchers.map(({ nester }) => nester.ask((worker) => worker.improve(SLICE_MS)))),
+      )
       const known = progress.value[job.key]?.now ?? state.now
       const helps = better !== null && isLess(better.measure, known)
       state = {

@@ -2,7 +2,9 @@
  * How much paper nesting takes, beside what people would use instead. Prints figures; checks only that every layout
  * can be cut.
  */
-import { faultSentence, faultsOf, startNesting, type NestJob } from '../../core/cut'
+import { faultSentence, faultsOf, leastOf, startNesting, type NestJob, type NestMeasure } from '../../core/cut'
+import { improveFor } from '../../scripts/improveFor'
+import { secondSearch, sharedClock } from '../../scripts/secondSearch'
 import { packBoxes, stripsByHand, type PaperTaken } from './boundingBoxes'
 import { benchJobs } from './jobs'
 import before from './version09.json'
@@ -32,8 +34,11 @@ const text = (taken: PaperTaken | null, piecesMm2: number): string =>
 
 type Sink = { write: (line: string) => unknown }
 
-/** Runs every job for the longest time and prints a line each: sheets, and share of the paper used. */
-export function nestBench(output: Sink, only: string, longestS: number): void {
+/**
+ * Runs every job for the longest time and prints a line each: sheets, and share of the paper used.
+ * @param thread path of the thread that searches with the next seed, or null where there is no core for it
+ */
+export async function nestBench(output: Sink, only: string, longestS: number, thread: string | null): Promise<void> {
   const times = AFTER_S.filter((seconds) => seconds <= longestS)
   output.write(
     `${'job'.padEnd(26)} pieces  least  by hand    boxes      first (ms)         ` +
@@ -44,17 +49,23 @@ export function nestBench(output: Sink, only: string, longestS: number): void {
   for (const { job, fewestSheets } of benchJobs()) {
     if (!job.name.includes(only)) continue
     const piecesMm2 = areaBoundMm2(job)
-    const began = performance.now()
+    const began = sharedClock()
+    const momentsMs = times.map((seconds) => began + seconds * 1000)
+    const second = thread === null ? null : secondSearch(thread, { job, seed: SEED + 1, momentsMs })
     const started = startNesting(job, SEED)
     if (!started.ok) throw new Error(`${job.name}: ${JSON.stringify(started.error)}`)
     const nesting = started.value
-    const first = { ms: performance.now() - began, measure: nesting.measure() }
-    const later = times.map((seconds) => {
-      while (performance.now() - began < seconds * 1000) nesting.step()
-      const [fault] = faultsOf(job, nesting.layout())
+    const first = { ms: sharedClock() - began, measure: nesting.measure() }
+    const later: NestMeasure[] = []
+    for (const moment of momentsMs) {
+      improveFor(nesting, moment, sharedClock)
+      const own = { layout: nesting.layout(), measure: nesting.measure() }
+      const { layout, measure } = leastOf([own, (await second?.next()) ?? null])!
+      const [fault] = faultsOf(job, layout)
       if (fault) throw new Error(`${job.name}: ${faultSentence(fault)}`)
-      return nesting.measure()
-    })
+      later.push(measure)
+    }
+    await second?.end()
     const boxes = packBoxes(job)
     const afterTen = later[Math.min(1, later.length - 1)]!
     const earlier = BEFORE[job.name] ?? null
@@ -76,6 +87,7 @@ export function nestBench(output: Sink, only: string, longestS: number): void {
         '\n',
     )
   }
+  output.write(`Searched with ${thread === null ? 'one seed on one core' : 'two seeds on two cores'}.\n`)
   output.write(
     `After ${Math.min(10, longestS)} s, geometric mean over all jobs: ` +
       `${(100 * Math.exp(shares.reduce((sum, each) => sum + Math.log(each), 0) / shares.length)).toFixed(2)} % ` +

@@ -4,7 +4,7 @@ import { between, seededStream } from '../../quantity'
 import { faultSentence, faultsOf } from './checkLayout'
 import type { NestJob, NestSheet } from './job'
 import { readNestJob } from './readJob'
-import { isLess, startNesting, type Nesting } from './nest'
+import { isLess, leastOf, startNesting, type Nesting } from './nest'
 
 const started = (job: NestJob, seed = 1): Nesting => {
   const result = startNesting(job, seed)
@@ -248,4 +248,12 @@ describe('rectangles', () => {
     expect(faultsOf(job, nesting.layout())).toEqual([])
     expect(nesting.measure()).toMatchObject({ sheets: 1 })
   })
+})
+
+it('of several layouts the one that opens least is the least, then the one that uses least, then the first', () => {
+  const found = (openedMm2: number, paperMm2: number) => ({ measure: { sheets: 1, openedMm2, paperMm2, piecesMm2: 1 } })
+  const [many, full, same, spare] = [found(200, 150), found(100, 100), found(100, 100), found(100, 90)]
+  expect(leastOf([many, full, same])).toBe(full)
+  expect(leastOf([full, null, spare, many])).toBe(spare)
+  expect(leastOf([null, null])).toBeNull()
 })

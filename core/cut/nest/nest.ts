@@ -39,6 +39,12 @@ export const isLess = (one: NestMeasure, other: NestMeasure): boolean =>
   one.openedMm2 < other.openedMm2 - SAME_MM2 ||
   (one.openedMm2 < other.openedMm2 + SAME_MM2 && one.paperMm2 < other.paperMm2 - SAME_MM2)
 
+/** Of several that were found, the one that takes least; of equals the first. None of none. */
+export const leastOf = <Found extends { readonly measure: NestMeasure }>(
+  found: readonly (Found | null)[],
+): Found | null =>
+  found.reduce((best, each) => (each && (!best || isLess(each.measure, best.measure)) ? each : best), null)
+
 /**
  * Starts a search. The same job, seed and number of steps give the same layout.
  */
