@@ -44,6 +44,10 @@ export function planner(
   const planners = hired<PlanWorker>(
     (name) => new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module', name }),
   )
+  /** What is not shown is worked out apart: what is remembered of the plan that is shown stays. */
+  const aside = hired<PlanWorker>(
+    (name) => new Worker(new URL('../workers/plan.ts', import.meta.url), { type: 'module', name }),
+  )
   /** The last plan that came, shown or not, and its number. */
   let known: { readonly plan: Plan; readonly number: number } | null = null
   let began = 0
@@ -68,9 +72,9 @@ export function planner(
       ask(withoutPictures(inputs))
       if (isWaiting() && performance.now() - began > GIVEN_UP_MS) planners.stop()
     },
-    once: (inputs) => planners.ask((worker) => worker.derive(withoutPictures(inputs))),
+    once: (inputs) => aside.ask((worker) => worker.derive(withoutPictures(inputs))),
     tried: (inputs) => planners.ask((worker) => worker.tried(withoutPictures(inputs))),
-    taken: (inputs) => planners.ask((worker) => worker.taken(withoutPictures(inputs))),
+    taken: (inputs) => aside.ask((worker) => worker.taken(withoutPictures(inputs))),
     faults: (inputs) => planners.ask((worker) => worker.faults(withoutPictures(inputs))),
     stop: planners.stop,
   }

@@ -24,7 +24,7 @@ import {
 import type { OnTheWay } from '~/database/onTheWay'
 import { listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
-import { NONE_TAKEN, takenByOthers, type TakenByOthers } from './otherCommissions'
+import { othersOf } from './otherCommissions'
 import { figuresOf } from './figures'
 import { savingInto } from './saving'
 import { openingTrouble } from './trouble'
@@ -84,10 +84,9 @@ export const useStudio = defineStore('studio', () => {
     now: now.value,
     units: preferences.units,
     nested: nested.value,
-    others: others.value.hours.map(({ from, to }) => ({ from, to })),
+    others: others.taken.value.hours.map(({ from, to }) => ({ from, to })),
   })
 
-  const others = shallowRef<TakenByOthers>(NONE_TAKEN)
   const { plan, isPlanning, trouble, differences, askAnew, edited, clear, once, tried, taken, faults, stop } =
     figuresOf(
       () => (state.value ? question() : null),
@@ -120,8 +119,6 @@ export const useStudio = defineStore('studio', () => {
     }
   }
 
-  watch([state, now, () => preferences.units, nested], askAnew)
-
   /** Takes closer layouts into the plan. */
   function nest(found: Nested): void {
     const kept = Object.entries(nested.value)
@@ -137,6 +134,10 @@ export const useStudio = defineStore('studio', () => {
   /** A commission as the studio keeps it, without opening it. */
   const peek = async (id: string): Promise<Commission | null> =>
     (await keptCommission(database(), id, await beginning()))?.commission ?? null
+  const others = othersOf(peek, (commission, workshop) =>
+    taken({ commission, workshop, now: now.value, units: preferences.units }),
+  )
+  watch([state, now, () => preferences.units, nested, others.taken], askAnew)
 
   async function open(id: string): Promise<boolean> {
     await saving.settled()
@@ -150,10 +151,6 @@ export const useStudio = defineStore('studio', () => {
     }
     const { commission, workshop } = opened
     history.value = opened.history
-    others.value = await takenByOthers(commission, listed.value, peek, (other) =>
-      taken({ commission: other, workshop, now: now.value, units: preferences.units }),
-    )
-    if (others.value.unworkable.length > 0) notice.value = leftOut(others.value.unworkable)
     if (state.value?.commission.id !== id) {
       clear()
       looked = ''
@@ -165,6 +162,9 @@ export const useStudio = defineStore('studio', () => {
     seen = opened
     state.value = { commission, workshop }
     preferences.lastCommission = id
+    void others.learn(commission, listed.value, opened).then((unworkable) => {
+      if (unworkable && unworkable.length > 0) notice.value = leftOut(unworkable)
+    })
     return true
   }
 
@@ -233,7 +233,7 @@ export const useStudio = defineStore('studio', () => {
     state.value = null
     clear()
     history.value = []
-    others.value = NONE_TAKEN
+    others.leave()
     await refreshList()
     isEmpty.value = true
   }
@@ -436,6 +436,8 @@ export const useStudio = defineStore('studio', () => {
     state,
     plan,
     isPlanning,
+    /** Whether it is still worked out what other commissions take of the studio. */
+    isLearningOfOthers: others.isLearning,
     unsaved: computed(() => saving.waiting.value.length),
     /** Why what was edited could not be saved; empty where it could. */
     stuck: saving.stuck,
@@ -459,9 +461,9 @@ export const useStudio = defineStore('studio', () => {
     undoLabel: computed(() => undoable.value?.label ?? ''),
     redoLabel: computed(() => redoable.value?.label ?? ''),
     /** Hours at which hands are at other commissions. */
-    others: computed(() => others.value.hours),
+    others: computed(() => others.taken.value.hours),
     /** How much of each item those before this one keep. */
-    reserved: computed(() => others.value.kept),
+    reserved: computed(() => others.taken.value.kept),
     attempt,
     nest,
     begin,

@@ -34,7 +34,7 @@ const shown = ({ working, none }: TallyFigure): string =>
 <template>
   <section
     aria-label="Tally"
-    :aria-busy="studio.isPlanning"
+    :aria-busy="studio.isPlanning || studio.isLearningOfOthers"
     :data-unsaved="studio.unsaved"
     data-testid="tally"
     class="flex items-stretch overflow-x-auto bg-night text-night-ink"

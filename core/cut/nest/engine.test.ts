@@ -252,7 +252,7 @@ describe('whole layouts to begin from', () => {
       }
       const all = shapesOf(job).map((shape) => ({ shape, count: job.parts[shape.part]!.quantity }))
       let layouts = 0
-      for (const opening of openingsFor(all, stocksOf(job), job.gap, seededStream(seed))) {
+      for (const opening of openingsFor(all, stocksOf(job), job.gap, seededStream(seed), [])) {
         const sheets = opening()
         if (sheets === null || sheets === 'trying') continue
         layouts += 1

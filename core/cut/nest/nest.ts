@@ -5,7 +5,7 @@ import { areaOf, coarse, firstLayout, type LaidSheet } from './firstLayout'
 import { areBoxes } from './boxes'
 import { usedShare, type Try } from './improve'
 import { movesFor, replaced } from './moves'
-import { openingsFor } from './openings'
+import { openedBy, openingsFor } from './openings'
 import type { JobProblem, NestJob, NestLayout, NestPlacement } from './job'
 import { shapesOf } from './shape'
 import { stocksOf } from './stock'
@@ -62,7 +62,7 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
       left: first.left.reduce((sum, { count }) => sum + count, 0),
     })
   const stream = seededStream(seedFor(seed, 0))
-  const openings = openingsFor(all, stocks, job.gap, stream)
+  const openings = openingsFor(all, stocks, job.gap, stream, first.sheets)
   const moves = movesFor(areBoxes(all, stocks) ? job.gap : null, stream)
   let underWay: Try | null = null
   let sheets: readonly LaidSheet[] = first.sheets
@@ -100,7 +100,7 @@ export function startNesting(job: NestJob, seed: number): Result<Nesting, JobPro
 function measureOf(sheets: readonly LaidSheet[]): NestMeasure {
   const whole = sheets.filter(({ stock }) => !stock.isRemnant)
   const spare = whole.reduce((most, sheet) => Math.max(most, (1 - usedShare(sheet)) * sheet.stock.paperMm2), 0)
-  const openedMm2 = whole.reduce((sum, sheet) => sum + sheet.stock.paperMm2, 0)
+  const openedMm2 = openedBy(sheets)
   return {
     sheets: whole.length,
     openedMm2,
