@@ -36,7 +36,7 @@ export { oneBeside } from './beside'
 export { firstPile, leanDeg, pilesIn, pilesOf, stackHeightMm, stackTiers, tierAt, tierOn, tierWords } from './stack'
 export { portionsOf } from './portions'
 export { sectionAt, type StandingTier } from './standing'
-export { startingCake, TIER_COUNTS, type TierCount } from './startingCake'
+export { startingCake, TIER_COUNTS } from './startingCake'
 export { supportsOf, type Support } from './support'
 export {
   boardSchema,
