@@ -10,7 +10,7 @@ import { timeEdits, timesText } from './timing'
 
 const NOW = valueOf(parseMoment('2026-11-24T09:00'))
 const WANTED = 120
-const EDITS = 16
+const EDITS = 40
 
 const cake: Cake = {
   board: { outline: 'round', acrossMm: 420, thicknessMm: 12 },
@@ -76,9 +76,10 @@ test('a wedding cake of blooms, edited', async ({ page }) => {
     .click()
   await page.waitForTimeout(1500)
   const values = (from: number, by: number) =>
-    Array.from({ length: EDITS }, (_, edit) =>
-      edit % 2 === 0 ? from + (by * edit) / 2 : from + 20 * by - (by * edit) / 2,
-    )
+    Array.from({ length: EDITS }, (_, edit) => {
+      const turn = edit % 16
+      return turn % 2 === 0 ? from + (by * turn) / 2 : from + 20 * by - (by * turn) / 2
+    })
   console.log(
     `a cake of ${blooms} blooms, one bouquet made deeper or flatter: ` +
       `${timesText(await timeEdits(page, '[data-testid="bouquet-outMm"] input[type="range"]', values(30, 1)))}; aim 150 ms)`,
