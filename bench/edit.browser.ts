@@ -12,7 +12,8 @@ test('from an edit to new figures on the screen, demo, in Chromium', async ({ pa
   const times = await timeEdits(
     page,
     slider,
-    Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + edit : 140 - edit)),
+    // Far enough from one to the next that some figure changes each time.
+    Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + (edit % 20) : 140 - (edit % 20))),
   )
   console.log(`edit to new figures on the screen: ${timesText(times)}; aim 100 ms)`)
 })
