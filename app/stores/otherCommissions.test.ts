@@ -80,6 +80,17 @@ describe('what others take of the studio', () => {
     expect(await told).toEqual(['before'])
     expect(taken.value.hours.map(({ name }) => name)).toEqual(['after'])
   })
+  it('is not told anew where they take nothing, and what cannot be read is said', async () => {
+    const read = (peek: (id: string) => Promise<Commission | null>) => othersOf(peek, () => Promise.reject(new Error()))
+    const done = read(() => Promise.resolve(over))
+    const told = done.learn(own, listed, at(1))
+    const atOnce = done.taken.value
+    expect(await told).toEqual([])
+    expect(done.taken.value).toBe(atOnce)
+    const unreadable = read(() => Promise.reject(new Error('gone')))
+    expect(await unreadable.learn(own, listed, at(1))).toEqual(['before', 'after', 'over'])
+    expect(unreadable.isLearning.value).toBe(false)
+  })
   it('is none where nothing is open, whatever is still worked out', async () => {
     const { taken, learn, leave, asked } = byHand()
     const told = learn(own, listed, at(1))

@@ -58,6 +58,8 @@ function together({ id, brief }: Commission, others: readonly OfOne[]): TakenByO
 type InWorkshop = { readonly workshop: Workshop; readonly workshopRevision: number }
 
 const NOTHING: Taken = { hours: [], needs: [] }
+const takesAnything = ({ taken }: OfOne): boolean =>
+  taken === 'unworkable' || taken.hours.length > 0 || taken.needs.length > 0
 
 /**
  * Hours that others take, as they are planned now, and what those before this one keep of the stock. A commission is
@@ -82,7 +84,8 @@ export function othersOf(
   }
 
   async function learnOf(each: Listed, { workshop, workshopRevision }: InWorkshop): Promise<OfOne> {
-    const other = await peek(each.id)
+    const other = await peek(each.id).catch(() => 'unreadable' as const)
+    if (other === 'unreadable') return { each, taken: 'unworkable' }
     const isOver = !other || other.bench.handedOver !== null
     const found = { each, taken: isOver ? NOTHING : await work(other, workshop).catch(() => 'unworkable' as const) }
     // What is under way takes less with every hour.
@@ -102,11 +105,13 @@ export function othersOf(
     const unknown = near.filter((each) => !known(each, workshop))
     taken.value = together(commission, all)
     isLearning.value = unknown.length > 0
+    const learned: OfOne[] = []
     for (const each of unknown) {
-      all.push(await learnOf(each, workshop))
+      learned.push(await learnOf(each, workshop))
       if (mine !== learnings) return null
     }
-    if (unknown.length > 0) taken.value = together(commission, all)
+    // Where they take nothing, figures are not worked out a second time.
+    if (learned.some(takesAnything)) taken.value = together(commission, [...all, ...learned])
     isLearning.value = false
     return taken.value.unworkable
   }

@@ -37,6 +37,13 @@ describe('what is known of a long list', () => {
     setInView('two', false)
     expect(known.size).toBe(0)
   })
+  it('of one that cannot be read is nothing, and the others follow', async () => {
+    const { known, setInView } = useKnownInView((id) =>
+      id === 'bad' ? Promise.reject(new Error('gone')) : Promise.resolve(id),
+    )
+    for (const id of ['bad', 'good']) setInView(id, true)
+    await whenTrue(() => expect([...known]).toEqual([['good', 'good']]))
+  })
   it('stays shown while it is learned again, and where it cannot be', async () => {
     const { known, setInView, learnAgain, asked } = byHand()
     setInView('one', true)

@@ -2,7 +2,8 @@
 import { shallowReactive } from 'vue'
 
 /**
- * @param learn what there is to know of an entry, or null where it cannot be known; asked one entry after the other
+ * @param learn what there is to know of an entry, or null where it cannot be known; asked one entry after the other.
+ * Where it fails nothing is known of that entry
  * @returns `known` of those in view, `setInView` tells that one came into view or left it, `learnAgain` asks anew for
  * all in view and shows what was known until then
  */
@@ -17,7 +18,7 @@ export function useKnownInView<Known>(learn: (id: string) => Promise<Known | nul
     isLearning = true
     for (let [id] = wanted; id !== undefined; [id] = wanted) {
       wanted.delete(id)
-      const found = await learn(id)
+      const found = await learn(id).catch(() => null)
       // Who has left meanwhile is not kept.
       if (found !== null && inView.has(id)) known.set(id, found)
     }
