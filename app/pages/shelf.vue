@@ -97,10 +97,12 @@ async function bringBack(): Promise<void> {
       “{{ removed.name }}” was deleted.
       <button type="button" class="figure-link" data-testid="bring-back" @click="bringBack">Bring it back</button>
     </p>
-    <p v-if="shelf.length === 0" class="text-ink-soft">Nothing here.</p>
     <label v-if="studio.listed.length >= SEARCHED_FROM" class="mb-3 block max-w-80 text-[0.8rem] text-ink-soft"
       >Find<input v-model="sought" type="search" class="field-input text-ink" maxlength="80" data-testid="find"
     /></label>
+    <p v-if="shelf.length === 0" class="text-ink-soft">
+      {{ sought.trim() ? 'None is called so.' : 'Nothing here.' }}
+    </p>
     <ul class="grid gap-3" data-testid="shelf">
       <ShelfEntry
         v-for="each in shelf.slice(0, laidOut)"

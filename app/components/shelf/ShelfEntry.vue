@@ -53,7 +53,7 @@ const left = computed(() => (props.event < props.now ? 'past' : `in ${printDurat
     </button>
     <div class="min-w-0">
       <h2 class="font-display text-[1.25rem] font-semibold">
-        <button type="button" class="hover:text-go" @click="emit('open')">{{ name }}</button><span
+        <button type="button" class="text-left hover:text-go" @click="emit('open')">{{ name }}</button><span
           v-if="isOpen"
           class="font-text ml-2 text-[0.82rem] font-normal text-go"
           >open</span
