@@ -61,15 +61,16 @@ function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
       ),
     ]),
   )
-  const lived = liveThrough(lineUp(job, schedule), free, {
+  const line = lineUp(job, schedule)
+  const lived = liveThrough(line, free, {
     ...since,
-    minutesOf: ({ durationMin }) => durationMin,
-    restOf: ({ leastMin }) => leastMin,
+    minutesOf: ({ task }) => task.durationMin,
+    restOf: ({ wait }) => wait.leastMin,
   })
   const last = Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY
-  const partsOf = (task: string): readonly Stretch[] =>
-    lived.get(task)!.parts.map(({ from, to }) => ({ from: Math.min(from, last), to: Math.min(to, last) }))
-  const placed = schedule.placed.map((each) => ({ ...each, parts: partsOf(each.task) }))
+  const upToLast = ({ from, to }: Stretch): Stretch => ({ from: Math.min(from, last), to: Math.min(to, last) })
+  const partsOf = new Map(line.map(({ task }, turn) => [task.id, lived.spells[turn]!.map(upToLast)]))
+  const placed = schedule.placed.map((each) => ({ ...each, parts: partsOf.get(each.task)! }))
   return {
     schedule: { ...schedule, placed },
     order: schedule,

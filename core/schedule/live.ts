@@ -4,37 +4,51 @@
  */
 import { MINUTES_PER_DAY, type Moment } from '../quantity'
 import { earliestIn, firstEndingAfter, freeBefore, NEAR_MIN, takeOut, withoutAll, type FreeTime } from './freeTime'
+import { grouped } from './prepared'
 import type { Job, Person, PlacedTask, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
+
+const none: readonly never[] = []
+const startOf = ({ parts }: PlacedTask): Moment => parts[0]!.from
+const endOf = ({ parts }: PlacedTask): Moment => parts.at(-1)!.to
 
 /** Work as it happened: done, or still under way. */
 export type Happened = { readonly from: Moment; readonly to: Moment | null }
 
 /** How long things really take, and what has happened by now. */
 export type Living = {
-  readonly minutesOf: (task: Task, person: string | null) => number
-  readonly restOf: (wait: Wait) => number
+  readonly minutesOf: (inTurn: InTurn, turn: number) => number
+  readonly restOf: (waited: Waited) => number
   readonly happened: ReadonlyMap<string, Happened>
   /** Nothing that has not begun begins before. */
   readonly now: Moment
 }
 
-/** A task as it was lived: its spells, what made it late, and how far that, or the task itself, went over. */
-export type Lived = {
-  readonly parts: readonly Stretch[]
-  readonly late: string | null
-  readonly over: number
-  readonly drying: boolean
-}
+/** A wait for an earlier turn. */
+export type Waited = { readonly wait: Wait; readonly turn: number }
 
-/** A task in its turn: as it was planned, what it waits for, and what held its units before it. */
+/** A task in its turn: as it was planned, what it waits for, and the turns that held its units before it. */
 export type InTurn = {
   readonly task: Task
   readonly planned: PlacedTask
-  readonly waits: readonly Wait[]
-  readonly unitsAfter: readonly string[]
+  readonly waits: readonly Waited[]
+  readonly unitsAfter: readonly number[]
   /** What is planned after it for the same person, in the order of time. */
   readonly laterOf: readonly Stretch[]
+}
+
+/** No turn. */
+export const NO_TURN = -1
+
+/** A timetable as it was lived, turn by turn. */
+export type Lived = {
+  readonly spells: readonly (readonly Stretch[])[]
+  readonly ends: Float64Array
+  /** The turn that made each late, or no turn. */
+  readonly late: Int32Array
+  /** How far that, or the task itself, went over, minutes; and whether that was drying. */
+  readonly over: Float64Array
+  readonly isDrying: Uint8Array
 }
 
 /**
@@ -45,53 +59,56 @@ export function liveThrough(
   line: readonly InTurn[],
   free: ReadonlyMap<string, FreeTime>,
   { minutesOf, restOf, happened, now }: Living,
-): ReadonlyMap<string, Lived> {
-  const done = new Map<string, Lived>()
-  const endOf = (task: string): Moment => done.get(task)!.parts.at(-1)!.to
+): Lived {
+  const spells: (readonly Stretch[])[] = []
+  const ends = new Float64Array(line.length)
+  const late = new Int32Array(line.length).fill(NO_TURN)
+  const over = new Float64Array(line.length)
+  const isDrying = new Uint8Array(line.length)
   const left = new Map<string, Stretch[]>()
   for (const [person, stretches] of free) left.set(person, [...stretches])
-  for (const { task, planned, waits, unitsAfter, laterOf } of line) {
-    const { parts, person } = planned
-    const minutes = minutesOf(task, person)
-    const hands = task.byHand && person !== null ? left.get(person)! : null
+  for (let turn = 0; turn < line.length; turn += 1) {
+    const inTurn = line[turn]!
+    const { task, planned, waits, unitsAfter, laterOf } = inTurn
+    const minutes = minutesOf(inTurn, turn)
+    const hands = task.byHand && planned.person !== null ? left.get(planned.person)! : null
     const known = happened.get(task.id)
     if (known) {
       const spell = { from: known.from, to: known.to ?? Math.max(now, known.from + minutes) }
       if (hands) takeOut(hands, spell)
-      done.set(task.id, { parts: [spell], late: null, over: 0, drying: false })
+      spells.push([spell])
+      ends[turn] = spell.to
       continue
     }
-    let from = Math.max(parts[0]!.from, now)
-    let late: string | null = null
+    let from = Math.max(planned.parts[0]!.from, now)
     let dried = 0
-    let isDried = false
-    for (const wait of waits) {
-      const rest = restOf(wait)
-      const until = endOf(wait.before) + rest
+    for (const waited of waits) {
+      const rest = restOf(waited)
+      const until = ends[waited.turn]! + rest
       if (until <= from + NEAR_MIN) continue
       from = until
-      late = wait.before
-      dried = rest - wait.leastMin
-      isDried = dried > 0
+      late[turn] = waited.turn
+      dried = rest - waited.wait.leastMin
     }
     for (const before of unitsAfter) {
-      const until = endOf(before)
+      const until = ends[before]!
       if (until <= from + NEAR_MIN) continue
       from = until
-      late = before
+      late[turn] = before
       dried = 0
-      isDried = false
     }
-    const spells =
+    const own =
       hands && !task.anyHour
-        ? spellsFrom(planned, minutes, from, hands, free.get(person!)!, laterOf)
+        ? spellsFrom(planned, minutes, from, hands, free.get(planned.person!)!, laterOf)
         : [{ from, to: from + minutes }]
-    if (hands) for (const spell of spells) takeOut(hands, spell)
+    if (hands) for (const spell of own) takeOut(hands, spell)
     const longer = minutes - task.durationMin
-    const drying = (isDried && dried > longer) || task.drying !== null
-    done.set(task.id, { parts: spells, late, over: Math.max(dried, longer), drying })
+    spells.push(own)
+    ends[turn] = own[own.length - 1]!.to
+    over[turn] = Math.max(dried, longer)
+    isDrying[turn] = (dried > 0 && dried > longer) || task.drying !== null ? 1 : 0
   }
-  return done
+  return { spells, ends, late, over, isDrying }
 }
 
 /** Whether every spell lies in free time. */
@@ -160,42 +177,37 @@ function spellsFrom(
 /** Tasks as they were planned, each after all that it waits for, with what it waits for. */
 export function lineUp({ tasks, waits }: Job, { placed, held }: Schedule): readonly InTurn[] {
   const taskOf = new Map(tasks.map((task) => [task.id, task]))
-  const plannedOf = new Map(placed.map((each) => [each.task, each]))
-  const planned = [...placed]
-    .sort((one, other) => one.parts[0]!.from - other.parts[0]!.from || one.parts.at(-1)!.to - other.parts.at(-1)!.to)
-    .map(({ task }) => task)
+  const waitsOf = grouped(waits, ({ after }) => after)
+  const holdsOf = grouped(held, ({ hold }) => hold.from)
+  const usersOf = grouped(held, ({ hold, unit }) => `${unit} ${hold.resource}`)
+  const turnOf = new Map<string, number>()
+  const isReady = ({ task }: PlacedTask): boolean =>
+    (waitsOf.get(task) ?? none).every(({ before }) => turnOf.has(before))
+  const left = [...placed].sort((one, other) => startOf(one) - startOf(other) || endOf(one) - endOf(other))
   const line: Omit<InTurn, 'laterOf'>[] = []
-  const taken = new Set<string>()
-  while (line.length < planned.length) {
-    const next = planned.find(
-      (id) => !taken.has(id) && waits.every(({ before, after }) => after !== id || taken.has(before)),
-    )!
-    const unitsAfter = held
-      .filter(({ hold }) => hold.from === next)
-      .flatMap(({ hold, unit }) =>
-        held
-          .filter(
-            (other) =>
-              other.hold !== hold &&
-              other.hold.resource === hold.resource &&
-              other.unit === unit &&
-              taken.has(other.hold.until),
-          )
-          .map((other) => other.hold.until),
-      )
-    taken.add(next)
-    line.push({
-      task: taskOf.get(next)!,
-      planned: plannedOf.get(next)!,
-      waits: waits.filter(({ after }) => after === next),
-      unitsAfter,
-    })
+  while (left.length > 0) {
+    const [planned] = left.splice(left.findIndex(isReady), 1)
+    const id = planned!.task
+    const unitsAfter = (holdsOf.get(id) ?? none).flatMap(({ hold, unit }) =>
+      usersOf
+        .get(`${unit} ${hold.resource}`)!
+        .flatMap((other) => (other.hold === hold ? none : (turnOf.get(other.hold.until) ?? none))),
+    )
+    const waited = (waitsOf.get(id) ?? none).map((wait) => ({ wait, turn: turnOf.get(wait.before)! }))
+    turnOf.set(id, line.length)
+    line.push({ task: taskOf.get(id)!, planned: planned!, waits: waited, unitsAfter })
   }
-  return line.map((each, at) => ({
-    ...each,
-    laterOf: line
-      .slice(at + 1)
-      .flatMap(({ task, planned: { person, parts } }) => (person === each.planned.person && !task.anyHour ? parts : []))
-      .sort((one, other) => one.from - other.from),
+  const spellsOf = grouped(
+    line.flatMap(({ task, planned: { person, parts } }, turn) =>
+      task.anyHour ? [] : parts.map((part) => ({ part, person, turn })),
+    ),
+    ({ person }) => person,
+  )
+  const inTime = new Map(
+    [...spellsOf].map(([person, spells]) => [person, [...spells].sort((one, other) => one.part.from - other.part.from)]),
+  )
+  return line.map((inTurn, turn) => ({
+    ...inTurn,
+    laterOf: (inTime.get(inTurn.planned.person) ?? none).flatMap((spell) => (spell.turn > turn ? spell.part : none)),
   }))
 }

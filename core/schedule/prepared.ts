@@ -16,11 +16,11 @@ export type PreparedJob = {
 }
 
 /** Items by a key, in the order they came in. */
-export function grouped<Item>(
+export function grouped<Item, Key>(
   items: readonly Item[],
-  key: (item: Item) => string,
-): ReadonlyMap<string, readonly Item[]> {
-  const groups = new Map<string, Item[]>()
+  key: (item: Item) => Key,
+): ReadonlyMap<Key, readonly Item[]> {
+  const groups = new Map<Key, Item[]>()
   for (const item of items) {
     const group = groups.get(key(item))
     if (group) group.push(item)

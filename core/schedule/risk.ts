@@ -4,7 +4,7 @@
  */
 import { MINUTES_PER_DAY, type Moment } from '../quantity'
 import { NEAR_MIN, type FreeTime } from './freeTime'
-import { freeWithOvertime, lineUp, liveThrough, type InTurn, type Lived, type Living } from './live'
+import { freeWithOvertime, lineUp, liveThrough, NO_TURN, type InTurn, type Lived, type Living } from './live'
 import type { Luck } from './luck'
 import type { Drying, Job, Schedule } from './task'
 
@@ -39,81 +39,79 @@ type Cause = { readonly task: string; readonly drying: boolean }
 /** Whether it was too late, and what made it so. */
 type Run = { readonly isLate: boolean; readonly cause: Cause | null }
 
-/** What chance has in store for a job, life by life. */
-function lotsOf({ tasks, people }: Job, { deviations, shares }: Luck) {
-  const ofTasks = tasks.map(({ id }) => ({
-    id,
-    hands: deviations(id),
-    mishap: shares(id),
-    drying: deviations(`drying ${id}`),
-  }))
+/** What chance has in store for a timetable, life by life, and turn by turn. */
+function lotsOf(line: readonly InTurn[], { deviations, shares }: Luck) {
   return {
     room: deviations('room'),
-    paces: new Map(people.map(({ id }) => [id, deviations(`pace ${id}`)])),
-    tasks: new Map(ofTasks.map(({ id, ...lot }) => [id, lot])),
+    turns: line.map(({ task: { id }, planned: { person } }) => ({
+      hands: deviations(id),
+      mishap: shares(id),
+      drying: deviations(`drying ${id}`),
+      pace: person === null ? null : deviations(`pace ${person}`),
+    })),
   }
+}
+
+/** A timetable that is ready to be lived through. */
+type Ready = {
+  readonly line: readonly InTurn[]
+  readonly free: ReadonlyMap<string, FreeTime>
+  readonly lots: ReturnType<typeof lotsOf>
+  readonly lateFrom: Moment
 }
 
 /** One life of the timetable, hands, drying and mishaps as they come. */
-function oneLife(
-  line: readonly InTurn[],
-  free: ReadonlyMap<string, FreeTime>,
-  straying: Straying,
-  since: Since,
-  lots: ReturnType<typeof lotsOf>,
-  life: number,
-  lateFrom: Moment,
-): Run {
+function oneLife({ line, free, lots, lateFrom }: Ready, straying: Straying, since: Since, life: number): Run {
   const room = lots.room[life]!
   // Drying strays round what is usual, by how far the room is off and from one piece to the next.
-  const dried = ({ usuallyMin, deviation: off }: Drying, after: string): number =>
-    usuallyMin * Math.exp(off * room + straying.piece * lots.tasks.get(after)!.drying[life]!)
-  const worked = (minutes: number, task: string, person: string | null): number => {
-    const { hands, mishap } = lots.tasks.get(task)!
-    const pace = person === null ? 0 : straying.pace * lots.paces.get(person)![life]!
-    return minutes * Math.exp(pace + straying.task * hands[life]!) * (mishap[life]! < straying.mishap ? 1.5 : 1)
+  const dried = ({ usuallyMin, deviation: off }: Drying, turn: number): number =>
+    usuallyMin * Math.exp(off * room + straying.piece * lots.turns[turn]!.drying[life]!)
+  const worked = (minutes: number, turn: number): number => {
+    const { hands, mishap, pace } = lots.turns[turn]!
+    const quick = pace === null ? 0 : straying.pace * pace[life]!
+    return minutes * Math.exp(quick + straying.task * hands[life]!) * (mishap[life]! < straying.mishap ? 1.5 : 1)
   }
   const lived = liveThrough(line, free, {
     ...since,
-    minutesOf: ({ id, byHand, durationMin, drying }, person) =>
-      byHand ? worked(durationMin, id, person) : drying ? dried(drying, id) : durationMin,
-    restOf: ({ before, leastMin, drying }) => (drying ? dried(drying, before) : leastMin),
+    minutesOf: ({ task: { byHand, durationMin, drying } }, turn) =>
+      byHand ? worked(durationMin, turn) : drying ? dried(drying, turn) : durationMin,
+    restOf: ({ wait: { leastMin, drying }, turn }) => (drying ? dried(drying, turn) : leastMin),
   })
+  let last = NO_TURN
   let end = -Infinity
-  let last: string | null = null
-  for (const [task, { parts }] of lived) {
-    const { to } = parts.at(-1)!
-    if (to <= end) continue
-    end = to
-    last = task
-  }
+  lived.ends.forEach((to, turn) => {
+    if (to > end) [last, end] = [turn, to]
+  })
   const isLate = end > lateFrom + NEAR_MIN
-  return { isLate, cause: isLate && last !== null ? causeOf(last, lived) : null }
+  return { isLate, cause: isLate ? causeOf(last, line, lived) : null }
 }
 
 /** What went furthest over on the way that led to the end. */
-function causeOf(last: string, lived: ReadonlyMap<string, Lived>): Cause | null {
-  let worst: { readonly task: string; readonly drying: boolean; readonly over: number } | null = null
-  const seen = new Set<string>()
-  for (let at: string | null = last; at !== null && !seen.has(at); at = lived.get(at)!.late) {
-    seen.add(at)
-    const { over, drying, late } = lived.get(at)!
-    if (over > (worst?.over ?? 0)) worst = { task: drying && late !== null ? late : at, drying, over }
+function causeOf(last: number, line: readonly InTurn[], { late, over, isDrying }: Lived): Cause | null {
+  let worst: { readonly turn: number; readonly drying: boolean; readonly over: number } | null = null
+  for (let turn = last; turn !== NO_TURN; turn = late[turn]!) {
+    const drying = isDrying[turn] === 1
+    if (over[turn]! > (worst?.over ?? 0))
+      worst = { turn: drying && late[turn] !== NO_TURN ? late[turn]! : turn, drying, over: over[turn]! }
   }
-  return worst && { task: worst.task, drying: worst.drying }
+  return worst && { task: line[worst.turn]!.task.id, drying: worst.drying }
 }
 
-/** A timetable that is ready to be lived through, life by life. */
-function livesOf(
+/** A timetable lived through as far as is asked; a life that was lived is not lived again. */
+export type Lives = (life: number) => Run
+
+/** How much later than planned is still in time, and what has happened by now. */
+type Allowance = { readonly graceMin?: number; readonly since?: Since }
+
+/** @param luck what chance brings, of as many lives as will be asked for at least */
+export function livesOf(
   job: Job,
   schedule: Schedule,
   straying: Straying,
   luck: Luck,
-  { graceMin = 0, since = NOTHING_HAPPENED }: Allowance,
-): (life: number) => Run {
-  const lateFrom = job.endAt + graceMin
+  { graceMin = 0, since = NOTHING_HAPPENED }: Allowance = {},
+): Lives {
   const line = lineUp(job, schedule)
-  const lots = lotsOf(job, luck)
   const begin = schedule.startBy - MINUTES_PER_DAY
   const free = new Map(
     job.people.map((person) => [
@@ -121,31 +119,21 @@ function livesOf(
       freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
     ]),
   )
-  return (life) => oneLife(line, free, straying, since, lots, life, lateFrom)
+  const ready = { line, free, lots: lotsOf(line, luck), lateFrom: job.endAt + graceMin }
+  const lived = new Map<number, Run>()
+  return (life) => {
+    const run = lived.get(life) ?? oneLife(ready, straying, since, life)
+    lived.set(life, run)
+    return run
+  }
 }
 
-/** How much later than planned is still in time, and what has happened by now. */
-type Allowance = { readonly graceMin?: number; readonly since?: Since }
-
-/**
- * The chance that a timetable holds.
- *
- * @param runs how often it is lived through
- * @param luck what chance brings, of as many lives at least
- */
-export function riskOf(
-  job: Job,
-  schedule: Schedule,
-  straying: Straying,
-  runs: number,
-  luck: Luck,
-  allowance: Allowance = {},
-): Risk {
-  return riskIfReady(job, schedule, straying, runs, luck, { ...allowance, wanted: 0, hardest: [] }).risk!
-}
+/** The chance that a timetable holds, of so many lives. */
+export const riskOf = (lives: Lives, runs: number): Risk =>
+  riskIfReady(lives, runs, { wanted: 0, hardest: [] }).risk!
 
 /** How often a timetable must hold, and the lives that are lived first: those in which another was late. */
-type Wanted = Allowance & { readonly wanted: number; readonly hardest: readonly number[] }
+type Wanted = { readonly wanted: number; readonly hardest: readonly number[] }
 
 /**
  * The chance of a timetable, where it holds as often as is wanted; null, and given up, once too many lives were late.
@@ -153,17 +141,13 @@ type Wanted = Allowance & { readonly wanted: number; readonly hardest: readonly 
  * @returns the chance, and the lives that were late
  */
 export function riskIfReady(
-  job: Job,
-  schedule: Schedule,
-  straying: Straying,
+  lives: Lives,
   runs: number,
-  luck: Luck,
-  { wanted, hardest, ...allowance }: Wanted,
+  { wanted, hardest }: Wanted,
 ): { readonly risk: Risk | null; readonly late: readonly number[] } {
-  const live = livesOf(job, schedule, straying, luck, allowance)
   const late = new Map<number, Run>()
   for (const life of new Set([...hardest, ...Array(runs).keys()])) {
-    const run = live(life)
+    const run = lives(life)
     if (run.isLate) late.set(life, run)
     if (chanceOf(late.size, runs) < wanted) return { risk: null, late: [...late.keys()] }
   }

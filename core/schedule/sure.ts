@@ -3,7 +3,7 @@ import { ok, refuse, type Moment, type Result } from '../quantity'
 import { timetableJob, type TimetableJob } from './job'
 import { luckOf, type Luck } from './luck'
 import type { TimetableQuestion } from './question'
-import { riskIfReady, riskOf, STARTING_STRAYING, type Risk } from './risk'
+import { livesOf, riskIfReady, riskOf, STARTING_STRAYING, type Lives, type Risk } from './risk'
 import { limitsOf, searchFrom, searchLimited, type FoundSchedule } from './search'
 import { smoothed } from './smooth'
 import type { NoSchedule, Schedule } from './task'
@@ -22,6 +22,8 @@ const LEVELS = [0.1, 0.2, 0.35, 0.5, 0.75, 1, 1.25, 1.5, 2, 2.5, 3.5, 5, 8] as c
 
 /** The work with some time to spare or none, in the latest order that was found. */
 type Candidate = { readonly planned: TimetableJob; readonly schedule: Schedule }
+/** A candidate with room to breathe, and its lives. */
+type Roomy = Candidate & { readonly lives: Lives }
 /** A plan with how likely it is to hold. */
 type Weighed = Candidate & { readonly risk: Risk }
 
@@ -35,14 +37,23 @@ type Way = { readonly some: TimetableQuestion; readonly limit: number; readonly 
 
 const startOf = ({ schedule }: Candidate): Moment => schedule.startBy
 const isNoLater = (each: Candidate, than: Candidate | null): boolean => than !== null && startOf(each) <= startOf(than)
-const roomy = ({ planned, schedule }: Candidate): Candidate => ({
-  planned,
-  schedule: smoothed(planned.job, schedule),
-})
 
-function weighed({ planned, schedule }: Candidate, luck: Luck, graceMin: number, lives = LIVES): Weighed {
-  return { planned, schedule, risk: riskOf(planned.job, schedule, STARTING_STRAYING, lives, luck, { graceMin }) }
+/** Gives candidates room to breathe; one that is asked for again keeps the lives that it has lived. */
+function givingRoom(luck: Luck, graceMin: number): (candidate: Candidate) => Roomy {
+  const given = new Map<Candidate, Roomy>()
+  return (candidate) => {
+    const known = given.get(candidate)
+    if (known) return known
+    const { planned } = candidate
+    const schedule = smoothed(planned.job, candidate.schedule)
+    const lives = livesOf(planned.job, schedule, STARTING_STRAYING, luck, { graceMin })
+    const roomy = { planned, schedule, lives }
+    given.set(candidate, roomy)
+    return roomy
+  }
 }
+
+const weighed = ({ planned, schedule, lives }: Roomy): Weighed => ({ planned, schedule, risk: riskOf(lives, LIVES) })
 
 /** One way of doing the work, with nothing to spare. */
 function bareOf({ some, limit, effort }: Way): Result<FoundSchedule & Candidate, Refused> {
@@ -76,10 +87,10 @@ function* withMoreToSpare({ some, effort }: Way, bare: FoundSchedule & Candidate
  */
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
-  const luck = luckOf(SEED, LIVES)
+  const roomy = givingRoom(luckOf(SEED, LIVES), aheadMin)
   let hardest: readonly number[] = []
   let sure: Weighed | null = null
-  let tried: Candidate[] = []
+  let tried: Roomy[] = []
   let fewest = Infinity
   let last: Candidate | null = null
   let refused: Refused | null = null
@@ -97,19 +108,17 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
       if (isNoLater(each, sure)) {
         if (fewest === 0) break
       } else if (unkeptPins(each) === fewest) {
-        tried.push(each)
-        const { planned, schedule } = roomy(each)
-        const wanted = { graceMin: aheadMin, wanted: wantedChance, hardest }
-        const { risk, late } = riskIfReady(planned.job, schedule, STARTING_STRAYING, LIVES, luck, wanted)
+        const { planned, schedule, lives } = roomy(each)
+        tried.push({ planned, schedule, lives })
+        const { risk, late } = riskIfReady(lives, LIVES, { wanted: wantedChance, hardest })
         hardest = late
         if (risk) sure = { planned, schedule, risk }
       }
     }
   }
   if (!last) return refuse(refused!)
-  const lastChance = weighed(roomy(last), luck, aheadMin).risk.chance
-  const best = sure ?? weighed(surestOf(tried.map(roomy), luck, aheadMin), luck, aheadMin)
-  return ok({ ...best, last: { startBy: startOf(last), chance: lastChance } })
+  const best = sure ?? weighed(surestOf(tried))
+  return ok({ ...best, last: { startBy: startOf(last), chance: weighed(roomy(last)).risk.chance } })
 }
 
 /** Ways of doing the work, the ampler first: with all people or some, all there is of what they have or less. */
@@ -125,7 +134,7 @@ function waysOf(question: TimetableQuestion, walks: number): readonly Way[] {
 const unkeptPins = ({ schedule }: Candidate): number => schedule.unkeptPins.length
 
 /** Where none is sure, the surest; of equals the one that begins latest. */
-const surestOf = (tried: readonly Candidate[], luck: Luck, graceMin: number): Candidate =>
+const surestOf = (tried: readonly Roomy[]): Roomy =>
   tried
-    .map((each) => weighed(each, luck, graceMin, LIVES_TO_COMPARE))
-    .reduce((one, other) => (other.risk.chance > one.risk.chance ? other : one))
+    .map((roomy) => ({ roomy, chance: riskOf(roomy.lives, LIVES_TO_COMPARE).chance }))
+    .reduce((one, other) => (other.chance > one.chance ? other : one)).roomy

@@ -6,7 +6,7 @@ import { ok, refuse, type Result } from '../quantity'
 import { carriedOn } from './carriedOn'
 import type { TimetableQuestion } from './question'
 import { luckOf } from './luck'
-import { riskOf, STARTING_STRAYING, type Since } from './risk'
+import { livesOf, riskOf, STARTING_STRAYING, type Since } from './risk'
 import { timetableOf, type NoTimetable, type Timetable } from './slots'
 import { LIVES, SEED, surePlan, type SurePlan } from './sure'
 import { chanceWorking, inWords, riskInWords } from './words'
@@ -51,13 +51,12 @@ export function timetableSince(
       standing: null,
     }
   const carried = carriedOn(planned.job, schedule, known, walks)
-  const luck = luckOf(SEED, LIVES)
   const allowance = { graceMin: question.aheadMin, since: known }
-  const now = riskOf(planned.job, carried.order, STARTING_STRAYING, LIVES, luck, allowance)
+  const lives = livesOf(planned.job, carried.order, STARTING_STRAYING, luckOf(SEED, LIVES), allowance)
   return {
     ...timetableOf(planned, carried.schedule, question, known.happened),
     last: null,
-    risk: riskInWords(now, planned, question),
+    risk: riskInWords(riskOf(lives, LIVES), planned, question),
     standing: { readyAt: carried.readyAt, spareMin: planned.job.endAt - carried.readyAt },
   }
 }
