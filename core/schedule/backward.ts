@@ -5,52 +5,60 @@ import { ok, refuse, type Moment, type Result } from '../quantity'
 import { latestIn, NEAR_MIN, takeOut, type FreeTime } from './freeTime'
 import type { HeldUnit, Hold, NoSchedule, PlacedTask, Reason, Schedule, Task, Wait } from './task'
 import type { Stretch } from './workingHours'
-import type { PreparedJob } from './prepared'
+import type { PreparedJob, PreparedTask } from './prepared'
 
 /** A unit of a resource: from when on it is taken, and whether what takes it has not begun yet in this walk. */
 type Unit = { takenFrom: Moment; by: string | null; open: Hold | null }
 
 /** What one walk has placed so far. */
 type Walk = {
-  readonly placed: Map<string, PlacedTask>
-  readonly units: ReadonlyMap<string, Unit[]>
+  /** By the place of the task in the list of tasks. */
+  readonly placed: (PlacedTask | null)[]
+  /** What somebody does, in the order in which it was placed. */
+  readonly byHand: PlacedTask[]
+  readonly units: readonly (readonly Unit[])[]
   readonly held: HeldUnit[]
   readonly free: readonly Stretch[][]
   readonly unkeptPins: string[]
 }
 
-const none: readonly never[] = []
 const startOf = ({ parts }: PlacedTask): Moment => parts[0]!.from
-const endOf = ({ parts }: PlacedTask): Moment => parts.at(-1)!.to
+
+/** Of so many units that nothing holds, the ones that are taken again latest, the one that is taken first. */
+function takenLatest(units: readonly Unit[], wanted: number): Unit | null {
+  if (wanted > 1) {
+    const closed = units.filter(({ open }) => !open)
+    return closed.sort((one, other) => other.takenFrom - one.takenFrom)[wanted - 1] ?? null
+  }
+  let latest: Unit | null = null
+  for (const unit of units) if (!unit.open && (!latest || unit.takenFrom > latest.takenFrom)) latest = unit
+  return latest
+}
 
 /**
  * The latest end of a task, and what sets it; null while every unit it needs is taken by something that has not begun.
  */
 function latestEnd(
-  task: Task,
-  { job, after, ends }: PreparedJob,
+  { task, after, ends }: PreparedTask,
+  endAt: Moment,
   { placed, units }: Walk,
-  startsBy: ReadonlyMap<string, { readonly at: Moment; readonly because: string }>,
+  startsBy: StartsBy,
 ): { readonly to: Moment; readonly reason: Reason } | null {
-  let to = task.endsBy ?? job.endAt
+  let to = task.endsBy ?? endAt
   let reason: Reason = { kind: 'end' }
-  for (const { after: next, leastMin, spareMin } of after.get(task.id) ?? none) {
-    const latest = startOf(placed.get(next)!) - leastMin - spareMin
+  for (const { wait, other } of after) {
+    const latest = startOf(placed[other]!) - wait.leastMin - wait.spareMin
     if (latest < to) {
       to = latest
-      reason = { kind: 'next', task: next, waitMin: leastMin }
+      reason = { kind: 'next', task: wait.after, waitMin: wait.leastMin }
     }
   }
-  for (const { resource, units: wanted } of ends.get(task.id) ?? none) {
-    const closed = units
-      .get(resource)!
-      .filter(({ open }) => !open)
-      .sort((one, other) => other.takenFrom - one.takenFrom)
-    if (closed.length < wanted) return null
-    const last = closed[wanted - 1]!
+  for (const { hold, resource } of ends) {
+    const last = takenLatest(units[resource]!, hold.units)
+    if (!last) return null
     if (last.takenFrom < to) {
       to = last.takenFrom
-      reason = { kind: 'unit', resource, task: last.by! }
+      reason = { kind: 'unit', resource: hold.resource, task: last.by! }
     }
   }
   const capped = startsBy.get(task.id)
@@ -98,25 +106,31 @@ function watched(
 }
 
 /** Takes units for the holds that end with a task, and gives free those that begin with it. */
-function occupy(task: Task, { begins, ends }: PreparedJob, { units, held }: Walk, { from, to }: Stretch): void {
-  for (const hold of ends.get(task.id) ?? none) {
-    const fitting = units
-      .get(hold.resource)!
-      .map((unit, at) => ({ unit, at }))
-      .filter(({ unit }) => !unit.open && unit.takenFrom >= to)
-    // Those that are needed again soonest after it leave the others for what ends later.
-    for (const { unit, at } of fitting
-      .sort((one, other) => one.unit.takenFrom - other.unit.takenFrom)
-      .slice(0, hold.units)) {
-      held.push({ hold, unit: at + 1 })
-      Object.assign(unit, { open: hold })
+function occupy({ task, begins, ends }: PreparedTask, { units, held }: Walk, { from, to }: Stretch): void {
+  for (const { hold, resource } of ends) {
+    for (const unit of takenSoonest(units[resource]!, hold.units, to)) {
+      held.push({ hold, unit: units[resource]!.indexOf(unit) + 1 })
+      unit.open = hold
     }
   }
-  for (const hold of begins.get(task.id) ?? none) {
-    for (const unit of units.get(hold.resource)!.filter(({ open }) => open === hold))
-      Object.assign(unit, { open: null, takenFrom: from, by: task.id })
-  }
+  for (const { hold, resource } of begins)
+    for (const unit of units[resource]!)
+      if (unit.open === hold) {
+        unit.open = null
+        unit.takenFrom = from
+        unit.by = task.id
+      }
 }
+
+/** Units that are needed again soonest after a moment: they leave the others for what ends later. */
+const takenSoonest = (units: readonly Unit[], wanted: number, after: Moment): readonly Unit[] =>
+  units
+    .filter(({ open, takenFrom }) => !open && takenFrom >= after)
+    .sort((one, other) => one.takenFrom - other.takenFrom)
+    .slice(0, wanted)
+
+/** The rank of each task, by its place in the list of tasks. */
+export type Ranks = Int32Array
 
 /** A beginning that a task must not miss, or what it waits for has gone off. */
 type StartsBy = Map<string, { readonly at: Moment; readonly because: string }>
@@ -124,37 +138,37 @@ type StartsBy = Map<string, { readonly at: Moment; readonly because: string }>
 /** One walk; gives back the first wait that became too long instead of going on. */
 function walk(
   job: PreparedJob,
-  rank: ReadonlyMap<string, number>,
+  rank: Ranks,
   startsBy: StartsBy,
 ): Result<Schedule, NoSchedule | { readonly code: 'too-long'; readonly wait: Wait; readonly end: Moment }> {
-  const { tasks, resources, people, endAt } = job.job
+  const { people, endAt } = job.job
+  const { tasks } = job
   const state: Walk = {
-    placed: new Map(),
-    units: new Map(
-      resources.map(({ id }) => [
-        id,
-        Array.from({ length: job.inUse.get(id)! }, (): Unit => ({ takenFrom: Infinity, by: null, open: null })),
-      ]),
+    placed: tasks.map(() => null),
+    byHand: [],
+    units: job.inUse.map((count) =>
+      Array.from({ length: count }, (): Unit => ({ takenFrom: Infinity, by: null, open: null })),
     ),
     held: [],
     free: job.free.map((each) => [...each]),
     unkeptPins: [],
   }
-  const waiting = new Map(tasks.map((task) => [task.id, (job.after.get(task.id) ?? none).length]))
-  let ready = tasks.filter(({ id }) => waiting.get(id) === 0)
-  const byRank = (one: Task, other: Task): number => rank.get(one.id)! - rank.get(other.id)!
-  while (ready.length > 0) {
-    ready.sort(byRank)
-    let chosen: { readonly task: Task; readonly to: Moment; readonly reason: Reason } | null = null
-    for (const task of ready) {
-      const latest = latestEnd(task, job, state, startsBy)
-      if (latest) {
-        chosen = { task, ...latest }
-        break
-      }
+  const waiting = tasks.map(({ after }) => after.length)
+  const ready = readyTasks(rank)
+  waiting.forEach((many, place) => {
+    if (many === 0) ready.add(place)
+  })
+  while (ready.places.length > 0) {
+    let chosen: { readonly at: number; readonly to: Moment; readonly reason: Reason } | null = null
+    for (let at = 0; at < ready.places.length && !chosen; at += 1) {
+      const latest = latestEnd(tasks[ready.places[at]!]!, endAt, state, startsBy)
+      if (latest) chosen = { at, ...latest }
     }
-    if (!chosen) return refuse({ code: 'no-units', resource: job.ends.get(ready[0]!.id)![0]!.resource })
-    const { task, to } = chosen
+    if (!chosen) return refuse({ code: 'no-units', resource: tasks[ready.places[0]!]!.ends[0]!.hold.resource })
+    const [place] = ready.places.splice(chosen.at, 1)
+    const prepared = tasks[place!]!
+    const { task, after } = prepared
+    const { to } = chosen
     const found = task.byHand ? handsFor(task, to, state.free, job.free) : watched(task, to, job.free)
     if (!found) return refuse({ code: 'no-time', task: task.id })
     const end = found.parts.at(-1)!.to
@@ -167,49 +181,72 @@ function walk(
       latestFrom: found.parts[0]!.from,
     }
     if (task.pinnedAt !== null && Math.abs(startOf(placed) - task.pinnedAt) > NEAR_MIN) state.unkeptPins.push(task.id)
-    for (const wait of job.after.get(task.id) ?? none) {
-      if (wait.mostMin !== null && startOf(state.placed.get(wait.after)!) - endOf(placed) > wait.mostMin + NEAR_MIN)
-        return refuse({ code: 'too-long', wait, end: endOf(placed) })
+    for (const { wait, other } of after)
+      if (wait.mostMin !== null && startOf(state.placed[other]!) - end > wait.mostMin + NEAR_MIN)
+        return refuse({ code: 'too-long', wait, end })
+    state.placed[place!] = placed
+    if (found.person !== null) {
+      state.byHand.push(placed)
+      for (const part of found.parts) takeOut(state.free[found.person]!, part)
     }
-    state.placed.set(task.id, placed)
-    if (found.person !== null) for (const part of found.parts) takeOut(state.free[found.person]!, part)
-    occupy(task, job, state, { from: startOf(placed), to: endOf(placed) })
-    ready = ready.filter((each) => each !== task)
-    for (const { before } of job.before.get(task.id) ?? none) {
-      const left = waiting.get(before)! - 1
-      waiting.set(before, left)
-      if (left === 0) ready.push(job.taskOf.get(before)!)
+    occupy(prepared, state, { from: startOf(placed), to: end })
+    for (const { other } of prepared.before) {
+      waiting[other]! -= 1
+      if (waiting[other] === 0) ready.add(other)
     }
   }
-  const missing = tasks.find(({ id }) => !state.placed.has(id))
-  if (missing) return refuse({ code: 'in-circles', task: missing.id })
-  const byHand = tasks.filter((task) => task.byHand).map(({ id }) => state.placed.get(id)!)
-  const startBy = byHand.length > 0 ? Math.min(...byHand.map(startOf)) : endAt
+  const missing = state.placed.indexOf(null)
+  if (missing >= 0) return refuse({ code: 'in-circles', task: tasks[missing]!.task.id })
+  const placed = state.placed as readonly PlacedTask[]
+  const byHand = tasks.flatMap(({ task }, place) =>
+    task.byHand ? { placed: placed[place]!, group: task.group } : [],
+  )
   return ok({
-    placed: tasks.map(({ id }) => state.placed.get(id)!),
+    placed,
     held: state.held,
-    startBy,
-    switches: switchesIn(tasks, byHand),
+    startBy: byHand.reduce((least, each) => Math.min(least, startOf(each.placed)), byHand.length > 0 ? Infinity : endAt),
+    switches: switchesIn(byHand),
     unkeptPins: state.unkeptPins,
   })
 }
 
-/** Which task keeps the hands from a later hour, if one does. */
-function busyAfter({ placed }: Walk, from: Moment, to: Moment): string | null {
-  const later = [...placed.values()].filter(
-    (each) => each.person !== null && startOf(each) >= from - NEAR_MIN && startOf(each) <= to,
-  )
-  return later.length === 0 ? null : later.reduce((one, other) => (startOf(other) < startOf(one) ? other : one)).task
+/** Tasks that nothing placed later waits for any more, the one that is placed first in front. */
+function readyTasks(rank: Ranks) {
+  const places: number[] = []
+  return {
+    places,
+    add(place: number): void {
+      let at = places.length
+      while (at > 0 && rank[places[at - 1]!]! > rank[place]!) at -= 1
+      places.splice(at, 0, place)
+    },
+  }
 }
 
+/** Which task keeps the hands from a later hour, if one does. */
+function busyAfter({ byHand }: Walk, from: Moment, to: Moment): string | null {
+  let first: PlacedTask | null = null
+  for (const each of byHand) {
+    const start = startOf(each)
+    if (start >= from - NEAR_MIN && start <= to && (!first || start < startOf(first))) first = each
+  }
+  return first?.task ?? null
+}
+
+/** Work that somebody does, and the group it belongs to. */
+type Grouped = { readonly placed: PlacedTask; readonly group: string }
+
 /** How often somebody turns from one thing to another. */
-function switchesIn(tasks: readonly Task[], byHand: readonly PlacedTask[]): number {
-  const groupOf = new Map(tasks.map(({ id, group }) => [id, group]))
-  const people = [...new Set(byHand.map(({ person }) => person))]
-  return people.reduce((sum, person) => {
-    const own = byHand.filter((each) => each.person === person).sort((one, other) => startOf(one) - startOf(other))
-    return sum + own.filter((each, at) => at > 0 && groupOf.get(each.task) !== groupOf.get(own[at - 1]!.task)).length
-  }, 0)
+function switchesIn(byHand: readonly Grouped[]): number {
+  const inTime = [...byHand].sort((one, other) => startOf(one.placed) - startOf(other.placed))
+  const lastOf = new Map<string | null, string>()
+  let switches = 0
+  for (const { placed, group } of inTime) {
+    const last = lastOf.get(placed.person)
+    if (last !== undefined && last !== group) switches += 1
+    lastOf.set(placed.person, group)
+  }
+  return switches
 }
 
 const MOST_PULLS = 24
@@ -220,7 +257,7 @@ const MOST_PULLS = 24
  *
  * @param rank which of several tasks that could be placed is placed first, so latest: the lowest
  */
-export function walkBackward(job: PreparedJob, rank: ReadonlyMap<string, number>): Result<Schedule, NoSchedule> {
+export function walkBackward(job: PreparedJob, rank: Ranks): Result<Schedule, NoSchedule> {
   const startsBy: StartsBy = new Map()
   for (let pull = 0; ; pull += 1) {
     const result = walk(job, rank, startsBy)

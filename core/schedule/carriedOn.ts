@@ -53,13 +53,10 @@ export function carriedOn(job: Job, schedule: Schedule, since: Since, walks: num
 
 function carriedIn(job: Job, schedule: Schedule, since: Since): Carried {
   const begin = Math.min(schedule.startBy, since.now) - MINUTES_PER_DAY
-  const free = new Map(
-    job.people.map((person) => [
-      person.id,
-      freeWithOvertime(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(
-        ({ to }) => to > begin,
-      ),
-    ]),
+  const free = job.people.map((person) =>
+    freeWithOvertime(person, Math.max(job.endAt, since.now) + DAYS_AFTER * MINUTES_PER_DAY).filter(
+      ({ to }) => to > begin,
+    ),
   )
   const line = lineUp(job, schedule)
   const lived = liveThrough(line, free, {

@@ -31,6 +31,8 @@ export type Waited = { readonly wait: Wait; readonly turn: number }
 export type InTurn = {
   readonly task: Task
   readonly planned: PlacedTask
+  /** Place among the people of whose hands it takes, or nobody. */
+  readonly hands: number
   readonly waits: readonly Waited[]
   readonly unitsAfter: readonly number[]
   /** What is planned after it for the same person, in the order of time. */
@@ -39,6 +41,8 @@ export type InTurn = {
 
 /** No turn. */
 export const NO_TURN = -1
+/** Nobody's hands. */
+const NOBODY = -1
 
 /** A timetable as it was lived, turn by turn. */
 export type Lived = {
@@ -53,11 +57,11 @@ export type Lived = {
 
 /**
  * Lives through a schedule. It is done hundreds of times for every plan, and so makes nothing it need not make.
- * @param free when people could work, past the end too
+ * @param free when each of the people could work, past the end too
  */
 export function liveThrough(
   line: readonly InTurn[],
-  free: ReadonlyMap<string, FreeTime>,
+  free: readonly FreeTime[],
   { minutesOf, restOf, happened, now }: Living,
 ): Lived {
   const spells: (readonly Stretch[])[] = []
@@ -65,14 +69,13 @@ export function liveThrough(
   const late = new Int32Array(line.length).fill(NO_TURN)
   const over = new Float64Array(line.length)
   const isDrying = new Uint8Array(line.length)
-  const left = new Map<string, Stretch[]>()
-  for (const [person, stretches] of free) left.set(person, [...stretches])
+  const left = free.map((stretches) => [...stretches])
   for (let turn = 0; turn < line.length; turn += 1) {
     const inTurn = line[turn]!
     const { task, planned, waits, unitsAfter, laterOf } = inTurn
     const minutes = minutesOf(inTurn, turn)
-    const hands = task.byHand && planned.person !== null ? left.get(planned.person)! : null
-    const known = happened.get(task.id)
+    const hands = inTurn.hands === NOBODY ? null : left[inTurn.hands]!
+    const known = happened.size > 0 ? happened.get(task.id) : undefined
     if (known) {
       const spell = { from: known.from, to: known.to ?? Math.max(now, known.from + minutes) }
       if (hands) takeOut(hands, spell)
@@ -99,7 +102,7 @@ export function liveThrough(
     }
     const own =
       hands && !task.anyHour
-        ? spellsFrom(planned, minutes, from, hands, free.get(planned.person!)!, laterOf)
+        ? spellsFrom(planned, minutes, from, hands, free[inTurn.hands]!, laterOf)
         : [{ from, to: from + minutes }]
     if (hands) for (const spell of own) takeOut(hands, spell)
     const longer = minutes - task.durationMin
@@ -119,6 +122,9 @@ function isFree(spells: readonly Stretch[], free: FreeTime): boolean {
   }
   return true
 }
+
+const endingAfter = (stretches: readonly Stretch[], moment: Moment): readonly Stretch[] =>
+  stretches.slice(firstEndingAfter(stretches, moment))
 
 /** Whether some spell meets one of others in the order of time. */
 function clash(spells: readonly Stretch[], others: readonly Stretch[]): boolean {
@@ -157,8 +163,8 @@ function spellsFrom(
     earliestIn(hours, left, after, true, whole)
   if (from > planned[0]!.from + NEAR_MIN || !isFree(planned, free)) {
     const next = whenFree(minutes, from, free) ?? never
-    if (!clash(next, others)) return next
-    const polite = whenFree(minutes, from, withoutAll(free, others))
+    if (from > latestFrom + NEAR_MIN || !clash(next, others)) return next
+    const polite = whenFree(minutes, from, withoutAll(endingAfter(free, from), endingAfter(others, from)))
     return polite && polite[0]!.from <= latestFrom + NEAR_MIN ? polite : next
   }
   // What takes no time at all is over where it begins.
@@ -175,7 +181,7 @@ function spellsFrom(
 }
 
 /** Tasks as they were planned, each after all that it waits for, with what it waits for. */
-export function lineUp({ tasks, waits }: Job, { placed, held }: Schedule): readonly InTurn[] {
+export function lineUp({ tasks, waits, people }: Job, { placed, held }: Schedule): readonly InTurn[] {
   const taskOf = new Map(tasks.map((task) => [task.id, task]))
   const waitsOf = grouped(waits, ({ after }) => after)
   const holdsOf = grouped(held, ({ hold }) => hold.from)
@@ -195,7 +201,9 @@ export function lineUp({ tasks, waits }: Job, { placed, held }: Schedule): reado
     )
     const waited = (waitsOf.get(id) ?? none).map((wait) => ({ wait, turn: turnOf.get(wait.before)! }))
     turnOf.set(id, line.length)
-    line.push({ task: taskOf.get(id)!, planned: planned!, waits: waited, unitsAfter })
+    const task = taskOf.get(id)!
+    const hands = task.byHand ? people.findIndex((person) => person.id === planned!.person) : NOBODY
+    line.push({ task, planned: planned!, hands, waits: waited, unitsAfter })
   }
   const spellsOf = grouped(
     line.flatMap(({ task, planned: { person, parts } }, turn) =>

@@ -2,18 +2,31 @@
 import { freeBefore, type FreeTime } from './freeTime'
 import type { Hold, Job, Task, Wait } from './task'
 
-/** A job with what is asked of it again and again. */
+/** A wait with the place of the other task in the list of tasks. */
+type WaitFor = { readonly wait: Wait; readonly other: number }
+/** A hold with the place of what is held in the list of resources. */
+type HoldOf = { readonly hold: Hold; readonly resource: number }
+
+/** A task with what waits for it, what it waits for, and the holds that begin and end with it. */
+export type PreparedTask = {
+  readonly task: Task
+  readonly after: readonly WaitFor[]
+  readonly before: readonly WaitFor[]
+  readonly begins: readonly HoldOf[]
+  readonly ends: readonly HoldOf[]
+}
+
+/** A job with what is asked of it again and again; tasks and resources are told by their places in its lists. */
 export type PreparedJob = {
   readonly job: Job
-  readonly taskOf: ReadonlyMap<string, Task>
-  readonly after: ReadonlyMap<string, readonly Wait[]>
-  readonly before: ReadonlyMap<string, readonly Wait[]>
-  readonly begins: ReadonlyMap<string, readonly Hold[]>
-  readonly ends: ReadonlyMap<string, readonly Hold[]>
+  readonly tasks: readonly PreparedTask[]
+  readonly placeOf: ReadonlyMap<string, number>
   /** How many of each resource could be taken at once: no more than there are, nor than all holds ask for. */
-  readonly inUse: ReadonlyMap<string, number>
+  readonly inUse: readonly number[]
   readonly free: readonly FreeTime[]
 }
+
+const none: readonly never[] = []
 
 /** Items by a key, in the order they came in. */
 export function grouped<Item, Key>(
@@ -30,21 +43,37 @@ export function grouped<Item, Key>(
 }
 
 /** Looks up once what every walk needs. */
-export const prepared = (job: Job): PreparedJob => ({
-  job,
-  taskOf: new Map(job.tasks.map((task) => [task.id, task])),
-  after: grouped(job.waits, ({ before }) => before),
-  before: grouped(job.waits, ({ after }) => after),
-  begins: grouped(job.holds, ({ from }) => from),
-  ends: grouped(job.holds, ({ until }) => until),
-  inUse: new Map(
-    job.resources.map(({ id, count }) => [
-      id,
+export function prepared(job: Job): PreparedJob {
+  const { tasks, waits, holds, resources, people, endAt } = job
+  const placeOf = new Map(tasks.map(({ id }, place) => [id, place]))
+  const resourceOf = new Map(resources.map(({ id }, place) => [id, place]))
+  const holdsOf = holds.map((hold): HoldOf => ({ hold, resource: resourceOf.get(hold.resource)! }))
+  const after = grouped(
+    waits.map((wait): WaitFor => ({ wait, other: placeOf.get(wait.after)! })),
+    ({ wait }) => wait.before,
+  )
+  const before = grouped(
+    waits.map((wait): WaitFor => ({ wait, other: placeOf.get(wait.before)! })),
+    ({ wait }) => wait.after,
+  )
+  const begins = grouped(holdsOf, ({ hold }) => hold.from)
+  const ends = grouped(holdsOf, ({ hold }) => hold.until)
+  return {
+    job,
+    tasks: tasks.map((task) => ({
+      task,
+      after: after.get(task.id) ?? none,
+      before: before.get(task.id) ?? none,
+      begins: begins.get(task.id) ?? none,
+      ends: ends.get(task.id) ?? none,
+    })),
+    placeOf,
+    inUse: resources.map(({ id, count }) =>
       Math.min(
         count,
-        job.holds.reduce((sum, { resource, units }) => sum + (resource === id ? units : 0), 0),
+        holds.reduce((sum, { resource, units }) => sum + (resource === id ? units : 0), 0),
       ),
-    ]),
-  ),
-  free: job.people.map((person) => freeBefore(person, job.endAt)),
-})
+    ),
+    free: people.map((person) => freeBefore(person, endAt)),
+  }
+}

@@ -55,7 +55,7 @@ function lotsOf(line: readonly InTurn[], { deviations, shares }: Luck) {
 /** A timetable that is ready to be lived through. */
 type Ready = {
   readonly line: readonly InTurn[]
-  readonly free: ReadonlyMap<string, FreeTime>
+  readonly free: readonly FreeTime[]
   readonly lots: ReturnType<typeof lotsOf>
   readonly lateFrom: Moment
 }
@@ -113,11 +113,8 @@ export function livesOf(
 ): Lives {
   const line = lineUp(job, schedule)
   const begin = schedule.startBy - MINUTES_PER_DAY
-  const free = new Map(
-    job.people.map((person) => [
-      person.id,
-      freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
-    ]),
+  const free = job.people.map((person) =>
+    freeWithOvertime(person, job.endAt + DAYS_AFTER * MINUTES_PER_DAY).filter(({ to }) => to > begin),
   )
   const ready = { line, free, lots: lotsOf(line, luck), lateFrom: job.endAt + graceMin }
   const lived = new Map<number, Run>()

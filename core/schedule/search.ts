@@ -3,9 +3,9 @@
  * seed.
  */
 import { ok, refuse, seededStream, type Result } from '../quantity'
-import { prepared, type PreparedJob } from './prepared'
-import { walkBackward } from './backward'
-import type { Job, NoSchedule, Schedule, Task } from './task'
+import { walkBackward, type Ranks } from './backward'
+import { grouped, prepared, type PreparedJob } from './prepared'
+import type { Job, NoSchedule, Schedule } from './task'
 
 /**
  * Whether one schedule is better than another: it keeps more pins, begins later, or has fewer turns from one thing to
@@ -19,29 +19,35 @@ const isBetter = (one: Schedule, other: Schedule): boolean =>
       : one.switches < other.switches
 
 /** Minutes that must go before each task at least: those with a long way behind them are placed latest. */
-function leadTimes({ job: { tasks }, before }: PreparedJob): ReadonlyMap<string, number> {
-  const known = new Map<string, number>()
-  const taskOf = new Map(tasks.map((task) => [task.id, task]))
-  const leadOf = ({ id, durationMin }: Task, above: ReadonlySet<string>): number => {
-    const kept = known.get(id)
+function leadTimes({ tasks }: PreparedJob): readonly number[] {
+  const known: (number | undefined)[] = tasks.map(() => undefined)
+  const leadOf = (place: number, above: ReadonlySet<number>): number => {
+    const kept = known[place]
     if (kept !== undefined) return kept
-    const chain = new Set([...above, id])
+    const chain = new Set([...above, place])
+    const { task, before } = tasks[place]!
     const lead =
-      durationMin +
+      task.durationMin +
       Math.max(
         0,
-        ...(before.get(id) ?? [])
-          .filter((wait) => !chain.has(wait.before))
-          .map((wait) => wait.leastMin + leadOf(taskOf.get(wait.before)!, chain)),
+        ...before
+          .filter(({ other }) => !chain.has(other))
+          .map(({ wait, other }) => wait.leastMin + leadOf(other, chain)),
       )
-    known.set(id, lead)
+    known[place] = lead
     return lead
   }
-  tasks.forEach((task) => leadOf(task, new Set()))
-  return known
+  return tasks.map((_, place) => leadOf(place, new Set()))
 }
 
-const ranked = (ids: readonly string[]): ReadonlyMap<string, number> => new Map(ids.map((id, at) => [id, at]))
+/** The rank of each task of a job in an order. */
+function ranked({ placeOf }: PreparedJob, order: readonly string[]): Ranks {
+  const ranks = new Int32Array(placeOf.size)
+  order.forEach((id, rank) => {
+    ranks[placeOf.get(id)!] = rank
+  })
+  return ranks
+}
 
 /**
  * Orders to begin with: by what must go before, as the tasks are listed back to front, group by group, those first
@@ -49,26 +55,27 @@ const ranked = (ids: readonly string[]): ReadonlyMap<string, number> => new Map(
  */
 function firstOrders(job: PreparedJob): readonly (readonly string[])[] {
   const lead = leadTimes(job)
-  const { tasks } = job.job
-  const byLead = [...tasks].sort((one, other) => lead.get(other.id)! - lead.get(one.id)!)
-  const groups = [...new Set(tasks.map(({ group }) => group))].sort(
-    (one, other) =>
-      Math.max(...tasks.filter(({ group }) => group === other).map(({ id }) => lead.get(id)!)) -
-      Math.max(...tasks.filter(({ group }) => group === one).map(({ id }) => lead.get(id)!)),
-  )
-  const byGroup = groups.flatMap((group) => tasks.filter((task) => task.group === group).reverse())
-  const ends = (task: Task): number => job.ends.get(task.id)?.length ?? 0
-  const begins = (task: Task): number => job.begins.get(task.id)?.length ?? 0
-  const byUnits = (sign: number): readonly Task[] =>
-    [...byLead].sort((one, other) => sign * (begins(other) - ends(other) - begins(one) + ends(one)))
+  const listed = job.tasks.map(({ task, begins, ends }, place) => ({
+    task,
+    lead: lead[place]!,
+    units: begins.length - ends.length,
+  }))
+  const byLead = [...listed].sort((one, other) => other.lead - one.lead)
+  const groups = grouped(listed, ({ task }) => task.group)
+  const longest = (of: readonly { readonly lead: number }[]): number => Math.max(...of.map((each) => each.lead))
+  const byGroup = [...groups.values()]
+    .sort((one, other) => longest(other) - longest(one))
+    .flatMap((group) => [...group].reverse())
+  const byUnits = (sign: number): typeof listed =>
+    [...byLead].sort((one, other) => sign * (other.units - one.units))
   return [
     byLead,
-    [...tasks].reverse(),
+    [...listed].reverse(),
     byGroup,
     byUnits(1),
     byUnits(-1),
-    [...tasks].sort((one, other) => one.durationMin - other.durationMin),
-  ].map((order) => order.map(({ id }) => id))
+    [...listed].sort((one, other) => one.task.durationMin - other.task.durationMin),
+  ].map((order) => order.map(({ task }) => task.id))
 }
 
 /** A schedule with the order of tasks that it came of, and how many units of one former were used at most. */
@@ -111,7 +118,7 @@ export function searchSchedule(job: Job, seed: number, known: readonly string[] 
   let order: readonly string[] = []
   let best: Result<Schedule, NoSchedule> | null = null
   for (const each of known ? [known] : firstOrders(ready)) {
-    const result = walkBackward(ready, ranked(each))
+    const result = walkBackward(ready, ranked(ready, each))
     if (best === null || (result.ok && (!best.ok || isBetter(result.value, best.value)))) {
       best = result
       order = each
@@ -124,7 +131,7 @@ export function searchSchedule(job: Job, seed: number, known: readonly string[] 
       let improved = false
       for (let walk = 0; walk < walks && order.length > 1; walk += 1) {
         const next = changed(order, stream)
-        const result = walkBackward(ready, ranked(next))
+        const result = walkBackward(ready, ranked(ready, next))
         if (!result.ok) continue
         if (!best!.ok || isBetter(result.value, best!.value)) {
           best = result

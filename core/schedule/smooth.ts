@@ -47,7 +47,7 @@ export function smoothed(job: Job, schedule: Schedule): Schedule {
       const moved = earlier(taskOf.get(each.task)!, each, now)
       if (!moved) continue
       now.placed.set(each.task, moved)
-      now.taken = takenTimes([...now.placed.values()])
+      if (moved.person !== null) now.taken.set(moved.person, movedTo(now.taken.get(moved.person)!, moved))
       hasMoved = true
     }
     if (!hasMoved) break
@@ -60,7 +60,7 @@ type Arranged = {
   readonly startBy: Moment
   readonly placed: Map<string, PlacedTask>
   /** When each person is at work on what, in the order of time. */
-  taken: ReadonlyMap<string, readonly (Stretch & { readonly task: string })[]>
+  readonly taken: Map<string, readonly Spell[]>
   readonly before: ReadonlyMap<string, readonly Wait[]>
   readonly after: ReadonlyMap<string, readonly Wait[]>
   /** Tasks that gave free the very unit that another takes. */
@@ -69,15 +69,23 @@ type Arranged = {
   readonly opens: ReadonlyMap<number, number>
 }
 
+/** When somebody is at work on what. */
+type Spell = Stretch & { readonly task: string }
+
+const spellsOf = ({ task, parts }: PlacedTask): readonly Spell[] => parts.map(({ from, to }) => ({ task, from, to }))
+const inTime = (spells: readonly Spell[]): readonly Spell[] => [...spells].sort((one, other) => one.from - other.from)
+
 function takenTimes(placed: readonly PlacedTask[]): Arranged['taken'] {
-  const spells = placed.flatMap(({ task, person, parts }) =>
-    person === null ? [] : parts.map(({ from, to }) => ({ task, person, from, to })),
+  const byHand = grouped(
+    placed.filter(({ person }) => person !== null),
+    ({ person }) => person!,
   )
-  return grouped(
-    spells.sort((one, other) => one.from - other.from),
-    ({ person }) => person,
-  )
+  return new Map([...byHand].map(([person, own]) => [person, inTime(own.flatMap(spellsOf))]))
 }
+
+/** The spells of a person with one task moved. */
+const movedTo = (spells: readonly Spell[], moved: PlacedTask): readonly Spell[] =>
+  inTime([...spells.filter(({ task }) => task !== moved.task), ...spellsOf(moved)])
 
 /** Of each task that takes units, the tasks whose holds of the same units end. */
 function heldBefore({ held }: Schedule): ReadonlyMap<string, readonly string[]> {
