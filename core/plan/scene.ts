@@ -7,7 +7,7 @@ import type { Drawn, Room, StandScene } from '../draw'
 import { paperOf } from '../material'
 import type { PlacedElement } from '../technique'
 import type { Plan } from './plan'
-import { remember } from './remember'
+import { contents, remember } from './remember'
 import { accentMeshesOf } from './stages/accents'
 
 /** As much of a plan as its look follows from. */
@@ -27,6 +27,7 @@ export type PlannedScene = Omit<StandScene, 'elements'> & {
   readonly elements: readonly DrawnElement[]
 }
 
+const told = contents()
 /** Meshes follow from decoration, elements and cake; most edits leave them as they are. */
 const knownMeshes = remember(
   (of: {
@@ -35,6 +36,7 @@ const knownMeshes = remember(
     readonly stack: readonly StandingTier[]
     readonly foretold: readonly string[]
   }) => meshesOf(of.decoration, of.elements, of.stack, of.foretold),
+  told,
 )
 const knownAccents = remember(
   (of: {
@@ -42,6 +44,7 @@ const knownAccents = remember(
     readonly elements: readonly PlacedElement[]
     readonly stack: readonly StandingTier[]
   }) => accentMeshesOf(of.accent, of.elements, of.stack),
+  told,
 )
 
 /** The elements of a decoration as they are drawn, in the order of the plan. */

@@ -21,6 +21,9 @@ function numberOf(name: string): number {
   return sum
 }
 
+/** So much is kept of what was drawn. */
+const MOST_KEPT = 2000
+
 /** The luck of so many lives; drawn when it is first asked for, and the same ever after. */
 export function luckOf(seed: number, lives: number): Luck {
   const drawing = (kind: string, draw: (stream: () => number) => number) => {
@@ -29,7 +32,8 @@ export function luckOf(seed: number, lives: number): Luck {
       const known = drawn.get(of)
       if (known) return known
       const stream = seededStream(seedFor(seed, numberOf(`${kind} ${of}`)))
-      const own = Float64Array.from({ length: lives }, () => draw(stream))
+      const own = new Float64Array(lives).map(() => draw(stream))
+      if (drawn.size >= MOST_KEPT) drawn.clear()
       drawn.set(of, own)
       return own
     }

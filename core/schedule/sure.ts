@@ -1,18 +1,19 @@
 /** A plan that holds as often as is wanted: time to spare is put where the doubt is, until enough lives are in time. */
 import { ok, refuse, type Moment, type Result } from '../quantity'
 import { timetableJob, type TimetableJob } from './job'
-import { luckOf, type Luck } from './luck'
+import { luckOf } from './luck'
 import type { TimetableQuestion } from './question'
 import { livesOf, riskIfReady, riskOf, STARTING_STRAYING, type Lives, type Risk } from './risk'
 import { limitsOf, searchFrom, searchLimited, type FoundSchedule } from './search'
 import { smoothed } from './smooth'
 import type { NoSchedule, Schedule } from './task'
 
-/** The same lives for every plan, so that plans can be compared. */
 export const SEED = 1
 /** How often a plan is lived through; less often to see which of those that are not sure is the surest. */
 export const LIVES = 200
 const LIVES_TO_COMPARE = 60
+/** The same lives for every plan, so that plans can be compared. */
+export const LUCK = luckOf(SEED, LIVES)
 
 /** A few orders are always tried, so that a thorough answer never begins earlier than a quick one. */
 const QUICK_WALKS = 4
@@ -39,14 +40,14 @@ const startOf = ({ schedule }: Candidate): Moment => schedule.startBy
 const isNoLater = (each: Candidate, than: Candidate | null): boolean => than !== null && startOf(each) <= startOf(than)
 
 /** Gives candidates room to breathe; one that is asked for again keeps the lives that it has lived. */
-function givingRoom(luck: Luck, graceMin: number): (candidate: Candidate) => Roomy {
+function givingRoom(graceMin: number): (candidate: Candidate) => Roomy {
   const given = new Map<Candidate, Roomy>()
   return (candidate) => {
     const known = given.get(candidate)
     if (known) return known
     const { planned } = candidate
     const schedule = smoothed(planned.job, candidate.schedule)
-    const lives = livesOf(planned.job, schedule, STARTING_STRAYING, luck, { graceMin })
+    const lives = livesOf(planned.job, schedule, STARTING_STRAYING, LUCK, { graceMin })
     const roomy = { planned, schedule, lives }
     given.set(candidate, roomy)
     return roomy
@@ -87,7 +88,7 @@ function* withMoreToSpare({ some, effort }: Way, bare: FoundSchedule & Candidate
  */
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
-  const roomy = givingRoom(luckOf(SEED, LIVES), aheadMin)
+  const roomy = givingRoom(aheadMin)
   let hardest: readonly number[] = []
   let sure: Weighed | null = null
   let tried: Roomy[] = []

@@ -5,10 +5,9 @@
 import { ok, refuse, type Result } from '../quantity'
 import { carriedOn } from './carriedOn'
 import type { TimetableQuestion } from './question'
-import { luckOf } from './luck'
 import { livesOf, riskOf, STARTING_STRAYING, type Since } from './risk'
 import { timetableOf, type NoTimetable, type Timetable } from './slots'
-import { LIVES, SEED, surePlan, type SurePlan } from './sure'
+import { LIVES, LUCK, surePlan, type SurePlan } from './sure'
 import { chanceWorking, inWords, riskInWords } from './words'
 
 /**
@@ -52,7 +51,7 @@ export function timetableSince(
     }
   const carried = carriedOn(planned.job, schedule, known, walks)
   const allowance = { graceMin: question.aheadMin, since: known }
-  const lives = livesOf(planned.job, carried.order, STARTING_STRAYING, luckOf(SEED, LIVES), allowance)
+  const lives = livesOf(planned.job, carried.order, STARTING_STRAYING, LUCK, allowance)
   return {
     ...timetableOf(planned, carried.schedule, question, known.happened),
     last: null,

@@ -3,7 +3,7 @@ import { stackTiers } from '../../cake'
 import { plannedDecoration } from '../../decoration'
 import { learnedFrom } from '../../learn'
 import { TECHNIQUES } from '../../technique'
-import { remember } from '../remember'
+import { contents, remember } from '../remember'
 import { accentStage } from './accents'
 import { bouquetStage } from './bouquets'
 import { cakeStage } from './cake'
@@ -22,22 +22,25 @@ import { workStage } from './work'
 const STARTING_SPARES = Object.fromEntries(TECHNIQUES.map(({ id, spareShare }) => [id, spareShare.value]))
 
 /** A fresh memory for every stage that is worth one. */
-export const rememberStages = () => ({
-  paper: paperStage(remember(cutStage(remember(advisedWay)))),
-  learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES)),
-  stack: remember(stackTiers),
-  cake: remember(cakeStage),
-  bouquet: remember(bouquetStage),
-  decoration: remember(plannedDecoration),
-  accent: remember(accentStage),
-  tint: remember(tintStage),
-  slowing: remember(slowingOf),
-  conditioned: remember(conditionedOf),
-  dry: remember(dryStage),
-  onTheCake: remember(onTheCakeStage),
-  work: remember(workStage),
-  schedule: remember(scheduleStage),
-  timetable: remember(timetableStage),
-})
+export function rememberStages() {
+  const told = contents()
+  return {
+    paper: paperStage(remember(cutStage(remember(advisedWay, told)), told)),
+    learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES), told),
+    stack: remember(stackTiers, told),
+    cake: remember(cakeStage, told),
+    bouquet: remember(bouquetStage, told),
+    decoration: remember(plannedDecoration, told),
+    accent: remember(accentStage, told),
+    tint: remember(tintStage, told),
+    slowing: remember(slowingOf, told),
+    conditioned: remember(conditionedOf, told),
+    dry: remember(dryStage, told),
+    onTheCake: remember(onTheCakeStage, told),
+    work: remember(workStage, told),
+    schedule: remember(scheduleStage, told),
+    timetable: remember(timetableStage, told),
+  }
+}
 
 export type RememberedStages = ReturnType<typeof rememberStages>
