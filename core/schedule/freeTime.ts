@@ -16,16 +16,21 @@ export type FreeTime = readonly Stretch[]
  * most of its work.
  */
 export function takeOut(free: Stretch[], { from, to }: Stretch): void {
-  let last = free.length - 1
-  while (last >= 0 && free[last]!.from >= to) last -= 1
-  let first = last
-  while (first >= 0 && free[first]!.to > from) first -= 1
-  if (to <= from || first === last) return
-  const [earliest, latest] = [free[first + 1]!, free[last]!]
-  const rest: Stretch[] = []
-  if (earliest.from < from) rest.push({ from: earliest.from, to: from })
-  if (latest.to > to) rest.push({ from: to, to: latest.to })
-  free.splice(first + 1, last - first, ...rest)
+  if (to <= from) return
+  const first = firstEndingAfter(free, from)
+  let end = first
+  while (end < free.length && free[end]!.from < to) end += 1
+  if (end === first) return
+  const before = free[first]!.from < from ? { from: free[first]!.from, to: from } : null
+  const after = free[end - 1]!.to > to ? { from: to, to: free[end - 1]!.to } : null
+  const left = before ?? after
+  if (!left) free.splice(first, end - first)
+  else {
+    free[first] = left
+    // Mostly one stretch is shortened, and the list stays as long as it is.
+    if (before && after) free.splice(first + 1, end - first - 1, after)
+    else if (end - first > 1) free.splice(first + 1, end - first - 1)
+  }
 }
 
 /** Many stretches taken out of free time at once. @param taken apart, in the order of time */
@@ -158,14 +163,14 @@ export function earliestIn(
   whole: FreeTime,
 ): readonly Stretch[] | null {
   const first = firstEndingAfter(free, after)
-  const beginsIn = ({ from }: Stretch): Moment => upToGrid(Math.max(from, after))
   for (let at = first; at < free.length; at += 1) {
-    const from = beginsIn(free[at]!)
-    if (free[at]!.to - from >= durationMin && from < free[at]!.to) return [{ from, to: from + durationMin }]
+    const { from: opens, to } = free[at]!
+    const from = upToGrid(Math.max(opens, after))
+    if (to - from >= durationMin && from < to) return [{ from, to: from + durationMin }]
   }
   if (!splits) return null
   for (let at = first; at < free.length; at += 1) {
-    const parts = partsBeginningIn(free, at, beginsIn(free[at]!), durationMin, whole)
+    const parts = partsBeginningIn(free, at, upToGrid(Math.max(free[at]!.from, after)), durationMin, whole)
     if (parts) return parts
   }
   return null

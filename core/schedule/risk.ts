@@ -127,29 +127,35 @@ export function livesOf(
 
 /** The chance that a timetable holds, of so many lives. */
 export const riskOf = (lives: Lives, runs: number): Risk =>
-  riskIfReady(lives, runs, { wanted: 0, hardest: [] }).risk!
-
-/** How often a timetable must hold, and the lives that are lived first: those in which another was late. */
-type Wanted = { readonly wanted: number; readonly hardest: readonly number[] }
+  riskIfReady(
+    lives,
+    Array.from({ length: runs }, (_, life) => life),
+    0,
+  ).risk!
 
 /**
  * The chance of a timetable, where it holds as often as is wanted; null, and given up, once too many lives were late.
  * What was late in a life mostly is again: with those first, what does not hold is soon known.
- * @returns the chance, and the lives that were late
+ * @param order the lives, in the order in which they are lived
+ * @returns the chance; and the lives with those first that were late, and those last that were not
  */
 export function riskIfReady(
   lives: Lives,
-  runs: number,
-  { wanted, hardest }: Wanted,
-): { readonly risk: Risk | null; readonly late: readonly number[] } {
-  const late = new Map<number, Run>()
-  for (const life of new Set([...hardest, ...Array(runs).keys()])) {
-    const run = lives(life)
-    if (run.isLate) late.set(life, run)
-    if (chanceOf(late.size, runs) < wanted) return { risk: null, late: [...late.keys()] }
+  order: readonly number[],
+  wanted: number,
+): { readonly risk: Risk | null; readonly order: readonly number[] } {
+  const late: number[] = []
+  const inTime: number[] = []
+  const isReady = (): boolean => chanceOf(late.length, order.length) >= wanted
+  for (const life of order) {
+    if (!isReady()) break
+    if (lives(life).isLate) late.push(life)
+    else inTime.push(life)
   }
-  const inOrder = [...late].sort(([one], [other]) => one - other).map(([, run]) => run)
-  return { risk: { chance: chanceOf(late.size, runs), causes: causesOf(inOrder) }, late: [...late.keys()] }
+  const again = [...late, ...order.slice(late.length + inTime.length), ...inTime]
+  if (!isReady()) return { risk: null, order: again }
+  const causes = causesOf([...late].sort((one, other) => one - other).map(lives))
+  return { risk: { chance: chanceOf(late.length, order.length), causes }, order: again }
 }
 
 function causesOf(late: readonly Run[]): Risk['causes'] {

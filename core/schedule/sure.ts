@@ -89,7 +89,7 @@ function* withMoreToSpare({ some, effort }: Way, bare: FoundSchedule & Candidate
 export function surePlan(question: TimetableQuestion, walks: number): Result<SurePlan, Refused> {
   const { aheadMin, wantedChance } = question
   const roomy = givingRoom(aheadMin)
-  let hardest: readonly number[] = []
+  let likelyFirst: readonly number[] = Array.from({ length: LIVES }, (_, life) => life)
   let sure: Weighed | null = null
   let tried: Roomy[] = []
   let fewest = Infinity
@@ -111,8 +111,8 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
       } else if (unkeptPins(each) === fewest) {
         const { planned, schedule, lives } = roomy(each)
         tried.push({ planned, schedule, lives })
-        const { risk, late } = riskIfReady(lives, LIVES, { wanted: wantedChance, hardest })
-        hardest = late
+        const { risk, order } = riskIfReady(lives, likelyFirst, wantedChance)
+        likelyFirst = order
         if (risk) sure = { planned, schedule, risk }
       }
     }
