@@ -81,8 +81,10 @@ function flatBoard(board: Board, view: View): Flat {
   )
 }
 
-/** All points of something, as one part. */
-export const wholePart = ({ faces, lines }: Mesh): Part => [...faces, ...lines].flatMap(({ points }) => points)
+/** All points of something, as one part; a corner that faces share is one point. */
+export const wholePart = ({ faces, lines }: Mesh): Part => [
+  ...new Set([...faces, ...lines].flatMap(({ points }) => points)),
+]
 
 const flatDrawn = ({ mesh, colour }: Drawn, kind: 'element' | 'accent', index: number, view: View): Flat =>
   flatOf({ id: `${kind}-${index}`, kind, index }, colour, [wholePart(mesh)], view)

@@ -22,13 +22,23 @@ describe('the tightest outline round points', () => {
 
   it('leaves every point inside, and turns left all the way', () => {
     fc.assert(
-      fc.property(fc.array(point, { minLength: 3, maxLength: 40 }), (points) => {
+      fc.property(fc.array(point, { minLength: 3, maxLength: 200 }), (points) => {
         const hull = convexHull(points)
         fc.pre(hull.length >= 3)
         hull.forEach((corner, at) => {
           const next = hull[(at + 1) % hull.length]!
           for (const each of points) expect(turn(corner, next, each)).toBeGreaterThanOrEqual(-1e-6)
         })
+      }),
+    )
+  })
+
+  it('of many points is that of a few and what they add', () => {
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 60, maxLength: 200 }), (points) => {
+        const few = [points.slice(0, 30), points.slice(30, 60)].flatMap((some) => convexHull(some))
+        const inTurn = points.slice(60).reduce((hull, each) => convexHull([...hull, each]), convexHull(few))
+        expect(convexHull(points)).toEqual(inTurn)
       }),
     )
   })
@@ -43,9 +53,9 @@ describe('the tightest outline round points', () => {
     )
   })
 
-  it('is the same whatever the order of the points', () => {
+  it('is the same whatever the order of the points, few or many', () => {
     fc.assert(
-      fc.property(fc.array(point, { minLength: 3, maxLength: 20 }), (points) => {
+      fc.property(fc.array(point, { minLength: 3, maxLength: 200 }), (points) => {
         expect(convexHull([...points].reverse())).toEqual(convexHull(points))
       }),
     )

@@ -143,7 +143,8 @@ export function laidOut({ start, segments }: Outline, lying: Lying): Outline {
 
 /** The corners of the tightest convex outline round points, counter-clockwise. @see Andrew's monotone chain */
 export function convexHull<Corner extends Point>(points: readonly Corner[]): readonly Corner[] {
-  const sorted = [...points].sort((one, other) => one.x - other.x || one.y - other.y)
+  const sorted = points.length > MANY_POINTS ? outerPoints(points) : [...points]
+  sorted.sort((one, other) => one.x - other.x || one.y - other.y)
   const half = (ordered: readonly Corner[]): Corner[] => {
     const chain: Corner[] = []
     for (const point of ordered) {
@@ -153,6 +154,33 @@ export function convexHull<Corner extends Point>(points: readonly Corner[]): rea
     return chain.slice(0, -1)
   }
   return [...half(sorted), ...half(sorted.reverse())]
+}
+
+/** With more, it is quicker to leave out first what lies well inside. */
+const MANY_POINTS = 40
+
+/** Points without those that lie inside the outermost ones of eight directions. @see Akl & Toussaint 1978 */
+function outerPoints<Corner extends Point>(points: readonly Corner[]): Corner[] {
+  const furthest = (along: (point: Point) => number): Point => {
+    let most = points[0]!
+    for (const point of points) if (along(point) > along(most)) most = point
+    return most
+  }
+  const outermost = [
+    furthest(({ x }) => x),
+    furthest(({ x, y }) => x + y),
+    furthest(({ y }) => y),
+    furthest(({ x, y }) => y - x),
+    furthest(({ x }) => -x),
+    furthest(({ x, y }) => -x - y),
+    furthest(({ y }) => -y),
+    furthest(({ x, y }) => x - y),
+  ].filter((point, at, all) => point !== all[(at + 1) % all.length])
+  return points.filter((point) => {
+    for (let at = 0; at < outermost.length; at += 1)
+      if (turn(outermost[at]!, outermost[(at + 1) % outermost.length]!, point) <= 0) return true
+    return false
+  })
 }
 
 /** Above 0 when three points turn to the left. */

@@ -198,13 +198,14 @@ function walk(
   const missing = state.placed.indexOf(null)
   if (missing >= 0) return refuse({ code: 'in-circles', task: tasks[missing]!.task.id })
   const placed = state.placed as readonly PlacedTask[]
-  const byHand = tasks.flatMap(({ task }, place) =>
-    task.byHand ? { placed: placed[place]!, group: task.group } : [],
-  )
+  const byHand = tasks.flatMap(({ task }, place) => (task.byHand ? { placed: placed[place]!, group: task.group } : []))
   return ok({
     placed,
     held: state.held,
-    startBy: byHand.reduce((least, each) => Math.min(least, startOf(each.placed)), byHand.length > 0 ? Infinity : endAt),
+    startBy: byHand.reduce(
+      (least, each) => Math.min(least, startOf(each.placed)),
+      byHand.length > 0 ? Infinity : endAt,
+    ),
     switches: switchesIn(byHand),
     unkeptPins: state.unkeptPins,
   })

@@ -212,7 +212,10 @@ export function lineUp({ tasks, waits, people }: Job, { placed, held }: Schedule
     ({ person }) => person,
   )
   const inTime = new Map(
-    [...spellsOf].map(([person, spells]) => [person, [...spells].sort((one, other) => one.part.from - other.part.from)]),
+    [...spellsOf].map(([person, spells]) => [
+      person,
+      [...spells].sort((one, other) => one.part.from - other.part.from),
+    ]),
   )
   return line.map((inTurn, turn) => ({
     ...inTurn,

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { latestSchedule, riskOf, searchSchedule, smoothed, STARTING_STRAYING, type Job, type Straying } from '.'
+import { latestSchedule, searchSchedule, smoothed, type Job, type Schedule } from '.'
 import { luckOf } from './luck'
-import { riskIfReady } from './risk'
+import { livesOf, riskIfReady, riskOf, STARTING_STRAYING, type Straying } from './risk'
 import { valueOf } from '../quantity'
 import { ANY_END, anyPerson, anyTask, anyWait, chanceWork } from '../../tests/any/anyWork'
 
@@ -22,6 +22,10 @@ const drying: Job = {
   endAt: ANY_END,
 }
 
+/** The chance of a schedule, lived through so often. */
+const riskIn = (job: Job, schedule: Schedule, straying: Straying, runs: number, seed: number) =>
+  riskOf(livesOf(job, schedule, straying, luckOf(seed, runs)), runs)
+
 /** The same work with nothing that dries. */
 const certain = (job: Job): Job => ({ ...job, waits: job.waits.map((wait) => ({ ...wait, drying: null })) })
 
@@ -33,7 +37,7 @@ describe('the chance to be ready', () => {
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
         for (const schedule of [found.value, smoothed(work, found.value)])
-          expect(riskOf(work, schedule, NEVER, 3, luckOf(1, 3))).toEqual({ chance: 1, causes: [] })
+          expect(riskIn(work, schedule, NEVER, 3, 1)).toEqual({ chance: 1, causes: [] })
       }),
       { numRuns: 60 },
     ))
@@ -44,11 +48,11 @@ describe('the chance to be ready', () => {
         const work = chanceWork(seed, 4, 3)
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
-        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, luckOf(seed, 40))
+        const risk = riskIn(work, found.value, STARTING_STRAYING, 40, seed)
         expect(risk.chance).toBeGreaterThanOrEqual(0)
         expect(risk.chance).toBeLessThanOrEqual(1)
         expect(risk.causes.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1 + 1e-9)
-        expect(riskOf(work, found.value, STARTING_STRAYING, 40, luckOf(seed, 40))).toEqual(risk)
+        expect(riskIn(work, found.value, STARTING_STRAYING, 40, seed)).toEqual(risk)
       }),
       { numRuns: 40 },
     ))
@@ -59,20 +63,25 @@ describe('the chance to be ready', () => {
         const work = chanceWork(seed, 4, 3)
         const found = searchSchedule(work, 1).best()
         if (!found.ok) return
-        const luck = luckOf(seed, 40)
-        const risk = riskOf(work, found.value, STARTING_STRAYING, 40, luck)
-        const ifReady = (wanted: number) =>
-          riskIfReady(work, found.value, STARTING_STRAYING, 40, luck, { wanted, hardest })
-        expect(ifReady(risk.chance).risk).toEqual(risk)
-        expect(ifReady(risk.chance).late).toHaveLength(Math.round(40 * (1 - risk.chance)))
-        expect(ifReady(risk.chance + 0.01).risk).toBeNull()
+        const lives = livesOf(work, found.value, STARTING_STRAYING, luckOf(seed, 40))
+        const risk = riskOf(lives, 40)
+        const all = [...new Set([...hardest, ...Array(40).keys()])]
+        const ready = riskIfReady(lives, all, risk.chance)
+        const late = Math.round(40 * (1 - risk.chance))
+        expect(ready.risk).toEqual(risk)
+        // Those that were late come first, and none is left out.
+        expect(ready.order.map((life) => lives(life).isLate)).toEqual(all.map((_, at) => at < late))
+        expect(new Set(ready.order).size).toBe(40)
+        const given = riskIfReady(lives, all, risk.chance + 0.01)
+        expect(given.risk).toBeNull()
+        expect(new Set(given.order).size).toBe(40)
       }),
       { numRuns: 40 },
     ))
 
   it('of drying planned for nine in ten is about nine in ten, and it is drying that makes it late', () => {
     const schedule = valueOf(latestSchedule(drying, 1, 10))
-    const risk = riskOf(drying, schedule, { ...NEVER, piece: 0.38 }, 600, luckOf(3, 600))
+    const risk = riskIn(drying, schedule, { ...NEVER, piece: 0.38 }, 600, 3)
     // The walk leaves a night of slack after the drying or none: never less than planned.
     expect(risk.chance).toBeGreaterThan(0.86)
     expect(risk.causes[0]).toMatchObject({ task: 'drape', drying: true })
@@ -81,9 +90,7 @@ describe('the chance to be ready', () => {
   it('falls where hands stray more', () => {
     const work = chanceWork(12, 6, 5)
     const schedule = valueOf(latestSchedule(work, 1, 20))
-    const [steady, straying] = [0, 0.8].map(
-      (task) => riskOf(work, schedule, { ...NEVER, task }, RUNS, luckOf(1, RUNS)).chance,
-    )
+    const [steady, straying] = [0, 0.8].map((task) => riskIn(work, schedule, { ...NEVER, task }, RUNS, 1).chance)
     expect(straying).toBeLessThan(steady!)
   })
 
@@ -93,7 +100,7 @@ describe('the chance to be ready', () => {
       const found = latestSchedule(work, 1, 10)
       return found.ok
         ? [found.value, smoothed(work, found.value)].map(
-            (schedule) => riskOf(work, schedule, STARTING_STRAYING, RUNS, luckOf(1, RUNS)).chance,
+            (schedule) => riskIn(work, schedule, STARTING_STRAYING, RUNS, 1).chance,
           )
         : [0, 0]
     })

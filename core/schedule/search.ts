@@ -66,8 +66,7 @@ function firstOrders(job: PreparedJob): readonly (readonly string[])[] {
   const byGroup = [...groups.values()]
     .sort((one, other) => longest(other) - longest(one))
     .flatMap((group) => [...group].reverse())
-  const byUnits = (sign: number): typeof listed =>
-    [...byLead].sort((one, other) => sign * (other.units - one.units))
+  const byUnits = (sign: number): typeof listed => [...byLead].sort((one, other) => sign * (other.units - one.units))
   return [
     byLead,
     [...listed].reverse(),
