@@ -159,28 +159,34 @@ export function convexHull<Corner extends Point>(points: readonly Corner[]): rea
 /** With more, it is quicker to leave out first what lies well inside. */
 const MANY_POINTS = 40
 
+/** Eight directions, counter-clockwise. */
+const DIRECTIONS = [
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+  { x: -1, y: 1 },
+  { x: -1, y: 0 },
+  { x: -1, y: -1 },
+  { x: 0, y: -1 },
+  { x: 1, y: -1 },
+] as const
+
 /** Points without those that lie inside the outermost ones of eight directions. @see Akl & Toussaint 1978 */
 function outerPoints<Corner extends Point>(points: readonly Corner[]): Corner[] {
-  const furthest = (along: (point: Point) => number): Point => {
-    let most = points[0]!
-    for (const point of points) if (along(point) > along(most)) most = point
-    return most
+  const outermost: Point[] = []
+  for (const { x, y } of DIRECTIONS) {
+    let [furthest, most] = [points[0]!, -Infinity]
+    for (const point of points) {
+      const along = x * point.x + y * point.y
+      if (along > most) [furthest, most] = [point, along]
+    }
+    outermost.push(furthest)
   }
-  const outermost = [
-    furthest(({ x }) => x),
-    furthest(({ x, y }) => x + y),
-    furthest(({ y }) => y),
-    furthest(({ x, y }) => y - x),
-    furthest(({ x }) => -x),
-    furthest(({ x, y }) => -x - y),
-    furthest(({ y }) => -y),
-    furthest(({ x, y }) => x - y),
-  ].filter((point, at, all) => point !== all[(at + 1) % all.length])
-  return points.filter((point) => {
-    for (let at = 0; at < outermost.length; at += 1)
-      if (turn(outermost[at]!, outermost[(at + 1) % outermost.length]!, point) <= 0) return true
-    return false
-  })
+  const edges = outermost
+    .map((from, at) => ({ from, to: outermost[(at + 1) % outermost.length]! }))
+    .filter(({ from, to }) => from !== to)
+  if (edges.length < 3) return [...points]
+  return points.filter((point) => !edges.every(({ from, to }) => turn(from, to, point) > 0))
 }
 
 /** Above 0 when three points turn to the left. */
