@@ -74,6 +74,16 @@ test('a commission that is removed in one window is left in the other, and that 
   await expect(field(page, 'Commission')).toHaveValue('Quillfinch Press')
 })
 
+test('what is copied and put away in one window is so on the shelf of the other', async ({ page, context }) => {
+  await openLeaf(page, 'shelf')
+  const other = await another(context, 'shelf')
+  await page.getByRole('button', { name: 'Copy Quillfinch Press' }).click()
+  for (const each of [page, other])
+    await expect(each.getByRole('button', { name: 'Archive Quillfinch Press, copy' })).toBeVisible()
+  await page.getByRole('button', { name: 'Archive Quillfinch Press, copy' }).click()
+  for (const each of [page, other]) await expect(each.getByRole('button', { name: 'Archive (2)' })).toBeVisible()
+})
+
 test('a note stays as it is typed while figures come, and is kept when the page is closed in the middle', async ({
   page,
   context,

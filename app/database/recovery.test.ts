@@ -147,4 +147,13 @@ describe('a whole studio', () => {
     expect(opened.history).toHaveLength(1)
     expect(opened.history[0]!.label).toContain('studio file')
   })
+  it('puts away and brings out again what the file did', async () => {
+    const isAway = async (): Promise<boolean> => (await database.commissions.get(commission.id))!.archived === 1
+    for (const archived of [true, false]) {
+      expect(await compared(database, { archived, commission }, workshop)).toBe('changed')
+      await takeEntry(database, { archived, commission }, { workshop, now: NOON })
+      expect(await isAway()).toBe(archived)
+    }
+    expect((await openCommission(database, commission.id, workshop))!.history).toEqual([])
+  })
 })

@@ -20,31 +20,43 @@ export async function keepWorkshop(database: StudioDatabase, workshop: Workshop)
   await database.workshop.put({ id: 'workshop', revision: (kept?.revision ?? 0) + 1, workshop })
 }
 
-/** What taking a commission of a file would do here, or has done. */
+/** What taking a commission of a file would do here, or has done; `changed` where it is put away or brought out too. */
 export type Compared = 'new' | 'changed' | 'same'
 
 type Takes = { readonly workshop: Workshop; readonly now: number }
 
-const changesOf = async (database: StudioDatabase, { commission }: StudioEntry, workshop: Workshop) => {
-  const kept = await keptCommission(database, commission.id, workshop)
-  return kept && changesBetween({ commission: kept.commission, workshop }, { commission, workshop })
+/** What a commission of a file changes; null where it is new. */
+async function changesOf(database: StudioDatabase, { archived, commission }: StudioEntry, workshop: Workshop) {
+  const [kept, record] = [
+    await keptCommission(database, commission.id, workshop),
+    await database.commissions.get(commission.id),
+  ]
+  return (
+    kept && {
+      changes: changesBetween({ commission: kept.commission, workshop }, { commission, workshop }),
+      isMoved: (record?.archived === 1) !== archived,
+    }
+  )
 }
 
 /** How a commission of a file stands to what is kept. */
 export async function compared(database: StudioDatabase, entry: StudioEntry, workshop: Workshop): Promise<Compared> {
-  const changes = await changesOf(database, entry, workshop)
-  return changes === null ? 'new' : changes.length > 0 ? 'changed' : 'same'
+  const found = await changesOf(database, entry, workshop)
+  return found === null ? 'new' : found.isMoved || found.changes.length > 0 ? 'changed' : 'same'
 }
 
-/** Takes a commission of a file: as a new one, or as an edit of the one that is kept, which can be taken back. */
+/**
+ * Takes a commission of a file: as a new one, or as an edit of the one that is kept, which can be taken back; and puts
+ * it into the archive or takes it out, as it was in the file.
+ */
 export async function takeEntry(database: StudioDatabase, entry: StudioEntry, { workshop, now }: Takes): Promise<void> {
-  const changes = await changesOf(database, entry, workshop)
+  const found = await changesOf(database, entry, workshop)
   const { id } = entry.commission
-  if (changes === null) {
-    await addCommission(database, entry.commission, now)
-    await archiveCommission(database, id, entry.archived)
-  } else if (changes.length > 0) {
+  if (found === null) await addCommission(database, entry.commission, now)
+  else if (found.changes.length > 0) {
+    const { changes } = found
     const edit = { id: crypto.randomUUID(), of: id, at: now, label: 'open the studio file', undone: false, changes }
     await saveChanges(database, { commissionId: id, changes, edit, forgotten: [], beginning: workshop, now })
   }
+  await archiveCommission(database, id, entry.archived)
 }

@@ -11,6 +11,7 @@ import LeafHeading from '~/components/ui/LeafHeading.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
+import { stockWords } from '#core/supply'
 import { useNesting } from '~/stores/nesting'
 
 const PieceTable = afterFigures(() => import('~/components/cut/PieceTable.vue'))
@@ -23,22 +24,26 @@ onMounted(() => nesting.look(true))
 onBeforeUnmount(() => nesting.look(false))
 
 const paper = computed(() => plan.value.tally.find(({ id }) => id === 'paper'))
+/** What the paper comes as. */
+const stock = computed(() => stockWords(plan.value.sheets))
 const pieces = computed(() => plan.value.tally.find(({ id }) => id === 'pieces')?.working ?? null)
 </script>
 
 <template>
   <div>
-    <LeafHeading v-if="paper?.working" :title="`${paper.working.value} sheets and discs`">
+    <LeafHeading v-if="paper?.working" :title="`${paper.working.value} ${stock}`">
       <template v-if="pieces"><FigureLink :working="pieces" after=" pieces" /> with spares from </template
-      ><FigureLink :working="paper.working" after=" sheets and discs" />: {{ paper.beside }}. Cut dry; number pieces
-      where it does not show.
+      ><FigureLink :working="paper.working" :after="` ${stock}:`" /> {{ paper.beside }}. Cut dry; number pieces where it
+      does not show.
     </LeafHeading>
     <LeafHeading v-else title="Nothing to cut yet"
       >Put something on the cake in Arrange, and its pieces appear here with every cut.</LeafHeading
     >
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
-      <div class="grid min-w-0 content-start gap-7">
-        <div class="grid gap-4"><WaysSection /><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" /></div>
+      <div class="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-7">
+        <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+          <WaysSection /><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" />
+        </div>
         <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
         <OffcutSection v-if="plan.groups.length > 0 || plan.torn" />
       </div>

@@ -73,6 +73,9 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
       <FigureLink :working="colours" /> in all, {{ plan.tally.find(({ id }) => id === 'colours')?.beside }}. Every
       colour is mixed once. Dip or brush a strip, dry it, and hold it against the cake before the batch.
     </LeafHeading>
+    <LeafHeading v-else-if="plan.decorations.length > 0" title="Nothing to mix"
+      >All that is on the cake keeps the colour of its paper. Another colour is chosen below.</LeafHeading
+    >
     <LeafHeading v-else title="Nothing to tint yet"
       >Put something on the cake in Arrange, and its colours appear here, dish by dish.</LeafHeading
     >

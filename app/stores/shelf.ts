@@ -26,12 +26,12 @@ export const useShelf = defineStore('shelf', () => {
     const brief = { ...original.brief, name: `${original.brief.name.slice(0, 70)}, copy` }
     const own = { ...original, bench: freshBench(), id: crypto.randomUUID(), brief }
     await addCommission(studio.database(), own, Date.now())
-    await studio.refreshList()
+    await studio.listAnew()
   }
 
   async function archive(id: string, archived: boolean): Promise<void> {
     await archiveCommission(studio.database(), id, archived)
-    await studio.refreshList()
+    await studio.listAnew()
   }
 
   /** Brings back a commission that was removed, with its history. @returns whether there was one */
@@ -59,7 +59,7 @@ export const useShelf = defineStore('shelf', () => {
   /** Lets go for good what was set aside. */
   async function letAsideGo(id: string): Promise<void> {
     await letSetAsideGo(studio.database(), id)
-    await studio.refreshList()
+    await studio.listAnew()
   }
 
   /** Takes over a workshop: as an edit, or, where nothing is open, as it is. */

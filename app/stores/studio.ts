@@ -292,10 +292,15 @@ export const useStudio = defineStore('studio', () => {
     setAside.value = await listSetAside(database())
   }
 
-  async function remove(id: string): Promise<void> {
-    await removeCommission(database(), id, Date.now())
+  /** Lists the commissions anew after some came, went or were put away; other windows do so too. */
+  async function listAnew(): Promise<void> {
     tabs.postMessage(preferences.studio)
     await refreshList()
+  }
+
+  async function remove(id: string): Promise<void> {
+    await removeCommission(database(), id, Date.now())
+    await listAnew()
     if (state.value?.commission.id === id) await openNext(id)
   }
 
@@ -445,7 +450,7 @@ export const useStudio = defineStore('studio', () => {
     setAside,
     database,
     keptWorkshop,
-    refreshList,
+    listAnew,
     openAnew,
     tryAgain,
     /** Gives up what is being worked out. */

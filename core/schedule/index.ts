@@ -15,7 +15,7 @@ export {
 } from './work'
 export type { SlotKind, TaskOf } from './collected'
 export type { TierToDress, TimetableQuestion } from './question'
-export { RESTING, type Slot, type Timetable } from './slots'
+export { couldBeginLater, RESTING, type Slot, type Timetable } from './slots'
 export { type NoTimetable } from './slots'
 export { findTimetable, planTimetable, timetableSince } from './timetable'
 export type { SurePlan } from './sure'

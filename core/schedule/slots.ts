@@ -55,6 +55,10 @@ export type Timetable = {
   readonly last: { readonly startBy: Moment; readonly chance: Working } | null
 }
 
+/** Whether one could begin later than planned, so much that it shows on a clock. */
+export const couldBeginLater = ({ startBy, last }: Pick<Timetable, 'startBy' | 'last'>): boolean =>
+  last !== null && last.startBy >= startBy + 1
+
 const HANDS = 'hands'
 /** The lane of what rests and takes up nothing. */
 export const RESTING = 'resting'

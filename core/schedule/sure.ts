@@ -119,7 +119,9 @@ export function surePlan(question: TimetableQuestion, walks: number): Result<Sur
   }
   if (!last) return refuse(refused!)
   const best = sure ?? weighed(surestOf(tried))
-  return ok({ ...best, last: { startBy: startOf(last), chance: weighed(roomy(last)).risk.chance } })
+  // Of plans that begin together, the one with more to spare says how likely that hour is.
+  const latest = isNoLater(last, best) ? best : weighed(roomy(last))
+  return ok({ ...best, last: { startBy: startOf(latest), chance: latest.risk.chance } })
 }
 
 /** Ways of doing the work, the ampler first: with all people or some, all there is of what they have or less. */

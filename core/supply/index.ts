@@ -41,4 +41,4 @@ export {
   type Stock,
 } from './stock'
 export { listCost, merged, packPriceOf, shoppingList, type Need, type ShoppingLine } from './need'
-export { sheetSupplies, type SheetNeed, type SheetSupply } from './shopping'
+export { sheetSupplies, stockWords, type SheetNeed, type SheetSupply } from './shopping'

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { paperStock, sheetSupplies, type SheetNeed } from '.'
+import { paperStock, sheetSupplies, stockWords, type SheetNeed } from '.'
 import { disc, rect } from '../material'
 import { found } from '../quantity'
 
@@ -18,4 +18,13 @@ it('holds what the job takes against the shelf, size by size and paper by paper'
 it('knows nothing of what was never kept, and leaves out what the job does not use', () => {
   expect(sheetSupplies([{ ...need(3), shape: rect(210, 297) }], [])[0]!.onHand).toBeNull()
   expect(sheetSupplies([], [paperStock('riceFilm', disc(220), 2, 10)])).toEqual([])
+})
+
+it('calls paper by what it comes as', () => {
+  const sheet = (count: number): SheetNeed => ({ ...need(count), paper: 'thinWafer', shape: rect(210, 297) })
+  expect(stockWords([need(1)])).toBe('disc')
+  expect(stockWords([need(1), need(2)])).toBe('discs')
+  expect(stockWords([sheet(1)])).toBe('sheet')
+  expect(stockWords([sheet(2)])).toBe('sheets')
+  expect(stockWords([sheet(2), need(1)])).toBe('sheets and discs')
 })

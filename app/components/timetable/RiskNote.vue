@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dateClockText, percent, printNumber } from '#core/quantity'
-import type { Timetable } from '#core/schedule'
+import { couldBeginLater, type Timetable } from '#core/schedule'
 import FigureLink from '~/components/working/FigureLink.vue'
 import WorkshopField from '~/components/ui/WorkshopField.vue'
 
@@ -16,7 +16,7 @@ const MOST_CAUSES = 3
     <p class="text-[0.92rem] text-ink-soft">
       of two hundred runs are ready for the event. An estimate: hands and drying are guesses until yours are logged.
     </p>
-    <p v-if="timetable.last && timetable.last.startBy > timetable.startBy" class="mt-1 text-[0.94rem]">
+    <p v-if="timetable.last && couldBeginLater(timetable)" class="mt-1 text-[0.94rem]">
       Last possible: {{ dateClockText(timetable.last.startBy) }}, about <FigureLink :working="timetable.last.chance" />.
     </p>
     <p v-if="!timetable.risk.isSure" class="mt-1 text-[0.94rem]">

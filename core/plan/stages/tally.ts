@@ -17,7 +17,7 @@ import {
   type UnitSystem,
   type Working,
 } from '../../quantity'
-import type { Work } from '../../schedule'
+import { couldBeginLater, type Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
 import { powderG } from '../../tint'
 import type { LeafState, Plan, TallyFigure } from '../plan'
@@ -128,8 +128,8 @@ const loadsOf = ({ making }: Work): number =>
 /** The last possible start, which is no more than a gamble; when to leave, once work was begun. */
 function startWords(timetable: Plan['timetable']): string {
   if (!timetable.ok) return ''
-  const { leaveAt, startBy, last } = timetable.value
-  return last && last.startBy > startBy
+  const { leaveAt, last } = timetable.value
+  return last && couldBeginLater(timetable.value)
     ? `last possible ${dateClockText(last.startBy)}, ${percent(last.chance.value)}`
     : `leave ${dateClockText(leaveAt)}`
 }
