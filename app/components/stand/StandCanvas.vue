@@ -30,9 +30,12 @@ const tookMs = ref(0)
 const { level, density, begin, took } = useLevel()
 
 const RESTED_MS = 160
+/** One edit is often followed by the next, whose figures a full picture would hold up. */
+const EDITED_MS = 600
 const TURNED_MS = 300
 let frame = 0
 let rest = 0
+let pauseMs = RESTED_MS
 let wanted: 'moving' | 'still' | null = null
 let shown: readonly Solid[] | null = null
 
@@ -69,7 +72,7 @@ function paint(): void {
     if (isStill || isFull) isDrawn.value = wanted === null
     if (wanted && !frame) frame = window.requestAnimationFrame(paint)
     // At rest only once the last moving picture is there: how long that takes is the machine's.
-    if (!isStill && !isFull && !wanted) rest = window.setTimeout(() => ask('still'), RESTED_MS)
+    if (!isStill && !isFull && !wanted) rest = window.setTimeout(() => ask('still'), pauseMs)
   })
 }
 
@@ -83,11 +86,20 @@ function ask(kind: 'moving' | 'still'): void {
 function moved(): void {
   if (level.value !== 'full') emit('hurried', true)
   window.clearTimeout(rest)
+  pauseMs = RESTED_MS
   ask('moving')
 }
 
+/** What was edited is shown in plain light at once where a full picture is long in coming. */
+function edited(): void {
+  window.clearTimeout(rest)
+  pauseMs = EDITED_MS
+  ask(level.value === 'resting' && shown !== null ? 'moving' : 'still')
+}
+
 watch([() => props.look, () => props.window, width, height], moved)
-watch([() => props.solids, level], () => ask('still'))
+watch(() => props.solids, edited)
+watch(level, () => ask('still'))
 /** A full picture is long in coming on a slow machine: one that only turns over the leaves is spared it. */
 watch(
   () => props.isNeutral,
