@@ -17,7 +17,8 @@ export type Merged = Readonly<Record<Kind, Gathered>>
 /** Colours are kept as light, finely: what is dark would step otherwise. */
 const FINE = 65_535
 const BYTE = 255
-const LIGHTS = Array.from({ length: BYTE + 1 }, (_, byte) => lightOf(byte))
+const LIGHTS = Uint16Array.from({ length: BYTE + 1 }, (_, byte) => Math.round(lightOf(byte) * FINE))
+const COVERS = Uint16Array.from({ length: BYTE + 1 }, (_, byte) => Math.round((byte / BYTE) * FINE))
 
 const TEXTURES = { smooth: 0, combed: 128, rough: 255 } as const
 const traitsOf = ({ gloss, thin, texture }: Matter): readonly number[] => [
@@ -38,19 +39,27 @@ function gathered(parts: readonly SolidPart[]): Gathered {
     const count = part.positions.length / 3
     positions.set(part.positions, at * 3)
     normals.set(part.normals, at * 3)
-    part.colours.forEach((byte, place) => {
-      const light = place % 4 === 3 ? byte / BYTE : LIGHTS[byte]!
-      colours[at * 4 + place] = Math.round(light * FINE)
-    })
-    const own = traitsOf(part.matter)
+    const [gloss, thin, texture] = traitsOf(part.matter)
     let [x, y, z] = [0, 0, 0]
+    // Every corner of the cake passes here at each edit: numbers only, and nothing made on the way.
     for (let corner = 0; corner < count; corner += 1) {
-      traits.set(own, (at + corner) * 3)
-      x += part.positions[corner * 3]!
-      y += part.positions[corner * 3 + 1]!
-      z += part.positions[corner * 3 + 2]!
+      const own = corner * 3
+      const all = at * 3 + own
+      traits[all] = gloss!
+      traits[all + 1] = thin!
+      traits[all + 2] = texture!
+      x += part.positions[own]!
+      y += part.positions[own + 1]!
+      z += part.positions[own + 2]!
     }
-    part.corners.forEach((corner, place) => (order[from + place] = corner + at))
+    for (let corner = 0; corner < count * 4; corner += 4) {
+      const all = at * 4 + corner
+      colours[all] = LIGHTS[part.colours[corner]!]!
+      colours[all + 1] = LIGHTS[part.colours[corner + 1]!]!
+      colours[all + 2] = LIGHTS[part.colours[corner + 2]!]!
+      colours[all + 3] = COVERS[part.colours[corner + 3]!]!
+    }
+    for (let place = 0; place < part.corners.length; place += 1) order[from + place] = part.corners[place]! + at
     const run = { first: from, count: part.corners.length, middle: [x / count, y / count, z / count] as const }
     at += count
     from += part.corners.length
