@@ -9,17 +9,16 @@ const G_PER_DM2_KG_PER_M2 = 10
 /** What is still tacky after so long stays so. */
 const HORIZON_H = 12
 
-/**
- * Minutes until conditioned paper on a mat, a fan on it, is dry to the touch; null where it never is.
- * @param mlPerDm2 conditioner brushed on
- * @param glycerinShare share of the conditioner's volume
- */
-export function conditionedTouchMin(
-  sheet: Sheet,
-  mlPerDm2: number,
-  glycerinShare: number,
-  room: Climate,
-): number | null {
+/** Paper brushed with so much conditioner, and the share of its volume that is glycerin. */
+export type ConditionedPaper = {
+  readonly sheet: Sheet
+  readonly mlPerDm2: number
+  readonly glycerinShare: number
+  readonly room: Climate
+}
+
+/** Minutes until conditioned paper on a mat, a fan on it, is dry to the touch; null where it never is. */
+export function conditionedTouchMin({ sheet, mlPerDm2, glycerinShare, room }: ConditionedPaper): number | null {
   const dryGPerDm2 = dryMassKgM2(sheet) * G_PER_DM2_KG_PER_M2
   return dryingCurve({
     sheet,

@@ -26,7 +26,7 @@ export { moistureOf, READINESS, softeningKelvin, type Readiness } from './readin
 export { airAt, airOver, FORECAST_DAYS, forecastSchema, isDamp, type Forecast } from './forecast'
 export { hear, lostLine, NOT_HEARD, overdue, sensorSentence, type SensorState } from './roomSensor'
 export { moistureAfter, paperSheet } from './paperSheet'
-export { dryingRemedies, type DryingRemedy } from './remedies'
+export { dryingRemedies, settingMin, type DryingRemedy } from './remedies'
 export { DRYING_WAYS, DRYING_WORDS, type DryingWay } from './ways'
 export { activityBetween, stiffOnCake } from './onCake'
 export { panMin } from './pan'

@@ -28,21 +28,50 @@ const WARM_C = 32
 /** Above this a set piece softens in the room. @see core/dry/readiness */
 const SOFTENS_ABOVE = 0.7
 
-/** Ways of drying soaked film compared, as it is first. @param ovenC warmth of the cool oven */
-export function dryingRemedies(sheet: Sheet, room: Climate, ovenC: number, box: DryBox): readonly DryingRemedy[] {
-  const drying = { sheet, startMoisture: PACKET_MOISTURE + uptakeGG(1), roomC: room.airC, horizonH: HORIZON_H }
-  const setBy = (way: DryingWay, air = room): number | null => filmCurve(way, air, ovenC, drying).reachedMin.set
+/** Soaked film in a room. */
+type InRoom = { readonly sheet: Sheet; readonly room: Climate }
+
+const soaked = ({ sheet, room }: InRoom) => ({
+  sheet,
+  startMoisture: PACKET_MOISTURE + uptakeGG(1),
+  roomC: room.airC,
+  horizonH: HORIZON_H,
+})
+
+/** What dries in another way than in a box, and the warmth of the cool oven. */
+export type Setting = InRoom & { readonly way: DryingWay | 'warmDryRoom'; readonly ovenC: number }
+
+/** Usual minutes until film is set hard in some way; null when it never is within three days. */
+export function settingMin({ way, ovenC, ...film }: Setting): number | null {
+  if (way !== 'warmDryRoom') return filmCurve(way, film.room, ovenC, soaked(film)).reachedMin.set
+  const warm = moved(onMat({ ...inDryRoom(film.room), airC: WARM_C }), 'fan')
+  return curveWithMove(soaked(film), warm, warm).reachedMin.set
+}
+
+/**
+ * Ways of drying soaked film compared, as it is first.
+ * @param ovenC warmth of the cool oven
+ * @param setting tells when film is set, and may remember it
+ */
+export function dryingRemedies(
+  sheet: Sheet,
+  room: Climate,
+  ovenC: number,
+  box: DryBox,
+  setting: typeof settingMin = settingMin,
+): readonly DryingRemedy[] {
+  const setBy = (way: Setting['way']): number | null => setting({ way, sheet, room, ovenC })
   const water = waterFromFirm(sheet, box.areaDm2, room.airC)
   const humidity = boxHumidity(water, box.desiccantG)
   const inBox = standingFree({ ...room, humidity: Math.min(room.humidity, humidity.value) })
-  const warm = moved(onMat({ ...inDryRoom(room), airC: WARM_C }), 'fan')
+  const boxed = curveWithMove(soaked({ sheet, room }), onMat(room), inBox).reachedMin.set
   const ways: readonly (readonly [DryingRemedy['id'], string, number | null])[] = [
     ['mat', 'on its mat in this room', setBy('mat')],
     ['fan', 'a fan over the mats', setBy('fan')],
     ['rack', 'firm pieces moved to a rack', setBy('rack')],
-    ['dryBox', 'firm pieces in a closed box with desiccant', curveWithMove(drying, onMat(room), inBox).reachedMin.set],
+    ['dryBox', 'firm pieces in a closed box with desiccant', boxed],
     ['dryRoom', 'a dehumidifier and a fan in the room', setBy('dryRoom')],
-    ['warmDryRoom', 'the same, the room at 32 °C', curveWithMove(drying, warm, warm).reachedMin.set],
+    ['warmDryRoom', 'the same, the room at 32 °C', setBy('warmDryRoom')],
     ['oven', 'a cool oven', setBy('oven')],
   ]
   const asItIs = ways[0]![2]

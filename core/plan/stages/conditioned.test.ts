@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { conditionedOf } from './conditioned'
+import { conditionedTouchMin } from '../../dry'
+import { conditionedStage } from './conditioned'
 
 describe('paper with glycerin', () => {
   const wrap = {
@@ -11,7 +12,11 @@ describe('paper with glycerin', () => {
     elements: [{}],
   }
   const touched = (humidity: number, change: object = {}) =>
-    conditionedOf({ decorations: [{ ...wrap, ...change } as never], unwanted: [], room: { airC: 21, humidity } })
+    conditionedStage(conditionedTouchMin)({
+      decorations: [{ ...wrap, ...change } as never],
+      unwanted: [],
+      room: { airC: 21, humidity },
+    })
 
   it('is dry to the touch by its own recipe, later in the damp; others are not named', () => {
     const [dry, damp] = [touched(0.4)[0]!.touch!.value, touched(0.6)[0]!.touch!.value]

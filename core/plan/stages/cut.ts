@@ -7,7 +7,7 @@ import type { Nested, CutGroup } from './cutting/group'
 import { settledWork, type advisedWay, type CuttingPrices } from './cutting/settled'
 import { sharing } from './cutting/sharing'
 import { cutTogether, type Together } from './cutting/together'
-import { isLaidByHand, pliesOf, layByRule, cutAgain, layClosely, numberedOn, withRemedy } from './cutting/laying'
+import { isLaidByHand, pliesOf, type layByRule, cutAgain, layClosely, numberedOn, withRemedy } from './cutting/laying'
 import { figuresOf } from './cutting/figures'
 
 type CuttingInputs = {
@@ -21,15 +21,19 @@ type CuttingInputs = {
   readonly again: readonly CutAgain[]
 }
 
-/** Groups of decorations that share sheets, each laid out. @param advised which way is advised for some work */
+/**
+ * Groups of decorations that share sheets, each laid out.
+ * @param advised which way is advised for some work
+ * @param lay lays a group by its rule; what both worked out they may remember
+ */
 export const cutStage =
-  (advised: typeof advisedWay) =>
+  (advised: typeof advisedWay, lay: typeof layByRule) =>
   ({ work, tools, prices, kept, remnants, nested, again }: CuttingInputs): readonly CutGroup[] => {
     const settled = work.map((each) => settledWork({ work: each, tools, prices }, advised))
     // A remnant can be used once: the first group of its paper and colour that is laid closely, a sheet at a time, may
     // have it.
     const offered = new Set<string>()
-    return cutTogether(sharing(settled), tools, prices).map((together) => {
+    return cutTogether(sharing(settled), tools, prices, lay).map((together) => {
       const { paper, colour, cutting } = together.group
       const { way, plies } = cutting
       const stock = `${paper} ${colour ?? ''}`
@@ -38,7 +42,7 @@ export const cutStage =
           ? []
           : remnants.filter((remnant) => remnant.paper === paper && (remnant.colour?.toLowerCase() ?? null) === colour)
       if (own.length > 0) offered.add(stock)
-      return groupOf(together, tools, kept, own, nested, again)
+      return groupOf(together, tools, kept, own, nested, again, lay)
     })
   }
 
@@ -49,6 +53,7 @@ function groupOf(
   remnants: readonly Remnant[],
   nested: Nested,
   again: readonly CutAgain[],
+  lay: typeof layByRule,
 ): CutGroup {
   const { way } = cutting
   const plies = pliesOf(cutting)
@@ -61,8 +66,8 @@ function groupOf(
       (sheet.colour?.toLowerCase() ?? null) === colour,
   )
   const laid = isLaidByHand(way)
-    ? { ...layByRule(parts, shapes, cutting, tools, again), kept: [], released: 0, search: null, isNested: false }
-    : layClosely(parts, shapes, way, plies, tools, own, remnants, nested)
+    ? { ...lay({ parts, shapes, cutting, tools, again }), kept: [], released: 0, search: null, isNested: false }
+    : layClosely(parts, shapes, way, plies, tools, own, remnants, nested, lay)
   const { leftOut, ...state } = laid
   const sheets = numberedOn([...laid.sheets, ...cutAgain(parts, shapes, way, tools, again)])
   const pieces = sumOf('pieces', 'count', 'pieces and spares', counts)

@@ -2,8 +2,9 @@
 import { extentOf, type PlannedDecoration } from '../../decoration'
 import {
   dryingRemedies,
-  estimateDrying,
   paperSheet,
+  type estimateDrying,
+  type settingMin,
   type Climate,
   type DryingEstimate,
   type DryingLearned,
@@ -55,41 +56,46 @@ type DryInputs = {
   readonly limit: DryingLearned['limit']
 }
 
+/** The walks of the drying curve, each remembered by its own inputs: how much is dried changes none of them. */
+export type DryMemory = { readonly estimate: typeof estimateDrying; readonly setting: typeof settingMin }
+
 /** Each way in which soaked paper dries in this job. */
-export function dryStage(inputs: DryInputs): readonly SoakedDrying[] {
-  const { decorations, workroom, venue, transport, learned, limit, desiccantG } = inputs
-  const groups = new Map<string, DryInputs['decorations'][number][]>()
-  for (const each of decorations.filter((one) => one.elements.length > 0 && isSoaked(one)))
-    groups.set(dryingKey(each), [...(groups.get(dryingKey(each)) ?? []), each])
-  return [...groups].map(([id, members]): SoakedDrying => {
-    const { paper, thicknessMm, drying } = members[0]!
-    const { kind } = paperOf(paper)
-    const sheet = paperSheet(kind, thicknessMm)
-    const { way, soakWaterC, ovenC } = drying
-    const areaDm2 = members.reduce((sum, { classes }) => sum + extentOf(classes).area.value, 0)
-    const known = { factor: learned[driedPaper(paper, 'firm')] ?? null, limit }
-    const question = {
-      kind,
-      thickness: thicknessOf(paper, thicknessMm),
-      way,
-      soakWaterC,
-      ovenC,
-      venue,
-      transport,
-      learned: known,
-    }
-    return {
-      id,
-      paper,
-      thicknessMm,
-      drying,
-      decorations: members.map((each) => each.id),
-      estimate: estimateDrying({ ...question, workroom }),
-      whenDamp: estimateDrying({ ...question, workroom: { ...workroom, humidity: DAMP } }),
-      remedies: dryingRemedies(sheet, workroom, ovenC, { areaDm2, desiccantG }),
-    }
-  })
-}
+export const dryStage =
+  (memory: DryMemory) =>
+  (inputs: DryInputs): readonly SoakedDrying[] => {
+    const { decorations, workroom, venue, transport, learned, limit, desiccantG } = inputs
+    const groups = new Map<string, DryInputs['decorations'][number][]>()
+    for (const each of decorations.filter((one) => one.elements.length > 0 && isSoaked(one)))
+      groups.set(dryingKey(each), [...(groups.get(dryingKey(each)) ?? []), each])
+    return [...groups].map(([id, members]): SoakedDrying => {
+      const { paper, thicknessMm, drying } = members[0]!
+      const { kind } = paperOf(paper)
+      const sheet = paperSheet(kind, thicknessMm)
+      const { way, soakWaterC, ovenC } = drying
+      const areaDm2 = members.reduce((sum, { classes }) => sum + extentOf(classes).area.value, 0)
+      const known = { factor: learned[driedPaper(paper, 'firm')] ?? null, limit }
+      const question = {
+        kind,
+        thickness: thicknessOf(paper, thicknessMm),
+        way,
+        soakWaterC,
+        ovenC,
+        venue,
+        transport,
+        learned: known,
+      }
+      return {
+        id,
+        paper,
+        thicknessMm,
+        drying,
+        decorations: members.map((each) => each.id),
+        estimate: memory.estimate({ ...question, workroom }),
+        whenDamp: memory.estimate({ ...question, workroom: { ...workroom, humidity: DAMP } }),
+        remedies: dryingRemedies(sheet, workroom, ovenC, { areaDm2, desiccantG }, memory.setting),
+      }
+    })
+  }
 
 /** How soaked paper of a decoration dries. */
 export const dryingOf = (dryings: readonly SoakedDrying[], decoration: string): SoakedDrying | null =>

@@ -1,6 +1,7 @@
 /** The slow stages, each remembered by what goes into it. */
 import { stackTiers } from '../../cake'
 import { plannedDecoration } from '../../decoration'
+import { conditionedTouchMin, estimateDrying, settingMin } from '../../dry'
 import { learnedFrom } from '../../learn'
 import { TECHNIQUES } from '../../technique'
 import { contents, remember } from '../remember'
@@ -9,7 +10,8 @@ import { bouquetStage } from './bouquets'
 import { cakeStage } from './cake'
 import { cutStage } from './cut'
 import { advisedWay } from './cutting/settled'
-import { conditionedOf } from './conditioned'
+import { layByRule } from './cutting/laying'
+import { conditionedStage } from './conditioned'
 import { dryStage } from './dry'
 import { onTheCakeStage } from './onTheCake'
 import { paperStage } from './paper'
@@ -25,7 +27,7 @@ const STARTING_SPARES = Object.fromEntries(TECHNIQUES.map(({ id, spareShare }) =
 export function rememberStages() {
   const told = contents()
   return {
-    paper: paperStage(remember(cutStage(remember(advisedWay, told)), told)),
+    paper: paperStage(remember(cutStage(remember(advisedWay, told), remember(layByRule, told)), told)),
     learn: remember((ledger: Parameters<typeof learnedFrom>[0]) => learnedFrom(ledger, STARTING_SPARES), told),
     stack: remember(stackTiers, told),
     cake: remember(cakeStage, told),
@@ -34,8 +36,8 @@ export function rememberStages() {
     accent: remember(accentStage, told),
     tint: remember(tintStage, told),
     slowing: remember(slowingOf, told),
-    conditioned: remember(conditionedOf, told),
-    dry: remember(dryStage, told),
+    conditioned: remember(conditionedStage(remember(conditionedTouchMin, told)), told),
+    dry: remember(dryStage({ estimate: remember(estimateDrying, told), setting: remember(settingMin, told) }), told),
     onTheCake: remember(onTheCakeStage, told),
     work: remember(workStage, told),
     schedule: remember(scheduleStage, told),

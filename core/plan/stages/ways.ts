@@ -48,7 +48,7 @@ export function wayChoices(work: CutWork, tools: CuttingTools, sheetEach: number
   const choices = ways.map((way): Omit<WayChoice, 'advised'> => {
     const plies = pliesOf({ ...work.cutting, way })
     if (isLaidByHand(way)) {
-      const { sheets, leftOut } = layByRule(parts, work.shapes, { ...work.cutting, way }, tools)
+      const { sheets, leftOut } = layByRule({ parts, shapes: work.shapes, cutting: { ...work.cutting, way }, tools })
       return {
         way,
         about: false,

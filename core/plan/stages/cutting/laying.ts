@@ -32,14 +32,17 @@ export const gapOf = (way: CuttingWay, plies: number, { machineGapMm, knifeGapMm
 /** How many sheets are cut at once; a machine cuts one, discs are cut singly. */
 export const pliesOf = ({ way, plies }: SettledCutting): number => (way === 'machine' || way === 'sectors' ? 1 : plies)
 
+/** What is laid by a rule, on which sheets, and with what it is cut. */
+export type ToLay = {
+  readonly parts: readonly CutPart[]
+  readonly shapes: readonly StockShape[]
+  readonly cutting: SettledCutting
+  readonly tools: CuttingTools
+  readonly again?: readonly CutAgain[]
+}
+
 /** Pieces laid by the rule of their way, on the size that takes the least paper of those they fit on. */
-export function layByRule(
-  parts: readonly CutPart[],
-  shapes: readonly StockShape[],
-  cutting: SettledCutting,
-  tools: CuttingTools,
-  again: readonly CutAgain[] = [],
-): CutLayout {
+export function layByRule({ parts, shapes, cutting, tools, again = [] }: ToLay): CutLayout {
   if (cutting.way === 'sectors') return shareDiscs(parts, again)
   const laid = shapes.map((shape) =>
     cutting.way === 'boxes'
@@ -66,7 +69,7 @@ export function cutAgain(
     parts.filter(({ id }) => id === part).map((like) => ({ ...like, quantity: many })),
   )
   const cutting: SettledCutting = { ...STARTING_CUTTING, way: way === 'punch' ? 'punch' : 'boxes', plies: 1 }
-  return wanted.length === 0 ? [] : layByRule(wanted, shapes, cutting, tools).sheets
+  return wanted.length === 0 ? [] : layByRule({ parts: wanted, shapes, cutting, tools }).sheets
 }
 
 /** Placements of one sheet by itself. */
@@ -83,6 +86,7 @@ export function layClosely(
   kept: readonly KeptSheet[],
   remnants: readonly Remnant[],
   nested: Nested,
+  lay: typeof layByRule,
 ): CutLayout & Pick<CutGroup, 'kept' | 'released' | 'search' | 'isNested'> {
   const gapMm = gapOf(way, plies, tools)
   // A stack is laid out once: its top sheet holds what every sheet of it does.
@@ -114,7 +118,12 @@ export function layClosely(
   const strips =
     layout || rest.length === 0
       ? null
-      : layByRule(rest, shapes, { ...STARTING_CUTTING, way: 'boxes', plies: 1 }, { ...tools, knifeGapMm: gapMm })
+      : lay({
+          parts: rest,
+          shapes,
+          cutting: { ...STARTING_CUTTING, way: 'boxes', plies: 1 },
+          tools: { ...tools, knifeGapMm: gapMm },
+        })
   const found = layout ? sheetsOf(layout, rest, shapes, remnants) : (strips?.sheets ?? [])
   const numbered = numberedOn([...lockedSheets, ...found]).map((sheet) => ({ ...sheet, plies }))
   return {

@@ -33,12 +33,12 @@ function boxes(
 }
 
 const taken = ({ parts, cutting }: Pick<Sharing, 'parts' | 'cutting'>) => {
-  const { sheets } = layByRule(parts, shapes, cutting, STARTING_TOOLS)
+  const { sheets } = layByRule({ parts, shapes, cutting, tools: STARTING_TOOLS })
   const minutes = cuttingMinutes(sheets, 'boxes', STARTING_TOOLS).value
   return { sheets: sheets.reduce((sum, { plies }) => sum + plies, 0), cost: (minutes / 60) * prices.hour }
 }
 const sheetsOf = (groups: readonly Sharing[]): number => groups.reduce((sum, each) => sum + taken(each).sheets, 0)
-const together = (groups: readonly Sharing[]) => cutTogether(groups, STARTING_TOOLS, prices)
+const together = (groups: readonly Sharing[]) => cutTogether(groups, STARTING_TOOLS, prices, layByRule)
 
 describe('strips of several decorations', () => {
   it('come from one sheet where two would be opened', () => {

@@ -1,6 +1,6 @@
 /** Strips of several decorations from the same sheets, where that saves one. */
 import { cuttingMinutes, sheetsIn, type CuttingTools } from '../../../cut'
-import { layByRule } from './laying'
+import type { layByRule } from './laying'
 import type { CuttingPrices } from './settled'
 import type { Sharing } from './sharing'
 
@@ -20,14 +20,16 @@ function joined(one: Sharing, other: Sharing): Sharing {
 /**
  * The same work with groups joined that differ only in how many sheets are cut at once, where that saves a sheet and
  * costs no more in paper and time: the pair that saves most first, until none does.
+ * @param lay lays a group by its rule, and may remember it
  */
 export function cutTogether(
   groups: readonly Sharing[],
   tools: CuttingTools,
   { sheetEach, hour }: CuttingPrices,
+  lay: typeof layByRule,
 ): readonly Together[] {
   const taken = ({ parts, shapes, cutting }: Sharing) => {
-    const layout = layByRule(parts, shapes, cutting, tools)
+    const layout = lay({ parts, shapes, cutting, tools })
     const sheets = sheetsIn(layout.sheets)
     const minutes = cuttingMinutes(layout.sheets, cutting.way, tools).value
     return { sheets, cost: sheets * sheetEach + (minutes / 60) * hour, leftOut: layout.leftOut.length }
