@@ -19,6 +19,8 @@ export type Hired<Work> = {
 type Present<Work> = {
   readonly worker: Worker
   readonly remote: Promise<Remote<Work>>
+  /** The same once it can be asked. */
+  here: Remote<Work> | null
   readonly gone: Promise<never>
   readonly leave: (why: WorkerGone['why']) => void
 }
@@ -50,19 +52,22 @@ export function hired<Work>(begin: (name: string) => Worker): Hired<Work> {
         'message',
         () => {
           if ('locks' in navigator) void navigator.locks.request(name, () => leave('failed'))
-          resolve(wrap<Work>(worker))
+          hiredNow.here = wrap<Work>(worker)
+          resolve(hiredNow.here)
         },
         { once: true },
       )
     })
-    return { worker, remote, gone, leave }
+    const hiredNow: Present<Work> = { worker, remote, here: null, gone, leave }
+    return hiredNow
   }
 
   return {
     begin: () => void (present ??= hire()),
     async ask(question) {
-      const { remote, gone } = (present ??= hire())
-      return Promise.race([remote.then(question), gone])
+      const { remote, here, gone } = (present ??= hire())
+      // One that is here is asked at once: the page goes on to draw what was edited only after that.
+      return Promise.race([here ? question(here) : remote.then(question), gone])
     },
     stop: () => present?.leave('stopped'),
   }

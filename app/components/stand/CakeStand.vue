@@ -66,10 +66,14 @@ const shown = computed(() =>
     ? { commission: studio.commission, option: chosenOption(studio.commission), plan: studio.plan }
     : null,
 )
-/** What the look was last taken from: a plan that changed elsewhere is no reason to draw the cake again. */
+/**
+ * What the look was last taken from: a plan that changed elsewhere is no reason to draw the cake again, nor an edit
+ * whose plan is still to come.
+ */
 let takenFrom: readonly unknown[] = []
 const looked = computed<Shown | null>((before) => {
   if (!shown.value) return null
+  if (before && studio.isPlanning) return before
   const { cake, decorations, accents } = shown.value.option
   const { stack, decorations: made, accents: followed, dishes } = shown.value.plan
   const from = [cake, decorations, accents, stack, made, followed, dishes]
