@@ -3,7 +3,7 @@ import { commissionSchema, type Commission } from '#core/commission'
 import { readFileSync } from 'node:fs'
 import { workshopSchema, type Workshop } from '#core/workshop'
 import Dexie from 'dexie'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import { broughtUp, OF_WORKSHOP, StudioDatabase, WrittenByNewer } from './database'
 import {
@@ -108,6 +108,25 @@ describe('keeping a commission', () => {
     await removeCommission(database, commission.id, 3)
     expect((await listCommissions(database, 3)).map(({ id }) => id)).toEqual(['other'])
     expect(await database.history.count()).toBe(0)
+  })
+  it('lists from what is known as it would from nothing, and reads only what was saved since', async () => {
+    const read = vi.spyOn(database.commissions, 'bulkGet')
+    let known = await listCommissions(database, 3)
+    const steps: readonly (readonly [read: number, step: () => Promise<unknown>])[] = [
+      [0, () => Promise.resolve()],
+      [1, () => addCommission(database, { ...commission, id: 'other' }, 5)],
+      [1, () => saved(save((draft) => void (draft.commission.brief.name = 'Another name'), { now: 9 }))],
+      [0, () => archiveCommission(database, 'other', true)],
+      [0, () => removeCommission(database, commission.id, 10)],
+      [1, () => restoreCommission(database, commission.id)],
+    ]
+    for (const [many, step] of steps) {
+      await step()
+      read.mockClear()
+      known = await listCommissions(database, 11, known)
+      expect(read.mock.calls[0]![0]).toHaveLength(many)
+      expect(known).toEqual(await listCommissions(database, 11))
+    }
   })
   it('brings back each one that was removed, history and all, once', async () => {
     await saved(save(longer))

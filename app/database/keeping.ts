@@ -43,10 +43,32 @@ export type Saved = Kept & { readonly met: readonly Change[]; readonly lost: rea
 /** The commission was removed meanwhile, most likely in another window. */
 export type Gone = { readonly code: 'gone' }
 
-/** All commissions, last saved first. What does not hold together even for that is set aside. */
-export async function listCommissions(database: StudioDatabase, now: number): Promise<readonly Listed[]> {
-  const listed: Listed[] = []
-  for (const kept of await database.commissions.toArray()) {
+/**
+ * All commissions, last saved first. What does not hold together even for that is set aside.
+ * @param known the list as it was: of what was not saved since nothing but its keys is read
+ */
+export async function listCommissions(
+  database: StudioDatabase,
+  now: number,
+  known: readonly Listed[] = [],
+): Promise<readonly Listed[]> {
+  const { commissions } = database
+  const bySaving = commissions.orderBy('savedAt')
+  const [ids, inOrder, saved, away] = await database.transaction('r', commissions, () =>
+    Promise.all([
+      commissions.toCollection().primaryKeys(),
+      bySaving.primaryKeys(),
+      bySaving.keys(),
+      commissions.where('archived').equals(1).primaryKeys(),
+    ]),
+  )
+  const savedAt = new Map(inOrder.map((id, at) => [id, saved[at]]))
+  const isAway = new Set(away)
+  const same = known.filter((each) => savedAt.get(each.id) === each.savedAt)
+  const listed = same.map((each): Listed => ({ ...each, archived: isAway.has(each.id) }))
+  const isKnown = new Set(same.map(({ id }) => id))
+  for (const kept of await commissions.bulkGet(ids.filter((id) => !isKnown.has(id)))) {
+    if (!kept) continue
     const fault = faultOfRecord(kept)
     if (fault !== null) await setCommissionAside(database, kept.id, [fault], now)
     else

@@ -9,6 +9,7 @@ import {
   freshBench,
   minutesLeft,
   paused,
+  recut,
   reopened,
   skipped,
   type Bench,
@@ -229,13 +230,9 @@ export const useBench = defineStore('bench', () => {
     count: (part: string, what: 'good' | 'broken', by: number): void =>
       change(by > 0 ? `one ${what}` : `one less ${what}`, (before) => counted(before, part, what, by)),
     cutAgain: ({ part, many, from }: Shortage): void =>
-      change(`cut ${many} again`, (before) => ({
-        ...before,
-        recuts: [
-          ...before.recuts,
-          { id: `again-${crypto.randomUUID().slice(0, 8)}`, part: part.id, many, at: studio.now, from },
-        ],
-      })),
+      change(`cut ${many} again`, (before) =>
+        recut(before, { id: `again-${crypto.randomUUID().slice(0, 8)}`, part: part.id, many, at: studio.now, from }),
+      ),
     startTimer: (card: StepCard, timer: { readonly name: string; readonly minutes: number }): void =>
       change(`timer: ${timer.name}`, (before) => withTimer(before, { ...timer, task: card.task })),
     stopTimer: (id: string): void =>

@@ -190,6 +190,7 @@ export const useStudio = defineStore('studio', () => {
    */
   async function enter(name: StudioName): Promise<void> {
     await saving.settled()
+    if (preferences.studio !== name) listed.value = []
     preferences.studio = name
     const blocked = (): void => {
       trouble.value = { code: 'blocked' }
@@ -288,7 +289,7 @@ export const useStudio = defineStore('studio', () => {
     once({ ...question(), workshop: state.value?.workshop ?? (await keptWorkshop()), commission })
 
   async function refreshList(): Promise<void> {
-    listed.value = await listCommissions(database(), Date.now())
+    listed.value = await listCommissions(database(), Date.now(), listed.value)
     setAside.value = await listSetAside(database())
   }
 

@@ -54,6 +54,10 @@ export type PieceCount = z.infer<typeof pieceCountSchema>
 const recutSchema = z.strictObject({ id, part: id, many: z.number().int().min(1).max(500), at: moment, from: words })
 export type Recut = z.infer<typeof recutSchema>
 
+/** More pieces than these are another job, not pieces cut again. */
+export const MOST_AGAIN = 3000
+export const againIn = (recuts: readonly Recut[]): number => recuts.reduce((sum, { many }) => sum + many, 0)
+
 /** Something that went wrong: what was seen, what it was put down to, and when. */
 const troubleSchema = z.strictObject({
   id,
@@ -81,7 +85,10 @@ export const benchSchema = z.strictObject({
   tasks: z.array(taskRecordSchema).max(MOST_RECORDS),
   /** By part of the cut list. */
   counts: named(pieceCountSchema),
-  recuts: z.array(recutSchema).max(MOST_RECORDS),
+  recuts: z
+    .array(recutSchema)
+    .max(MOST_RECORDS)
+    .refine((all) => againIn(all) <= MOST_AGAIN, `At most ${MOST_AGAIN} pieces can be cut again.`),
   timers: z.array(benchTimerSchema).max(60),
   troubles: z.array(troubleSchema).max(200),
   /** Things on formers that were felt and were still soft: minutes after they were laid down, by task. */

@@ -9,9 +9,11 @@ import {
   minutesLeft,
   paused,
   recordOf,
+  recut,
   reopened,
   skipped,
   workedMin,
+  type Bench,
 } from '.'
 
 const step = { task: 'cut', name: 'Cut the discs' }
@@ -62,6 +64,14 @@ describe('work at the bench', () => {
         expect(before).toEqual(freshBench())
       }),
     ))
+  it('cuts again as many as a commission holds, and no more', () => {
+    const wanted = { id: 'again', part: 'sails/half 220', many: 400, at: 5, from: 'torn' }
+    const bench = Array.from({ length: 9 }).reduce((before: Bench) => recut(before, wanted), freshBench())
+    expect(bench.recuts.map(({ many }) => many)).toEqual([...Array.from({ length: 7 }, () => 400), 200])
+    expect(benchSchema.safeParse(bench).error).toBeUndefined()
+    const more = { ...bench, recuts: [...bench.recuts, wanted] }
+    expect(benchSchema.safeParse(more).error!.issues[0]!.message).toContain('3000')
+  })
   it('has timers that go on by the clock, while nobody looks', () => {
     const timer = { beganMs: 1_000_000, minutes: 90 }
     expect(minutesLeft(timer, 1_000_000 + 60 * 60_000)).toBe(30)

@@ -1,6 +1,6 @@
 /** Changes to what happened at the bench; each gives a new record and leaves the old one as it was. */
 import type { Moment } from '../quantity'
-import type { Bench, PieceCount, TaskRecord } from './bench'
+import { againIn, MOST_AGAIN, type Bench, type PieceCount, type Recut, type TaskRecord } from './bench'
 
 const withTask = (bench: Bench, task: string, change: (record: TaskRecord) => TaskRecord): Bench => ({
   ...bench,
@@ -68,3 +68,9 @@ export const minutesLeft = (
   { beganMs, minutes }: { readonly beganMs: number; readonly minutes: number },
   nowMs: number,
 ): number => minutes - (nowMs - beganMs) / 60_000
+
+/** So many pieces of a part cut again, as far as there is room for them. */
+export function recut(bench: Bench, wanted: Recut): Bench {
+  const many = Math.min(wanted.many, MOST_AGAIN - againIn(bench.recuts))
+  return many > 0 ? { ...bench, recuts: [...bench.recuts, { ...wanted, many }] } : bench
+}

@@ -25,7 +25,7 @@ export type Living = {
 }
 
 /** A wait for an earlier turn. */
-export type Waited = { readonly wait: Wait; readonly turn: number }
+type Waited = { readonly wait: Wait; readonly turn: number }
 
 /** A task in its turn: as it was planned, what it waits for, and the turns that held its units before it. */
 export type InTurn = {

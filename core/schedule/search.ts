@@ -21,23 +21,24 @@ const isBetter = (one: Schedule, other: Schedule): boolean =>
 /** Minutes that must go before each task at least: those with a long way behind them are placed latest. */
 function leadTimes({ tasks }: PreparedJob): readonly number[] {
   const known: (number | undefined)[] = tasks.map(() => undefined)
-  const leadOf = (place: number, above: ReadonlySet<number>): number => {
+  /** Those on the way to the one that is asked for: what waits for itself is not gone round for ever. */
+  const chain = new Set<number>()
+  const leadOf = (place: number): number => {
     const kept = known[place]
     if (kept !== undefined) return kept
-    const chain = new Set([...above, place])
+    chain.add(place)
     const { task, before } = tasks[place]!
     const lead =
       task.durationMin +
       Math.max(
         0,
-        ...before
-          .filter(({ other }) => !chain.has(other))
-          .map(({ wait, other }) => wait.leastMin + leadOf(other, chain)),
+        ...before.filter(({ other }) => !chain.has(other)).map(({ wait, other }) => wait.leastMin + leadOf(other)),
       )
+    chain.delete(place)
     known[place] = lead
     return lead
   }
-  return tasks.map((_, place) => leadOf(place, new Set()))
+  return tasks.map((_, place) => leadOf(place))
 }
 
 /** The rank of each task of a job in an order. */

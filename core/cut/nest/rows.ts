@@ -59,10 +59,12 @@ function cutBars(
     .sort((one, other) => other.rank - one.rank)
     .map(({ at }) => at)
   const bars: number[][] = []
+  // While enough of each length is left, one bar is filled as the one before.
+  const known = new Map<string, readonly number[]>()
   let left = order
   while (left.length > 0) {
     const [longest, ...rest] = left
-    const bar = [longest!, ...bestSubset(rest, lengths, capacity - lengths[longest!]!)]
+    const bar = [longest!, ...bestSubset(rest, lengths, capacity - lengths[longest!]!, known)]
     bars.push(bar)
     const taken = new Set(bar)
     left = left.filter((at) => !taken.has(at))
@@ -74,33 +76,54 @@ function cutBars(
 const GRID_MM = 0.01
 const MOST_SUMS = 60_000
 
-/** Those of some lengths that fill a room best without exceeding it. */
-function bestSubset(candidates: readonly number[], lengths: readonly number[], room: number): readonly number[] {
+/**
+ * Those of some lengths that fill a room best without exceeding it.
+ * @param known what filled a room best, by the room and the lengths there were
+ */
+function bestSubset(
+  candidates: readonly number[],
+  lengths: readonly number[],
+  room: number,
+  known: Map<string, readonly number[]>,
+): readonly number[] {
   const top = Math.floor(room / GRID_MM + 1e-6)
   if (top <= 0) return []
   const cells = Math.min(top, MOST_SUMS)
   const scale = cells / top
-  const size = (at: number): number => Math.ceil((lengths[at]! / GRID_MM - 1e-6) * scale - 1e-9)
+  const usable: { readonly at: number; readonly step: number }[] = []
+  const many = new Map<number, number>()
+  for (const at of candidates) {
+    const step = Math.ceil((lengths[at]! / GRID_MM - 1e-6) * scale - 1e-9)
+    // Of one length no more are of any use than fit into the room.
+    const fits = step > 0 ? Math.floor(cells / step) : 0
+    const already = many.get(step) ?? 0
+    if (already >= fits) continue
+    many.set(step, already + 1)
+    usable.push({ at, step })
+  }
+  const steps = usable.map(({ step }) => step)
+  const key = `${cells}: ${steps.join()}`
+  const chosen = known.get(key) ?? bestSteps(steps, cells)
+  known.set(key, chosen)
+  return chosen.map((place) => usable[place]!.at)
+}
+
+/** Places of those of some steps whose sum comes nearest to so many cells without exceeding it. */
+function bestSteps(steps: readonly number[], cells: number): readonly number[] {
   const from = new Int32Array(cells + 1).fill(-1)
   const reached = new Uint8Array(cells + 1)
   reached[0] = 1
   let most = 0
-  for (const [order, at] of candidates.entries()) {
-    const step = size(at)
-    if (step > cells || step <= 0) continue
+  for (const [place, step] of steps.entries()) {
     for (let sum = Math.min(cells, most + step); sum >= step; sum -= 1) {
       if (reached[sum] || !reached[sum - step]) continue
       reached[sum] = 1
-      from[sum] = order
+      from[sum] = place
       most = Math.max(most, sum)
     }
     if (reached[cells]) break
   }
   const chosen: number[] = []
-  for (let sum = most; sum > 0;) {
-    const at = candidates[from[sum]!]!
-    chosen.push(at)
-    sum -= size(at)
-  }
+  for (let sum = most; sum > 0; sum -= steps[from[sum]!]!) chosen.push(from[sum]!)
   return chosen
 }
