@@ -53,6 +53,15 @@ describe('an SVG outline', () => {
     expect(rings).toHaveLength(3)
     expect(areaOf(rings[0]!)).toBeGreaterThan(areaOf(rings[1]!))
   })
+  it('of thousands of arcs is read whole', () => {
+    const scallops = Array.from({ length: 8000 }, (_, at) => {
+      const angle = ((at + 1) * 2 * Math.PI) / 8000
+      return `A0.02 0.02 0 0 1 ${50 + 40 * Math.cos(angle)} ${50 + 40 * Math.sin(angle)}`
+    })
+    const { rings } = read(svg(`<path d="M90 50${scallops.join('')}Z"/>`))
+    expect(rings).toHaveLength(1)
+    expect(areaOf(rings[0]!)).toBeCloseTo(Math.PI / 4, 2)
+  })
   it('closes what ends where it began, leaves open lines out and says so', () => {
     const { rings, notes } = read(svg(`<polyline points="0,0 50,0 50,50 0,0"/><path d="M0 0L20 70L90 80"/>`))
     expect(rings).toHaveLength(1)
