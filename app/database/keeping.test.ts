@@ -58,7 +58,14 @@ const opened = async () => (await openCommission(database, commission.id, worksh
 
 describe('keeping a commission', () => {
   it('opens what was added, with the starting workshop and no history', async () =>
-    expect(await opened()).toEqual({ commission, workshop, revision: 1, workshopRevision: 0, history: [] }))
+    expect(await opened()).toEqual({
+      commission,
+      workshop,
+      archived: false,
+      revision: 1,
+      workshopRevision: 0,
+      history: [],
+    }))
   it('knows nothing of an id it never saw', async () =>
     expect(await openCommission(database, 'nobody', workshop)).toBeNull())
   it('keeps an edit with how to take it back', async () => {

@@ -10,6 +10,7 @@ import { KEPT_EDITS, OF_WORKSHOP, type KeptCommission, type KeptEdit, type Studi
 export type Kept = {
   readonly commission: Commission
   readonly workshop: Workshop
+  readonly archived: boolean
   readonly revision: number
   readonly workshopRevision: number
 }
@@ -102,6 +103,7 @@ async function inItsWorkshop(
   return {
     commission: kept.commission,
     workshop: workshop?.workshop ?? startingWorkshop,
+    archived: kept.archived === 1,
     revision: kept.revision,
     workshopRevision: workshop?.revision ?? 0,
   }
@@ -178,7 +180,7 @@ export async function saveChanges(database: StudioDatabase, save: Save): Promise
       await database.workshop.put({ id: 'workshop', revision: workshopRevision, workshop: state.workshop })
     await database.history.bulkDelete([...forgotten])
     await keepEdit(database, edit)
-    return { ...state, revision, workshopRevision, met, lost }
+    return { ...before, ...state, revision, workshopRevision, met, lost }
   })
 }
 

@@ -27,14 +27,11 @@ type Takes = { readonly workshop: Workshop; readonly now: number }
 
 /** What a commission of a file changes; null where it is new. */
 async function changesOf(database: StudioDatabase, { archived, commission }: StudioEntry, workshop: Workshop) {
-  const [kept, record] = [
-    await keptCommission(database, commission.id, workshop),
-    await database.commissions.get(commission.id),
-  ]
+  const kept = await keptCommission(database, commission.id, workshop)
   return (
     kept && {
       changes: changesBetween({ commission: kept.commission, workshop }, { commission, workshop }),
-      isMoved: (record?.archived === 1) !== archived,
+      isMoved: kept.archived !== archived,
     }
   )
 }

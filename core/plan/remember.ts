@@ -1,7 +1,7 @@
 /** Room for every decoration of a crowded cake, and for going back a few edits. */
 const KEPT = 60
-/** So many contents are told apart before all are forgotten. */
-const MOST_CONTENTS = 100_000
+/** So many contents are told apart before those of which nobody asked since are forgotten. */
+const MOST_CONTENTS = 20_000
 
 /** A number for each content: what is alike has the same, however often it was copied. */
 export type Contents = {
@@ -11,13 +11,18 @@ export type Contents = {
   readonly countIn: (thing: object) => void
 }
 
-/** Numbers nothing yet. */
-export function contents(): Contents {
-  let ofThing = new WeakMap<object, number>()
-  const ofText = new Map<string, number>()
+/**
+ * Numbers nothing yet.
+ * @param most contents that are kept before some are forgotten; what was forgotten gets another number, never one that
+ * something else has
+ */
+export function contents(most = MOST_CONTENTS): Contents {
+  const ofThing = new WeakMap<object, number>()
+  let ofText = new Map<string, number>()
+  let before = new Map<string, number>()
   let count = 0
   const written = (value: unknown): string =>
-    typeof value === 'object' && value !== null ? `#${numberOf(value)}` : (JSON.stringify(value) ?? '')
+    typeof value === 'object' && value !== null ? `#${numberOf(value)}` : (JSON.stringify(value) ?? 'undefined')
   function textOf(thing: object): string {
     if (Array.isArray(thing)) return `[${thing.map(written).join()}]`
     let text = ''
@@ -29,11 +34,8 @@ export function contents(): Contents {
     const known = ofThing.get(thing)
     if (known !== undefined) return known
     const text = textOf(thing)
-    if (ofText.size >= MOST_CONTENTS) {
-      ofText.clear()
-      ofThing = new WeakMap()
-    }
-    const number = ofText.get(text) ?? (count += 1)
+    const number = ofText.get(text) ?? before.get(text) ?? (count += 1)
+    if (ofText.size >= most) [before, ofText] = [ofText, new Map()]
     ofText.set(text, number)
     ofThing.set(thing, number)
     return number

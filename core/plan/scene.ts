@@ -27,7 +27,8 @@ export type PlannedScene = Omit<StandScene, 'elements'> & {
   readonly elements: readonly DrawnElement[]
 }
 
-const told = contents()
+/** A page draws one cake at a time, and keeps little of those before. */
+const told = contents(2000)
 /** Meshes follow from decoration, elements and cake; most edits leave them as they are. */
 const knownMeshes = remember(
   (of: {

@@ -103,7 +103,10 @@ export type Lives = (life: number) => Run
 /** How much later than planned is still in time, and what has happened by now. */
 type Allowance = { readonly graceMin?: number; readonly since?: Since }
 
-/** @param luck what chance brings, of as many lives as will be asked for at least */
+/**
+ * A timetable that can be lived through, life by life.
+ * @param luck what chance brings, of as many lives as will be asked for at least
+ */
 export function livesOf(
   job: Job,
   schedule: Schedule,
