@@ -6,7 +6,7 @@ import { demoCommission, demoWorkshop } from '../core/demo'
 import { writeCommissionFile } from '../core/format'
 import { derivePlan } from '../core/plan'
 import { parseMoment, valueOf } from '../core/quantity'
-import { timeEdits, timesText } from './timing'
+import { editText, timeEdits } from './timing'
 
 const NOW = valueOf(parseMoment('2026-11-24T09:00'))
 const WANTED = 120
@@ -80,20 +80,15 @@ test('a wedding cake of blooms, edited', async ({ page }) => {
       const turn = edit % 16
       return turn % 2 === 0 ? from + (by * turn) / 2 : from + 20 * by - (by * turn) / 2
     })
-  console.log(
-    `a cake of ${blooms} blooms, one bouquet made deeper or flatter: ` +
-      `${timesText(await timeEdits(page, '[data-testid="bouquet-outMm"] input[type="range"]', values(30, 1)))}; aim 150 ms)`,
-  )
+  const deeper = await timeEdits(page, '[data-testid="bouquet-outMm"] input[type="range"]', values(30, 1))
+  console.log(editText(`a cake of ${blooms} blooms, one bouquet made deeper or flatter`, deeper, 150))
   await page
     .getByTestId('decorations')
     .getByRole('button', { name: /Open bloom/ })
     .first()
     .click()
   await page.waitForTimeout(800)
-  console.log(
-    `a cake of ${blooms} blooms, one kind made larger or smaller: ` +
-      `${timesText(await timeEdits(page, '[data-testid="parameter-acrossMm"] input[type="range"]', values(28, 0.5)))}; ` +
-      `aim 150 ms)`,
-  )
+  const larger = await timeEdits(page, '[data-testid="parameter-acrossMm"] input[type="range"]', values(28, 0.5))
+  console.log(editText(`a cake of ${blooms} blooms, one kind made larger or smaller`, larger, 150))
   await page.waitForTimeout(300)
 })

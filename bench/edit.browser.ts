@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { LEAF_TABS } from '../app/components/leaves'
-import { timeEdits, timesText } from './timing'
+import { editText, timeEdits, timesText } from './timing'
 
 const EDITS = 40
 
@@ -15,7 +15,7 @@ test('from an edit to new figures on the screen, demo, in Chromium', async ({ pa
     // Far enough from one to the next that some figure changes each time.
     Array.from({ length: EDITS }, (_, edit) => (edit % 2 === 0 ? 70 + (edit % 20) : 140 - (edit % 20))),
   )
-  console.log(`edit to new figures on the screen: ${timesText(times)}; aim 100 ms)`)
+  console.log(editText('an edit of the demo', times, 100))
 })
 
 /** Scripts a page has asked for by the time its figures are on the screen, kB as sent; workers bring their own. */

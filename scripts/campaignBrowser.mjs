@@ -30,6 +30,13 @@ async function startBare(page) {
   await driveField(page).waitFor()
 }
 
+/** Whether a page comes to an empty studio, not to the figures of a commission. */
+async function beginsEmpty(page) {
+  const empty = page.getByTestId('start-bare')
+  await empty.or(page.getByTestId('tally-warnings')).waitFor()
+  return empty.isVisible()
+}
+
 async function drive(page, minutes) {
   await driveField(page).fill(`${minutes} min`)
   await driveField(page).press('Enter')
@@ -56,20 +63,20 @@ export async function killFindings(kills, seed) {
   let tried = null
   let edits = 0
   let value = 10
+  let killLast = () => Promise.resolve()
   try {
     for (let kill = 0; kill <= kills; kill += 1) {
       const { page, kill: killBrowser } = await launched(folder)
+      killLast = killBrowser
       await page.goto(`${address}/brief`)
-      if (kill === 0) await startBare(page)
+      const isEmpty = await beginsEmpty(page)
+      if (isEmpty) await startBare(page)
       if (accepted !== null) {
-        const there = minutesIn(await driveField(page).inputValue())
+        const there = isEmpty ? 'no' : minutesIn(await driveField(page).inputValue())
         if (there !== accepted && there !== tried)
           findings.push(`kill ${kill}: ${there} min are there, ${accepted} were accepted, ${tried} tried`)
       }
-      if (kill === kills) {
-        await killBrowser()
-        break
-      }
+      if (kill === kills) break
       for (let edit = 0; edit < EDITS_EACH; edit += 1) {
         value = 10 + ((value - 9) % 160)
         tried = value
@@ -86,6 +93,7 @@ export async function killFindings(kills, seed) {
     }
     console.log(`\n${edits} edits, ${kills} kills of the browser: ${findings.length} findings`)
   } finally {
+    await killLast()
     server.kill()
     rmSync(folder, GONE)
   }

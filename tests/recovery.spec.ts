@@ -1,4 +1,4 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { appendFile, mkdtemp, readdir, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
@@ -324,6 +324,67 @@ test('the plug is pulled in the middle of making: nothing that was done is missi
   } finally {
     await running?.kill()
     // Its last processes may still write for a moment.
+    await rm(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
+  }
+})
+
+/**
+ * What a browser that is ended between two writes leaves in its database's log: the head of a record without the record.
+ * What comes after it is lost at the start after next, and the browser throws all of the database away.
+ */
+async function tearWrite(folder: string): Promise<void> {
+  const databases = join(folder, 'Default', 'IndexedDB')
+  const paths = await readdir(databases, { recursive: true })
+  const logs = paths.filter((path) => /[/\\]\d+\.log$/.test(path))
+  expect(logs.length).toBeGreaterThan(0)
+  const head = Buffer.from([0x78, 0x56, 0x34, 0x12, 0xf4, 0x01, 0x01])
+  for (const log of logs) await appendFile(join(databases, log), head)
+}
+
+test('a browser that throws its damaged database away: the studio comes back from its spare copy', async ({
+  baseURL,
+}) => {
+  const folder = await mkdtemp(join(tmpdir(), 'lamellon-torn-'))
+  const spareFiles = (page: Page): Promise<readonly string[]> =>
+    page.evaluate(async () => {
+      const all = await navigator.storage.getDirectory()
+      const names: string[] = []
+      for await (const name of (all as unknown as { keys: () => AsyncIterable<string> }).keys()) names.push(name)
+      const contents: string[] = []
+      for (const name of names) {
+        const inside = await all.getDirectoryHandle(name)
+        for await (const file of (inside as unknown as { keys: () => AsyncIterable<string> }).keys())
+          contents.push(await (await (await inside.getFileHandle(file)).getFile()).text())
+      }
+      return contents
+    })
+  const drives = async (page: Page, minutes: number): Promise<void> => {
+    await fill(page, 'Drive', `${minutes} min`)
+    await saved(page)
+    await expect.poll(async () => (await spareFiles(page)).join()).toContain(`"driveMin":${minutes}`)
+  }
+  let running: Awaited<ReturnType<typeof launched>> | null = null
+  try {
+    running = await launched(folder)
+    await running.page.goto(`${baseURL}/brief`)
+    await running.page.getByTestId('start-bare').click()
+    await expect(running.page.getByTestId('tally-warnings')).toBeVisible()
+    await drives(running.page, 71)
+    await running.kill()
+    await tearWrite(folder)
+
+    running = await launched(folder)
+    await running.page.goto(`${baseURL}/brief`)
+    await expect(field(running.page, 'Drive')).toHaveValue('1 h 11')
+    await drives(running.page, 72)
+    await running.kill()
+
+    running = await launched(folder)
+    await running.page.goto(`${baseURL}/brief`)
+    await expect(field(running.page, 'Drive')).toHaveValue('1 h 12')
+    await expect(running.page.getByText('brought back from a spare copy')).toBeVisible()
+  } finally {
+    await running?.kill()
     await rm(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
   }
 })

@@ -43,7 +43,7 @@ export type KeptSnapshot = { id: string; of: string; at: number; kept: KeptCommi
 export type SetAside = { id: string; name: string; at: number; why: readonly string[]; record: unknown }
 
 /** The version in which a studio is kept now. */
-const KEPT_VERSION = 14
+export const KEPT_VERSION = 14
 
 /** Thrown where what lies in this browser was written by a later Lamellon: it must not be touched. */
 export class WrittenByNewer extends Error {}

@@ -1,6 +1,6 @@
 /** The figures of what is open: the plan, whether it follows the last edit yet, and what the last edit changed in it. */
-import { ref, shallowRef } from 'vue'
-import type { Plan, PlanInputs, TallyId } from '#core/plan'
+import { computed, ref, shallowRef } from 'vue'
+import { tallyWith, type Plan, type PlanInputs, type TallyFigure, type TallyId } from '#core/plan'
 import { differencesBetween, type Difference } from './differences'
 import { planner } from './planning'
 import { planTrouble, type Trouble } from './trouble'
@@ -15,6 +15,8 @@ const DIFFERENCE_SHOWN_MS = 6000
  */
 export function figuresOf(question: () => PlanInputs | null, answered: () => void) {
   const plan = shallowRef<Plan | null>(null)
+  /** Figures of the last edit that are ahead of its plan; nothing once that is there. */
+  const ahead = shallowRef<readonly TallyFigure[] | null>(null)
   const differences = shallowRef<Partial<Record<TallyId, Difference>>>({})
   /** Whether figures are being worked out: what is shown is not of the last edit yet. */
   const isPlanning = ref(false)
@@ -37,11 +39,16 @@ export function figuresOf(question: () => PlanInputs | null, answered: () => voi
       if (plan.value && editedSincePlan) showDifferences(plan.value, answer)
       editedSincePlan = false
       plan.value = answer
+      ahead.value = null
       isPlanning.value = false
       trouble.value = null
       answered()
     }),
+    (figures) => {
+      ahead.value = figures
+    },
     (reason) => {
+      ahead.value = null
       isPlanning.value = false
       trouble.value = planTrouble(reason)
       answered()
@@ -58,6 +65,11 @@ export function figuresOf(question: () => PlanInputs | null, answered: () => voi
   return {
     ...others,
     plan,
+    /** The figures that are always on the screen, each as new as it is known. */
+    tally: computed((): readonly TallyFigure[] => {
+      const tally = plan.value?.tally ?? []
+      return ahead.value && plan.value ? tallyWith(ahead.value, tally) : tally
+    }),
     differences,
     isPlanning,
     trouble,
@@ -69,6 +81,7 @@ export function figuresOf(question: () => PlanInputs | null, answered: () => voi
     /** There are no figures any more: something else is open, or nothing. */
     clear(because: Trouble | null = null): void {
       plan.value = null
+      ahead.value = null
       differences.value = {}
       trouble.value = because
     },

@@ -1,11 +1,12 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
-import type { Plan, PlanInputs } from '#core/plan'
+import type { Plan, PlanInputs, TallyFigure } from '#core/plan'
 import { planner } from './planning'
 
 type Asked = {
   readonly inputs: PlanInputs
   readonly known?: number
+  readonly tellAhead?: (figures: readonly TallyFigure[]) => void
   readonly answer: (plan: Plan, since?: number) => void
   readonly fail: (reason: unknown) => void
 }
@@ -16,11 +17,12 @@ const worker = {
     new Promise((resolve, reject) => {
       asked.push({ inputs, answer: resolve, fail: reject })
     }),
-  deriveChanges: (inputs: PlanInputs, known: number) =>
+  deriveChanges: (inputs: PlanInputs, known: number, tellAhead: (figures: readonly TallyFigure[]) => void) =>
     new Promise((resolve, reject) => {
       asked.push({
         inputs,
         known,
+        tellAhead,
         answer: (changes, since = 0) => resolve({ changes: { fields: changes, lists: {} }, since, number: known + 1 }),
         fail: reject,
       })
@@ -53,7 +55,7 @@ afterEach(() => vi.restoreAllMocks())
 describe('asking for plans', () => {
   it('gives each answer on, and says when there is none', async () => {
     const [received, failed] = [vi.fn(), vi.fn()]
-    const { ask } = planner(received, failed)
+    const { ask } = planner(received, vi.fn(), failed)
     ask(inputsAt(1))
     asked[0]!.answer(planNamed('first'))
     await settled()
@@ -66,7 +68,7 @@ describe('asking for plans', () => {
 
   it('while it is busy keeps only the newest question, and never shows an old answer', async () => {
     const received = vi.fn()
-    const { ask } = planner(received, vi.fn())
+    const { ask } = planner(received, vi.fn(), vi.fn())
     ask(inputsAt(1))
     ask(inputsAt(2))
     ask(inputsAt(3))
@@ -80,9 +82,21 @@ describe('asking for plans', () => {
     expect(received).toHaveBeenCalledExactlyOnceWith(planNamed('new'))
   })
 
+  it('hears the figures that are ahead of a plan, unless something newer waits', () => {
+    const heard = vi.fn()
+    const { ask } = planner(vi.fn(), heard, vi.fn())
+    const pieces = (label: string): TallyFigure => ({ id: 'pieces', label, working: null, beside: '', none: '' })
+    ask(inputsAt(1))
+    asked[0]!.tellAhead!([pieces('first')])
+    expect(heard).toHaveBeenCalledExactlyOnceWith([pieces('first')])
+    ask(inputsAt(2))
+    asked[0]!.tellAhead!([pieces('old')])
+    expect(heard).toHaveBeenCalledTimes(1)
+  })
+
   it('tells of no failure of what nobody waits for any more', async () => {
     const [received, failed] = [vi.fn(), vi.fn()]
-    const { ask } = planner(received, failed)
+    const { ask } = planner(received, vi.fn(), failed)
     ask(inputsAt(1))
     ask(inputsAt(2))
     asked[0]!.fail(new Error('no'))
@@ -95,7 +109,7 @@ describe('asking for plans', () => {
 
   it('gives up what is worked out for very long, once something newer is asked', () => {
     const hour = vi.spyOn(performance, 'now').mockReturnValue(0)
-    const { ask } = planner(vi.fn(), vi.fn())
+    const { ask } = planner(vi.fn(), vi.fn(), vi.fn())
     ask(inputsAt(1))
     hour.mockReturnValue(9_000)
     ask(inputsAt(2))
@@ -107,7 +121,7 @@ describe('asking for plans', () => {
 
   it('lays what changed over the plan before, though that was never shown', async () => {
     const received = vi.fn()
-    const { ask } = planner(received, vi.fn())
+    const { ask } = planner(received, vi.fn(), vi.fn())
     ask(inputsAt(1))
     ask(inputsAt(2))
     expect(asked[0]!.known).toBe(0)
@@ -121,7 +135,7 @@ describe('asking for plans', () => {
 
   it('leaves pictures and notes behind, and asks beside without showing', async () => {
     const received = vi.fn()
-    const { once } = planner(received, vi.fn())
+    const { once } = planner(received, vi.fn(), vi.fn())
     const inputs = inputsAt(1)
     inputs.commission.brief.photos.push({
       id: 'a',

@@ -1,4 +1,5 @@
-import { withChanges, type Plan, type PlanInputs } from '#core/plan'
+import { proxy } from 'comlink'
+import { withChanges, type Plan, type PlanInputs, type TallyFigure } from '#core/plan'
 import { hired } from '~/workers/hired'
 import { newestWaits } from '~/workers/newest'
 import type { Faults, PlanWorker, Taken, Tried } from '~/workers/plan'
@@ -23,15 +24,17 @@ const withoutPictures = (inputs: PlanInputs): PlanInputs => ({
  * `once` asks beside that, for a plan that is not the one shown; `tried` for its hour to start alone, `taken` for
  * what it takes of the studio.
  *
- * @param receive called with each answer
  * `faults` is what of a commission and its workshop does not hold together.
  *
  * A question that is answered for very long is given up once a newer one waits; `stop` gives it up at once.
  *
+ * @param receive called with each answer
+ * @param hear called with the figures that are known before hours are found, a while before the answer
  * @param failed called when there is no answer to what was asked last, with a `WorkerGone` where nobody can answer
  */
 export function planner(
   receive: (plan: Plan) => void,
+  hear: (ahead: readonly TallyFigure[]) => void,
   failed: (reason: unknown) => void,
 ): {
   readonly ask: (inputs: PlanInputs) => void
@@ -51,11 +54,14 @@ export function planner(
   /** The last plan that came, shown or not, and its number. */
   let known: { readonly plan: Plan; readonly number: number } | null = null
   let began = 0
+  const heard = proxy((ahead: readonly TallyFigure[]): void => {
+    if (!isWaiting()) hear(ahead)
+  })
   const { ask, isWaiting } = newestWaits(
     async (inputs: PlanInputs): Promise<Plan> => {
       began = performance.now()
       const { changes, since, number } = await planners.ask((worker) =>
-        worker.deriveChanges(inputs, known?.number ?? 0),
+        worker.deriveChanges(inputs, known?.number ?? 0, heard),
       )
       known = { plan: withChanges(since > 0 ? known!.plan : null, changes), number }
       return known.plan

@@ -6,10 +6,10 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
 import type { Nested, Plan, PlanInputs } from '#core/plan'
-import type { Moment } from '#core/quantity'
+import { dateClockText, type Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
-import { broughtUp, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
+import { broughtUp, KEPT_VERSION, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
@@ -23,6 +23,7 @@ import {
 } from '~/database/keeping'
 import type { OnTheWay } from '~/database/onTheWay'
 import { listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
+import { spareCopyOf, spareFolder } from '~/database/spareCopy'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { othersOf } from './otherCommissions'
 import { figuresOf } from './figures'
@@ -45,6 +46,10 @@ const NOWHERE = 'What the last edit was about was taken away in another window.'
 const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
 const REMOVED = 'This commission was removed in another window.'
 
+const broughtBack = (savedAt: number): string =>
+  `This browser had lost the studio. It was brought back from a spare copy of ${dateClockText(wallClockAt(savedAt))}; ` +
+  'edits made before can no longer be undone. Save a studio file, in case it happens again.'
+
 const leftOut = (names: readonly string[]): string =>
   `${names.map((name) => `“${name}”`).join(', ')} could not be worked out; its hours and stock are left out here.`
 
@@ -59,6 +64,7 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
+  const spare = spareCopyOf(databases.own, () => spareFolder(`${databases.own.name}-${KEPT_VERSION}`))
   const beginning = (of: StudioName = preferences.studio): Promise<Workshop> => startingWorkshop(of, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
@@ -87,7 +93,7 @@ export const useStudio = defineStore('studio', () => {
     others: others.taken.value.hours.map(({ from, to }) => ({ from, to })),
   })
 
-  const { plan, isPlanning, trouble, differences, askAnew, edited, clear, once, tried, taken, faults, stop } =
+  const { plan, tally, isPlanning, trouble, differences, askAnew, edited, clear, once, tried, taken, faults, stop } =
     figuresOf(
       () => (state.value ? question() : null),
       () => void lookThrough(),
@@ -182,6 +188,7 @@ export const useStudio = defineStore('studio', () => {
       if (data === preferences.studio) saving.then(takeOver)
     }
     await enter(preferences.studio)
+    document.addEventListener('visibilitychange', () => void spare.write())
   }
 
   /**
@@ -200,7 +207,10 @@ export const useStudio = defineStore('studio', () => {
       notice.value ||= said
       if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
       trouble.value = null
+      const savedAt = name === 'own' ? await spare.bringBack() : null
+      if (savedAt !== null) notice.value = broughtBack(savedAt)
       await openLatest()
+      if (name === 'own') void spare.follow()
     } catch (reason) {
       state.value = null
       clear(openingTrouble(reason))
@@ -441,6 +451,7 @@ export const useStudio = defineStore('studio', () => {
   return {
     state,
     plan,
+    tally,
     isPlanning,
     /** Whether it is still worked out what other commissions take of the studio. */
     isLearningOfOthers: others.isLearning,

@@ -1,6 +1,14 @@
 import type { Stretch } from '#core/schedule'
 import { packingOf } from '#core/deliver'
-import { changesFrom, createPlanner, needsOf, type Plan, type PlanChanges, type PlanInputs } from '#core/plan'
+import {
+  changesFrom,
+  createPlanner,
+  needsOf,
+  type Plan,
+  type PlanChanges,
+  type PlanInputs,
+  type TallyFigure,
+} from '#core/plan'
 import { serve } from './serve'
 
 const planner = createPlanner()
@@ -55,9 +63,10 @@ const worker = {
   /**
    * @param known the number of the last answer that is still known; 0 for none. Only what changed is handed over:
    * copying a whole plan would make the page wait.
+   * @param tellAhead told of figures that hang on no hour, before hours are found
    */
-  deriveChanges(inputs: PlanInputs, known: number): Answer {
-    const plan = planner(inputs)
+  deriveChanges(inputs: PlanInputs, known: number, tellAhead: (figures: readonly TallyFigure[]) => void): Answer {
+    const plan = planner(inputs, tellAhead)
     const before = last?.number === known ? last : null
     last = { plan, number: (last?.number ?? 0) + 1 }
     return { changes: changesFrom(before?.plan ?? null, plan), since: before?.number ?? 0, number: last.number }

@@ -34,6 +34,23 @@ const ATTEMPTS = 16
 type Spot = { readonly along: number; readonly height: number }
 
 /**
+ * How far a place is from the nearest of those that stand, squared, mm²; Infinity where none stands. As soon as one is
+ * found as near as `enough`, that is all: a place is only wanted that is farther from all.
+ * @param turnMm once round the tier, where a scatter goes all the way round
+ */
+function nearestSquared(place: Spot, spots: readonly Spot[], turnMm: number | null, enough: number): number {
+  let nearest = Infinity
+  for (const other of spots) {
+    const straight = Math.abs(place.along - other.along)
+    const round = turnMm === null ? straight : Math.min(straight, turnMm - straight)
+    const rise = place.height - other.height
+    nearest = Math.min(nearest, round * round + rise * rise)
+    if (nearest <= enough) break
+  }
+  return nearest
+}
+
+/**
  * Places for a scatter. Each next element takes, of some tries, the place farthest from those that stand: loose, and
  * balanced.
  * Where not all find their gap, fewer are placed, and the count says so. @see Mitchell 1991, best-candidate sampling
@@ -49,12 +66,9 @@ function spotsFor(
   const length = alongAt(scale, values.middleDeg + values.spanDeg / 2) - start
   const rise = tier.topMm - tier.footMm - seen.heightMm
   const wholeTurn = values.spanDeg >= 360
-  const apart = (one: Spot, other: Spot): number => {
-    const round = Math.abs(one.along - other.along)
-    return Math.hypot(wholeTurn ? Math.min(round, length - round) : round, one.height - other.height)
-  }
+  const quiet = free.filter((other) => other.tier === tier.index && other.on === 'side')
   const blocked = ({ along, height }: Spot): boolean =>
-    free.some((other) =>
+    quiet.some((other) =>
       overlap(
         {
           tier: tier.index,
@@ -66,18 +80,22 @@ function spotsFor(
         stack,
       ),
     )
+  const apart = values.gapMm + seen.widthMm
   const attempt = (turn: number): readonly Spot[] => {
     const stream = seededStream(seedFor(values.seed, 5 + turn))
     const spots: Spot[] = []
     for (let each = 0; each < wanted; each += 1) {
-      const tries = Array.from({ length: CANDIDATES }, (): Spot => ({
-        along: between(stream, 0, length),
-        height: tier.footMm + between(stream, 0, rise),
-      })).filter((spot) => !blocked(spot))
-      const nearest = (place: Spot): number =>
-        spots.reduce((least, other) => Math.min(least, apart(place, other)), Infinity)
-      const best = tries.length > 0 ? tries.reduce((far, place) => (nearest(place) > nearest(far) ? place : far)) : null
-      if (best && nearest(best) >= values.gapMm + seen.widthMm) spots.push(best)
+      let best: Spot | null = null
+      let farthest = -1
+      for (let tried = 0; tried < CANDIDATES; tried += 1) {
+        const place = { along: between(stream, 0, length), height: tier.footMm + between(stream, 0, rise) }
+        if (blocked(place)) continue
+        const nearest = nearestSquared(place, spots, wholeTurn ? length : null, farthest)
+        if (nearest <= farthest) continue
+        best = place
+        farthest = nearest
+      }
+      if (best && farthest >= apart * apart) spots.push(best)
     }
     return spots
   }

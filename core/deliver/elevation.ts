@@ -1,7 +1,7 @@
 /** The cake from the front, the back and above, to scale: everything as it stands, what is to be placed with its number. */
 import { chosenOption, type Commission } from '../commission'
 import type { Board, StandingTier } from '../cake'
-import { paperStand, wholePart, type Drawn, type OnPaper, type Picture, type Shape, type Side } from '../draw'
+import { paperStand, wholePart, type OnPaper, type Picture, type Shape, type Side } from '../draw'
 import { circle, polyline, type Point } from '../geometry'
 import { drawnElements, type Plan } from '../plan'
 import type { Placing } from './placing'
@@ -17,21 +17,21 @@ const TAGS: Readonly<Record<Placing['stage'], string>> = {
 const MOST_TAGS = 90
 
 /** Something that is placed, as it is drawn. */
-export type Standing3 = Pick<Placing, 'number' | 'stage' | 'angleDeg' | 'on'> & Pick<Drawn, 'mesh' | 'colour'>
+type PlacedAsDrawn = Pick<Placing, 'number' | 'stage' | 'angleDeg' | 'on'> & Pick<OnPaper, 'colour' | 'parts'>
 
 /** Everything that is placed, as it stands in space. */
-export function standingOf(plan: Plan, commission: Commission, placings: readonly Placing[]): readonly Standing3[] {
+export function standingOf(plan: Plan, commission: Commission, placings: readonly Placing[]): readonly PlacedAsDrawn[] {
   const drawn = new Map(
     chosenOption(commission).decorations.map((decoration) => [decoration.id, drawnElements(decoration, plan)]),
   )
   return placings.map(({ number, stage, angleDeg, on, decoration, index }) => {
     const { mesh, colour } = drawn.get(decoration)![index]!
-    return { number, stage, angleDeg, on, mesh, colour }
+    return { number, stage, angleDeg, on, colour, parts: [wholePart(mesh)] }
   })
 }
 
 /** What lies on a top is seen from front and back; what is on a side from its own. What is dressed has no number. */
-function shownFrom(side: Side, { on, angleDeg, stage }: Standing3): OnPaper['shown'] {
+function shownFrom(side: Side, { on, angleDeg, stage }: PlacedAsDrawn): OnPaper['shown'] {
   if (side === 'above') return on === 'side' || stage === 'dressed' ? 'pale' : 'strong'
   if (on !== 'top' && Math.abs(angleDeg) <= 90 !== (side === 'front')) return 'hidden'
   return stage === 'dressed' ? 'pale' : 'strong'
@@ -39,7 +39,7 @@ function shownFrom(side: Side, { on, angleDeg, stage }: Standing3): OnPaper['sho
 
 /** Numbers at places of a picture, led to where they had to give way. */
 function marksAt(
-  numbered: readonly (Pick<Standing3, 'number' | 'stage'> & { readonly place: Point })[],
+  numbered: readonly (Pick<PlacedAsDrawn, 'number' | 'stage'> & { readonly place: Point })[],
   radius: number,
   paper: Pick<Picture, 'widthMm' | 'heightMm'>,
 ): readonly Shape[] {
@@ -65,10 +65,10 @@ function marksAt(
 export function numberedView(
   stack: readonly StandingTier[],
   board: Board,
-  standing: readonly Standing3[],
+  standing: readonly PlacedAsDrawn[],
   side: Side,
 ): Picture | null {
-  const shown = standing.map((each) => ({ ...each, parts: [wholePart(each.mesh)], shown: shownFrom(side, each) }))
+  const shown = standing.map((each) => ({ ...each, shown: shownFrom(side, each) }))
   if (side === 'above' && shown.every((each) => each.shown !== 'strong')) return null
   const { widthMm, heightMm, shapes, middles } = paperStand(stack, board, shown, side)
   // What has no outline from this side has no place for a number either.

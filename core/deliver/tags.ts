@@ -30,6 +30,8 @@ function pushedApart(wants: readonly Point[], radiusMm: number, paper: Paper): r
     for (let one = 0; one < at.length; one += 1)
       for (let other = one + 1; other < at.length; other += 1) {
         let [dx, dy] = [at[other]!.x - at[one]!.x, at[other]!.y - at[one]!.y]
+        // Most are far from each other, and there are many rounds.
+        if (Math.abs(dx) >= apart || Math.abs(dy) >= apart) continue
         // What lies on one spot goes apart in a direction of its own.
         if (Math.hypot(dx, dy) < SAME_SPOT)
           [dx, dy] = [SAME_SPOT * Math.cos(one + 2.4 * other), SAME_SPOT * Math.sin(one + 2.4 * other)]

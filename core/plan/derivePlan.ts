@@ -1,7 +1,7 @@
 /** The plan: a chain of stages, each worked out from those before it. Nothing turns back. */
 import { chosenOption } from '../commission'
 import { mixturesFor, unwantedOf } from '../mixture'
-import type { Plan, PlanInputs } from './plan'
+import type { Plan, PlanInputs, TallyFigure } from './plan'
 import { fitting, travellingOf } from './stages/boxFit'
 import { careCardOf } from './stages/care'
 import { inedibleOf } from './stages/inedible'
@@ -13,7 +13,7 @@ import { rememberStages, type RememberedStages } from './stages/remembered'
 import { eventAtOf, warmingAir } from './stages/road'
 import { picksIn, placedSetMin, QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
 import { supplyStage } from './stages/supply'
-import { leafStatesOf, tallyOf } from './stages/tally'
+import { figuresAhead, leafStatesOf, tallyOf } from './stages/tally'
 import { toColour } from './stages/tint'
 import { wireStage } from './stages/wires'
 
@@ -67,8 +67,8 @@ function cutColouredDried(stages: RememberedStages, inputs: PlanInputs, { option
 
 type CutColouredDried = ReturnType<typeof cutColouredDried>
 
-/** From pieces and rests to turns, and from turns to hours. */
-function scheduled(
+/** From pieces and rests to turns, and to all that is to be done. */
+function workToDo(
   stages: RememberedStages,
   inputs: PlanInputs,
   { option, learned, cakeFacts }: Placed,
@@ -84,25 +84,41 @@ function scheduled(
 
   const counted = { picks: picksIn(made), setMin: placedSetMin(made) }
   const wanted = { ...toSchedule(brief, option, workshop), ...counted, warmMin: cakeFacts.warmMin, others, walks }
-  const work = stages.schedule({ ...wanted, making, hands: learned.hands })
-  const now = bench.tasks.length > 0 ? (bench.handedOver?.at ?? inputs.now) : 0
-  const timetable = stages.timetable({ scheduled: work, walks, tasks: bench.tasks, now })
-  return { work: work.work, tooBig: making.tooBig, neverDry: making.neverSet, timetable }
+  const toSearch = stages.schedule({ ...wanted, making, hands: learned.hands })
+  return { toSearch, work: toSearch.work, tooBig: making.tooBig, neverDry: making.neverSet }
 }
 
-function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
+/** From all that is to be done to hours, which takes longest. */
+function hoursFor(
+  stages: RememberedStages,
+  { commission: { bench }, now, walks = QUICK_WALKS }: PlanInputs,
+  { toSearch }: ReturnType<typeof workToDo>,
+): Plan['timetable'] {
+  const since = bench.tasks.length > 0 ? (bench.handedOver?.at ?? now) : 0
+  return stages.timetable({ scheduled: toSearch, walks, tasks: bench.tasks, now: since })
+}
+
+/** Told of figures while a plan is still being worked out. */
+type TellAhead = (figures: readonly TallyFigure[]) => void
+
+function planWith(stages: RememberedStages, inputs: PlanInputs, tellAhead?: TellAhead): Plan {
   const { workshop, units, commission } = inputs
   const { brief } = commission
   const onCake = placed(stages, inputs)
   const { option, learned, stack, cakeFacts, fits, decorations, bouquets, accents } = onCake
   const prepared = cutColouredDried(stages, inputs, onCake)
   const { groups, sheets, torn, liquids, mixtures, dishes, made, slowing, dryings, onTheCake } = prepared
-  const { work, tooBig, neverDry, timetable } = scheduled(stages, inputs, onCake, prepared)
+  const { cake, ownPieces } = option
 
+  const toDo = workToDo(stages, inputs, onCake, prepared)
+  const { work, tooBig, neverDry } = toDo
   const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
+  const toTally = { decorations, sheets, dishes, ownPieces, work, units, cost: supplied.cost }
+  tellAhead?.(figuresAhead(toTally))
+  const timetable = hoursFor(stages, inputs, toDo)
+
   const wires = wireStage({ decorations })
   const { holders } = wires
-  const { cake, ownPieces } = option
   const inedible = inedibleOf({ cake, facts: cakeFacts, decorations, holders, accents })
   const careCard = careCardOf({ ...onCake, ...prepared, cake, decorations: made, inedible, venue: brief.venue })
 
@@ -116,7 +132,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
   const cautions = cautionsFor({ ...facts, inputs })
 
   const startBy = startByWorking(brief, workshop.pace, timetable, work)
-  const tally = tallyOf({ ...facts, work, ownPieces, startBy, cautions, units })
+  const tally = tallyOf({ ...toTally, timetable, startBy, cautions })
   const leafStates = leafStatesOf(cautions, option.decorations.length > 0)
   return {
     ...{
@@ -140,11 +156,11 @@ function planWith(stages: RememberedStages, inputs: PlanInputs): Plan {
 
 /**
  * A planner that remembers each stage, for many edits of the same commission. Same inputs, same plan, whatever was
- * asked before.
+ * asked before. Who wants figures before hours are found, which takes longest, is told of them first.
  */
-export function createPlanner(): (inputs: PlanInputs) => Plan {
+export function createPlanner(): (inputs: PlanInputs, tellAhead?: TellAhead) => Plan {
   const stages = rememberStages()
-  return (inputs) => planWith(stages, inputs)
+  return (inputs, tellAhead) => planWith(stages, inputs, tellAhead)
 }
 
 /** The plan that follows from a commission and a workshop. Pure: nothing else enters. */

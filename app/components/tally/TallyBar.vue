@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref, watch } from 'vue'
 import { printWorkingValue } from '#core/quantity'
-import type { TallyFigure } from '#core/plan'
+import { isByHours, type TallyFigure } from '#core/plan'
 import { useWorkingPanel } from '~/components/working/panel'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
@@ -12,7 +12,7 @@ const studio = useStudio()
 const preferences = usePreferences()
 const panel = useWorkingPanel()
 watch(
-  () => studio.plan?.tally ?? [],
+  () => studio.tally,
   (now, before) => {
     for (const { id, working } of before) panel.follow(working, now.find((figure) => figure.id === id)?.working)
   },
@@ -27,6 +27,9 @@ function open({ id, working }: TallyFigure): void {
   else if (working) panel.open(working)
 }
 
+/** Whether a figure is still that of the edit before. */
+const isBehind = (figure: TallyFigure): boolean => studio.isPlanning && isByHours(figure)
+
 const shown = ({ working, none }: TallyFigure): string =>
   working ? printWorkingValue(working, preferences.units) : none
 </script>
@@ -40,7 +43,7 @@ const shown = ({ working, none }: TallyFigure): string =>
     class="flex items-stretch overflow-x-auto bg-night text-night-ink"
   >
     <button
-      v-for="figure in studio.plan?.tally ?? []"
+      v-for="figure in studio.tally"
       :key="figure.id"
       type="button"
       :class="[
@@ -69,7 +72,10 @@ const shown = ({ working, none }: TallyFigure): string =>
       </span>
       <span
         class="font-display text-[1.55rem] leading-tight font-semibold whitespace-nowrap"
-        :class="figure.id === 'warnings' && figure.working && figure.working.value > 0 ? 'text-[#f3c566]' : ''"
+        :class="[
+          figure.id === 'warnings' && figure.working && figure.working.value > 0 ? 'text-[#f3c566]' : '',
+          isBehind(figure) ? 'opacity-50 transition-opacity delay-500' : '',
+        ]"
         >{{ shown(figure) }}</span
       >
       <span class="min-h-[1.1em] w-0 min-w-full truncate text-[0.74rem] text-night-soft" :title="figure.beside">{{

@@ -20,34 +20,69 @@ import {
 import { couldBeginLater, type Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
 import { powderG } from '../../tint'
-import type { LeafState, Plan, TallyFigure } from '../plan'
+import type { LeafState, Plan, TallyFigure, TallyId } from '../plan'
 import { allSheets } from './cutting/needs'
 import type { DishWork } from './tint'
 
-type TallyParts = {
+type PartsAhead = {
   readonly decorations: readonly PlannedDecoration[]
   readonly ownPieces: readonly OwnPiece[]
   readonly sheets: readonly SheetNeed[]
   readonly dishes: Pick<DishWork, 'dishes' | 'baths' | 'dyes'>
   readonly work: Work
   readonly cost: Working
-  readonly startBy: Working | null
-  readonly timetable: Plan['timetable']
-  readonly cautions: readonly Caution[]
   readonly units: UnitSystem
 }
 
-export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
-  const { decorations, sheets, dishes, work, cost, startBy, timetable, cautions, units } = parts
-  const own = parts.ownPieces.reduce((sum, { quantity }) => sum + quantity, 0)
+type TallyParts = PartsAhead & {
+  readonly startBy: Working | null
+  readonly timetable: Plan['timetable']
+  readonly cautions: readonly Caution[]
+}
+
+/** As they stand from left to right. */
+const IN_ORDER: readonly TallyId[] = ['pieces', 'paper', 'colours', 'handsOn', 'startBy', 'cost', 'warnings']
+/** What is not known before hours are found. */
+const BY_HOURS: readonly TallyId[] = ['startBy', 'warnings']
+
+const inOrder = (figures: readonly TallyFigure[]): readonly TallyFigure[] =>
+  [...figures].sort((one, other) => IN_ORDER.indexOf(one.id) - IN_ORDER.indexOf(other.id))
+
+const figure = (id: TallyId, label: string, working: Working | null, beside = '', none = ''): TallyFigure => ({
+  id,
+  label,
+  working,
+  beside,
+  none,
+})
+
+/** All figures of a plan, in the order they stand in. */
+export const tallyOf = ({ startBy, timetable, cautions, ...ahead }: TallyParts): readonly TallyFigure[] =>
+  inOrder([
+    ...figuresAhead(ahead),
+    figure('startBy', 'start by', startBy, startWords(timetable), noStartWords(timetable)),
+    figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
+  ])
+
+/** A tally until the whole plan is there: the figures that are ahead of it, and what hangs on hours as it was. */
+export const tallyWith = (ahead: readonly TallyFigure[], before: readonly TallyFigure[]): readonly TallyFigure[] =>
+  inOrder([...ahead, ...before.filter(isByHours)])
+
+/** Whether a figure is only known once hours are found. */
+export const isByHours = ({ id }: TallyFigure): boolean => BY_HOURS.includes(id)
+
+/** Figures that hang on no hour, and so can be told before hours are found. */
+export function figuresAhead({
+  decorations,
+  sheets,
+  dishes,
+  work,
+  cost,
+  units,
+  ownPieces,
+}: PartsAhead): readonly TallyFigure[] {
+  const own = ownPieces.reduce((sum, { quantity }) => sum + quantity, 0)
   const loads = loadsOf(work)
-  const figure = (
-    id: TallyFigure['id'],
-    label: string,
-    working: Working | null,
-    beside = '',
-    none = '',
-  ): TallyFigure => ({ id, label, working, beside, none })
   const made = decorations.filter(({ elements }) => elements.length > 0)
   const pieces = sumOf('pieces', 'count', 'decorations added up', [
     ...made.map((each) => ({ ...each.pieces, label: each.name.toLowerCase() })),
@@ -67,9 +102,7 @@ export function tallyOf(parts: TallyParts): readonly TallyFigure[] {
       work.total,
       loads === 0 ? '' : loads === 1 ? '1 load to dry' : `${loads} loads to dry`,
     ),
-    figure('startBy', 'start by', startBy, startWords(timetable), noStartWords(timetable)),
     figure('cost', 'cost', cost, 'paper, colour, hands'),
-    figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
   ]
 }
 
@@ -95,7 +128,7 @@ function sheetWords(sheets: readonly SheetNeed[]): string {
 }
 
 /** All that is mixed. */
-function colourVolume({ dishes, baths }: TallyParts['dishes']): Working | null {
+function colourVolume({ dishes, baths }: PartsAhead['dishes']): Working | null {
   const all = [
     ...baths.map(({ startMl, uses }) => named(startMl, uses)),
     ...dishes.map(({ ml, uses }) => named(ml, uses)),
@@ -108,7 +141,7 @@ const named = (ml: Working, uses: readonly { readonly name: string }[]): Working
   label: uses.map(({ name }) => name.toLowerCase()).join(', '),
 })
 
-function colourWords({ dishes, baths, dyes }: TallyParts['dishes'], units: UnitSystem): string {
+function colourWords({ dishes, baths, dyes }: PartsAhead['dishes'], units: UnitSystem): string {
   const isPowder = (id: string): boolean => dyes.film.some(({ dye }) => dye.id === id && dye.base === 'powder')
   const dripped = baths.flatMap(({ steps }) => steps.flatMap(({ wholeDrops }) => Object.entries(wholeDrops)))
   const drops = dripped.reduce((sum, [dye, many]) => sum + (isPowder(dye) ? 0 : many), 0)
