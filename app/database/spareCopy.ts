@@ -68,9 +68,9 @@ async function readFile(folder: Folder, file: string): Promise<unknown> {
 }
 
 /** One window at a time, where the browser lets windows agree. */
-function alone(work: () => Promise<void>): Promise<void> {
+async function alone(work: () => Promise<void>): Promise<void> {
   const { locks } = navigator as { readonly locks?: LockManager | null }
-  return locks ? locks.request('lamellon spare copy', work) : work()
+  await (locks ? locks.request('lamellon spare copy', work) : work())
 }
 
 /** The spare copy of a studio. What goes wrong with it is left: it must never be in the way of the studio itself. */

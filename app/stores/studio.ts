@@ -23,7 +23,7 @@ import {
 } from '~/database/keeping'
 import type { OnTheWay } from '~/database/onTheWay'
 import { listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
-import { spareCopyOf, spareFolder } from '~/database/spareCopy'
+import type { SpareCopy } from '~/database/spareCopy'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { othersOf } from './otherCommissions'
 import { figuresOf } from './figures'
@@ -64,7 +64,12 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
-  const spare = spareCopyOf(databases.own, () => spareFolder(`${databases.own.name}-${KEPT_VERSION}`))
+  let spareCopy: Promise<SpareCopy> | null = null
+  /** The spare copy of the own studio; the demo is laid out anew. Read once it is needed: figures do not wait for it. */
+  const spare = (): Promise<SpareCopy> =>
+    (spareCopy ??= import('~/database/spareCopy').then(({ spareCopyOf, spareFolder }) =>
+      spareCopyOf(databases.own, () => spareFolder(`${databases.own.name}-${KEPT_VERSION}`)),
+    ))
   const beginning = (of: StudioName = preferences.studio): Promise<Workshop> => startingWorkshop(of, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
@@ -96,8 +101,18 @@ export const useStudio = defineStore('studio', () => {
   const { plan, tally, isPlanning, trouble, differences, askAnew, edited, clear, once, tried, taken, faults, stop } =
     figuresOf(
       () => (state.value ? question() : null),
-      () => void lookThrough(),
+      () => {
+        void lookThrough()
+        void followWithSpare()
+      },
     )
+
+  async function followWithSpare(): Promise<void> {
+    if (preferences.studio !== 'own') return
+    const { follow, write } = await spare()
+    await follow()
+    document.addEventListener('visibilitychange', write)
+  }
 
   async function putAside(id: string, why: readonly string[]): Promise<void> {
     const name = await setCommissionAside(database(), id, why, Date.now())
@@ -188,7 +203,6 @@ export const useStudio = defineStore('studio', () => {
       if (data === preferences.studio) saving.then(takeOver)
     }
     await enter(preferences.studio)
-    document.addEventListener('visibilitychange', () => void spare.write())
   }
 
   /**
@@ -207,10 +221,10 @@ export const useStudio = defineStore('studio', () => {
       notice.value ||= said
       if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
       trouble.value = null
-      const savedAt = name === 'own' ? await spare.bringBack() : null
+      const isBare = name === 'own' && (await databases.own.commissions.count()) === 0
+      const savedAt = isBare ? await (await spare()).bringBack() : null
       if (savedAt !== null) notice.value = broughtBack(savedAt)
       await openLatest()
-      if (name === 'own') void spare.follow()
     } catch (reason) {
       state.value = null
       clear(openingTrouble(reason))

@@ -11,7 +11,7 @@ import { laidTooEarlyOf } from './stages/onTheCake'
 import { placeStage } from './stages/place'
 import { rememberStages, type RememberedStages } from './stages/remembered'
 import { eventAtOf, warmingAir } from './stages/road'
-import { picksIn, placedSetMin, QUICK_WALKS, startByWorking, toSchedule } from './stages/schedule'
+import { picksIn, placedSetMin, QUICK_WALKS, startByWorking, toSchedule, type ToDo } from './stages/schedule'
 import { supplyStage } from './stages/supply'
 import { figuresAhead, leafStatesOf, tallyOf } from './stages/tally'
 import { toColour } from './stages/tint'
@@ -74,7 +74,7 @@ function workToDo(
   { option, learned, cakeFacts }: Placed,
   { made, groups, dishes, dryings, slowing }: CutColouredDried,
 ) {
-  const { commission, workshop, others = [], walks = QUICK_WALKS } = inputs
+  const { commission, workshop, others = [] } = inputs
   const { brief, bench } = commission
   const { mats, trays, ovenPlaces, moulds, pace, stepMinutes } = workshop
   const places = { mats, trays, ovenPlaces, moulds }
@@ -83,19 +83,20 @@ function workToDo(
   const making = stages.work({ decorations: made, groups, baths: dishes.baths, ...rests, ...hands, ...places })
 
   const counted = { picks: picksIn(made), setMin: placedSetMin(made) }
-  const wanted = { ...toSchedule(brief, option, workshop), ...counted, warmMin: cakeFacts.warmMin, others, walks }
-  const toSearch = stages.schedule({ ...wanted, making, hands: learned.hands })
-  return { toSearch, work: toSearch.work, tooBig: making.tooBig, neverDry: making.neverSet }
+  const wanted = { ...toSchedule(brief, option, workshop), ...counted, warmMin: cakeFacts.warmMin, others }
+  const toDo = stages.toDo({ ...wanted, making, hands: learned.hands })
+  return { toDo, work: toDo.work, tooBig: making.tooBig, neverDry: making.neverSet }
 }
 
 /** From all that is to be done to hours, which takes longest. */
 function hoursFor(
   stages: RememberedStages,
   { commission: { bench }, now, walks = QUICK_WALKS }: PlanInputs,
-  { toSearch }: ReturnType<typeof workToDo>,
+  toDo: ToDo,
 ): Plan['timetable'] {
+  const scheduled = stages.schedule({ toDo, walks })
   const since = bench.tasks.length > 0 ? (bench.handedOver?.at ?? now) : 0
-  return stages.timetable({ scheduled: toSearch, walks, tasks: bench.tasks, now: since })
+  return stages.timetable({ toDo, scheduled, walks, tasks: bench.tasks, now: since })
 }
 
 /** Told of figures while a plan is still being worked out. */
@@ -110,8 +111,7 @@ function planWith(stages: RememberedStages, inputs: PlanInputs, tellAhead?: Tell
   const { groups, sheets, torn, liquids, mixtures, dishes, made, slowing, dryings, onTheCake } = prepared
   const { cake, ownPieces } = option
 
-  const toDo = workToDo(stages, inputs, onCake, prepared)
-  const { work, tooBig, neverDry } = toDo
+  const { toDo, work, tooBig, neverDry } = workToDo(stages, inputs, onCake, prepared)
   const supplied = supplyStage({ sheets, dishes, handsOn: work.total, shelf: workshop })
   const toTally = { decorations, sheets, dishes, ownPieces, work, units, cost: supplied.cost }
   tellAhead?.(figuresAhead(toTally))

@@ -16,7 +16,7 @@ import { dryStage } from './dry'
 import { onTheCakeStage } from './onTheCake'
 import { paperStage } from './paper'
 import { slowingOf } from './rests'
-import { scheduleStage, timetableStage } from './schedule'
+import { scheduleStage, timetableStage, toDoStage } from './schedule'
 import { tintStage } from './tint'
 import { workStage } from './work'
 
@@ -40,6 +40,7 @@ export function rememberStages() {
     dry: remember(dryStage({ estimate: remember(estimateDrying, told), setting: remember(settingMin, told) }), told),
     onTheCake: remember(onTheCakeStage, told),
     work: remember(workStage, told),
+    toDo: remember(toDoStage, told),
     schedule: remember(scheduleStage, told),
     timetable: remember(timetableStage, told),
   }

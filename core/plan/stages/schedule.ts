@@ -57,7 +57,6 @@ export type ScheduleInputs = {
   readonly setMin: number
   readonly others: readonly Stretch[]
   readonly pins: Readonly<Record<string, number>>
-  readonly walks: number
   readonly making: MakingWork
   readonly hands: Learned['hands']
 }
@@ -113,19 +112,19 @@ export const picksIn = (decorations: readonly Pick<PlannedDecoration, 'removals'
 export const placedSetMin = (decorations: readonly Pick<PlannedDecoration, 'skin' | 'gluings'>[]): number =>
   setMinOf(decorations.filter(({ skin }) => !skin).flatMap(({ gluings }) => gluings))
 
-export type Scheduled = {
+/** All that is to be done, and when it is to be done as a question; where there is nothing to ask, why. */
+export type ToDo = {
   readonly work: Work
-  readonly question: TimetableQuestion | null
-  readonly found: Result<SurePlan, NoTimetableReason>
+  readonly question: Result<TimetableQuestion, NoTimetableReason>
 }
 
-/** The latest timetable for the work, before anything has happened. */
-export function scheduleStage(inputs: ScheduleInputs): Scheduled {
-  const { brief, warmMin, workshop, tiers, picks, setMin, others, pins, walks, making, hands } = inputs
+/** All work, and what is asked of the search for hours. */
+export function toDoStage(inputs: ScheduleInputs): ToDo {
+  const { brief, warmMin, workshop, tiers, picks, setMin, others, pins, making, hands } = inputs
   const counts = countsOf(tiers, picks)
   const work = workFor(making.making, making.inTurn, brief.completion, workshop.pace, counts, hands)
-  if (making.neverSet.length > 0) return { work, question: null, found: refuse({ code: 'never-sets' }) }
-  if (making.making.length === 0) return { work, question: null, found: refuse({ code: 'nothing-to-make' }) }
+  if (making.neverSet.length > 0) return { work, question: refuse({ code: 'never-sets' }) }
+  if (making.making.length === 0) return { work, question: refuse({ code: 'nothing-to-make' }) }
   const eventAt = valueOf(parseMoment(brief.eventAt))
   const question: TimetableQuestion = {
     eventAt,
@@ -143,24 +142,29 @@ export function scheduleStage(inputs: ScheduleInputs): Scheduled {
     people: peopleOf(workshop, others),
     pins,
   }
-  return { work, question, found: findTimetable(question, walks) }
+  return { work, question: ok(question) }
 }
 
-export type SinceInputs = {
-  readonly scheduled: Scheduled
-  readonly walks: number
+type SearchInputs = { readonly toDo: ToDo; readonly walks: number }
+
+/** The latest timetable for the work, before anything has happened. */
+export const scheduleStage = ({ toDo: { question }, walks }: SearchInputs): Result<SurePlan, NoTimetableReason> =>
+  question.ok ? findTimetable(question.value, walks) : question
+
+type SinceInputs = SearchInputs & {
+  readonly scheduled: Result<SurePlan, NoTimetableReason>
   readonly tasks: Bench['tasks']
   readonly now: Moment
 }
 
 /** The timetable as it has gone so far, and as it goes on from now. */
-export function timetableStage({ scheduled, walks, tasks, now }: SinceInputs): Plan['timetable'] {
-  const { found: schedule, question } = scheduled
-  if (!schedule.ok || !question) return schedule.ok ? refuse({ code: 'nothing-to-make' }) : schedule
+export function timetableStage({ toDo: { question }, scheduled, walks, tasks, now }: SinceInputs): Plan['timetable'] {
+  if (!scheduled.ok) return scheduled
+  if (!question.ok) return question
   const happened = new Map(
     tasks.map(({ task, begunAt, doneAt }): readonly [string, Happened] => [task, { from: begunAt, to: doneAt }]),
   )
-  return ok(timetableSince(schedule.value, question, walks, happened.size > 0 ? { happened, now } : null))
+  return ok(timetableSince(scheduled.value, question.value, walks, happened.size > 0 ? { happened, now } : null))
 }
 
 /**
