@@ -20,6 +20,7 @@ import {
 import { couldBeginLater, type Work } from '../../schedule'
 import type { SheetNeed } from '../../supply'
 import { powderG } from '../../tint'
+import { inOrder } from '../figuresAhead'
 import type { LeafState, Plan, TallyFigure, TallyId } from '../plan'
 import { allSheets } from './cutting/needs'
 import type { DishWork } from './tint'
@@ -40,14 +41,6 @@ type TallyParts = PartsAhead & {
   readonly cautions: readonly Caution[]
 }
 
-/** As they stand from left to right. */
-const IN_ORDER: readonly TallyId[] = ['pieces', 'paper', 'colours', 'handsOn', 'startBy', 'cost', 'warnings']
-/** What is not known before hours are found. */
-const BY_HOURS: readonly TallyId[] = ['startBy', 'warnings']
-
-const inOrder = (figures: readonly TallyFigure[]): readonly TallyFigure[] =>
-  [...figures].sort((one, other) => IN_ORDER.indexOf(one.id) - IN_ORDER.indexOf(other.id))
-
 const figure = (id: TallyId, label: string, working: Working | null, beside = '', none = ''): TallyFigure => ({
   id,
   label,
@@ -63,13 +56,6 @@ export const tallyOf = ({ startBy, timetable, cautions, ...ahead }: TallyParts):
     figure('startBy', 'start by', startBy, startWords(timetable), noStartWords(timetable)),
     figure('warnings', 'needs a look', warningCount(cautions), wordsFor(cautions)),
   ])
-
-/** A tally until the whole plan is there: the figures that are ahead of it, and what hangs on hours as it was. */
-export const tallyWith = (ahead: readonly TallyFigure[], before: readonly TallyFigure[]): readonly TallyFigure[] =>
-  inOrder([...ahead, ...before.filter(isByHours)])
-
-/** Whether a figure is only known once hours are found. */
-export const isByHours = ({ id }: TallyFigure): boolean => BY_HOURS.includes(id)
 
 /** Figures that hang on no hour, and so can be told before hours are found. */
 export function figuresAhead({
