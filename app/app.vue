@@ -3,15 +3,16 @@ import { chosenOption } from '#core/commission'
 import { until } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { NuxtPage } from '#components'
-import { useHead, useRoute, useRouter } from '#imports'
+import { preloadRouteComponents, useHead, useRoute, useRouter } from '#imports'
 import { useArranging } from '~/components/arrange/arranging'
 import { useChosenDecoration } from '~/components/arrange/chosen'
+import { LEAF_TABS } from '~/components/leaves'
 import LeafTabs from '~/components/LeafTabs.vue'
 import StudioHeader from '~/components/StudioHeader.vue'
 import StudioNotices from '~/components/StudioNotices.vue'
 import TallyBar from '~/components/tally/TallyBar.vue'
 import { useStandTools } from '~/components/stand/standTools'
-import { afterFigures, afterPaint } from '~/composables/afterFigures'
+import { afterFigures, afterPaint, whenIdle } from '~/composables/afterFigures'
 import { keepDrafts } from '~/composables/draft'
 import { useStudioKeys } from '~/composables/studioKeys'
 import FileDialogs from '~/files/FileDialogs.vue'
@@ -63,7 +64,17 @@ onMounted(async () => {
   // Layouts that were found before are taken up, wherever the page is opened.
   const { useNesting } = await import('~/stores/nesting')
   useNesting()
+  await readLeaves()
 })
+
+/** Reads the leaves one by one while the page rests, so that the first turn to one is as quick as the next. */
+async function readLeaves(): Promise<void> {
+  for (const { leaf } of LEAF_TABS) {
+    await whenIdle()
+    // What cannot be read now is asked for again as it is turned to.
+    await preloadRouteComponents(`/${leaf}`).catch(() => undefined)
+  }
+}
 
 /** Pages that are there before there is a commission. */
 const WITHOUT_COMMISSION = ['/new', '/shelf', '/stand-ins']

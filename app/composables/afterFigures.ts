@@ -9,6 +9,13 @@ export const afterPaint = (): Promise<void> =>
     requestAnimationFrame(() => setTimeout(resolve))
   })
 
+/** Waits until the page has nothing else to do; a moment where the browser does not tell. */
+export const whenIdle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(() => resolve())
+    else setTimeout(resolve, 200)
+  })
+
 /** Stands where something is still to come. */
 const Later = () => h('span', { 'hidden': true, 'data-later': '' })
 

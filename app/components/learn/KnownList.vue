@@ -26,7 +26,7 @@ const state = ({ trials, isUsed }: Known): string =>
 
 <template>
   <section aria-label="What trials say" data-testid="known">
-    <p v-if="known.length === 0" class="text-ink-soft">
+    <p v-if="known.length === 0" class="mb-4 text-ink-soft">
       Nothing is logged yet. Half a minute below is enough for a trial; what is timed at the bench comes here by itself.
     </p>
     <div

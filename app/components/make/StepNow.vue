@@ -92,18 +92,18 @@ const letGoPicture = (id: string): void =>
         </button>
       </template>
     </div>
+    <dl v-if="card.amounts.length > 0" class="grid gap-1 text-[1.08rem]">
+      <div
+        v-for="(amount, at) in card.amounts"
+        :key="at"
+        class="flex items-baseline justify-between gap-4 border-b border-line pb-1"
+      >
+        <dt class="text-ink-soft">{{ amount.label }}</dt>
+        <dd class="text-right font-semibold">{{ amount.text }}</dd>
+      </div>
+    </dl>
     <div class="grid gap-4 md:grid-cols-[1.5fr_1fr]">
       <div class="grid content-start gap-3">
-        <dl v-if="card.amounts.length > 0" class="grid gap-1 text-[1.08rem]">
-          <div
-            v-for="(amount, at) in card.amounts"
-            :key="at"
-            class="flex items-baseline justify-between gap-4 border-b border-line pb-1"
-          >
-            <dt class="text-ink-soft">{{ amount.label }}</dt>
-            <dd class="text-right font-semibold">{{ amount.text }}</dd>
-          </div>
-        </dl>
         <p v-for="line in card.say" :key="line" class="text-[1.08rem] leading-snug">{{ line }}</p>
         <p v-for="caution in card.cautions" :key="caution" class="rounded-xl bg-look-soft px-3 py-2 text-[0.98rem]">
           {{ caution }}

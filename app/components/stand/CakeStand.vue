@@ -211,9 +211,6 @@ useGestures(drawing, { perPixel, placeUnder, hover, touch })
         </svg>
         <div v-if="isFlat" class="absolute inset-0" data-drawn="yes" data-level="flat" data-testid="stand-drawn">
           <FlatStand :flats :window="view" />
-          <p class="absolute inset-x-0 bottom-0 text-center text-[0.8rem] text-ink-soft">
-            Drawn flat: this browser shows nothing in depth.
-          </p>
         </div>
         <StandCanvas
           v-else
@@ -300,6 +297,9 @@ useGestures(drawing, { perPixel, placeUnder, hover, touch })
       </template>
     </div>
     <StandPictures v-if="isLarge && scene" :scene :solids :look :window="view" :room="cake" :foot-mm />
+    <p v-if="shown && isFlat" class="text-center text-[0.8rem] text-ink-soft">
+      Drawn flat: this browser shows nothing in depth.
+    </p>
     <StandBar v-if="shown" />
   </div>
 </template>

@@ -5,6 +5,7 @@ import { isByHours, type TallyFigure } from '#core/plan'
 import { useWorkingPanel } from '~/components/working/panel'
 import { usePreferences } from '~/stores/preferences'
 import { useStudio } from '~/stores/studio'
+import { shortWords } from './shortWords'
 
 const NeedsALook = defineAsyncComponent(() => import('./NeedsALook.vue'))
 
@@ -78,9 +79,11 @@ const shown = ({ working, none }: TallyFigure): string =>
         ]"
         >{{ shown(figure) }}</span
       >
-      <span class="min-h-[1.1em] w-0 min-w-full truncate text-[0.74rem] text-night-soft" :title="figure.beside">{{
-        figure.beside
-      }}</span>
+      <span
+        class="line-clamp-2 min-h-[2.3em] w-0 min-w-full text-[0.74rem] leading-[1.15] text-night-soft"
+        :title="figure.beside"
+        >{{ shortWords(figure.beside) }}</span
+      >
     </button>
     <NeedsALook v-if="isLooking" @close="isLooking = false" />
   </section>

@@ -51,13 +51,24 @@ export function perimeterOf(shape: Shape): Working {
   return derive('perimeter', 'length', rule, formula, inputs(shape), () => perimeterMm(shape))
 }
 
+const evenOf = new Map<number, readonly number[]>()
+/** Angles all round in so many steps; asked for the same few numbers of steps again and again. */
+function evenAngles(steps: number): readonly number[] {
+  const known = evenOf.get(steps)
+  if (known) return known
+  const angles = Array.from({ length: steps }, (_, step) => (step * 360) / steps)
+  evenOf.set(steps, angles)
+  return angles
+}
+
 /** Angles that draw a shape truly: evenly spread, and every corner. Degrees from 0, rising, below 360. */
 export function outlineAngles(shape: Shape, steps: number): readonly number[] {
-  const even = Array.from({ length: steps }, (_, step) => (step * 360) / steps)
+  const even = evenAngles(steps)
   const corners = definitionOf(shape.kind)
     .cornersDeg(shape)
     .map((angle) => ((angle % 360) + 360) % 360)
     .sort((one, other) => one - other)
+  if (corners.length === 0) return even
   // Both rise; looking for where each corner belongs is much quicker than sorting all anew, and this is asked often.
   const rising: number[] = []
   let next = 0
