@@ -71,6 +71,8 @@ onMounted(async () => {
 async function readLeaves(): Promise<void> {
   for (const { leaf } of LEAF_TABS) {
     await whenIdle()
+    // Who edits is not held up.
+    await until(() => studio.isPlanning).toBe(false)
     // What cannot be read now is asked for again as it is turned to.
     await preloadRouteComponents(`/${leaf}`).catch(() => undefined)
   }

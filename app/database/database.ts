@@ -76,6 +76,9 @@ async function versionIn(name: string): Promise<number | null> {
   return asItIs.verno
 }
 
+/** Whether a studio lies in this browser at all; one without a commission does too. */
+export const isKept = async ({ name }: StudioDatabase): Promise<boolean> => (await versionIn(name)) !== null
+
 /**
  * Brings up what an earlier Lamellon kept, before the studio is opened. How that is done is loaded only where it is
  * needed.

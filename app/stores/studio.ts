@@ -9,7 +9,7 @@ import type { Nested, Plan, PlanInputs } from '#core/plan'
 import { dateClockText, type Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
-import { broughtUp, KEPT_VERSION, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
+import { broughtUp, isKept, KEPT_VERSION, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
@@ -217,12 +217,12 @@ export const useStudio = defineStore('studio', () => {
       trouble.value = { code: 'blocked' }
     }
     try {
+      // Before anything opens it, and so begins it anew.
+      const savedAt = name === 'own' && !(await isKept(database())) ? await (await spare()).bringBack() : null
       const said = await saving.saveLaidAside(blocked)
       notice.value ||= said
       if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
       trouble.value = null
-      const isBare = name === 'own' && (await databases.own.commissions.count()) === 0
-      const savedAt = isBare ? await (await spare()).bringBack() : null
       if (savedAt !== null) notice.value = broughtBack(savedAt)
       await openLatest()
     } catch (reason) {
@@ -313,7 +313,9 @@ export const useStudio = defineStore('studio', () => {
     once({ ...question(), workshop: state.value?.workshop ?? (await keptWorkshop()), commission })
 
   async function refreshList(): Promise<void> {
-    listed.value = await listCommissions(database(), Date.now(), listed.value)
+    const found = await listCommissions(database(), Date.now(), listed.value)
+    // The shelf works out anew what is listed anew.
+    if (!areEqual(listed.value, found)) listed.value = found
     setAside.value = await listSetAside(database())
   }
 

@@ -12,12 +12,10 @@ import LeafFold from '~/components/ui/LeafFold.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
-import AccentSection from './AccentSection.vue'
 import ArrangedAs from './ArrangedAs.vue'
 import DecorationMenu from './DecorationMenu.vue'
 import { useDecoration } from './editing'
 import FlatPieces from './FlatPieces.vue'
-import MakingSection from './MakingSection.vue'
 import NamedHeading from './NamedHeading.vue'
 import PaperChoice from './PaperChoice.vue'
 import PlaceNumbers from './PlaceNumbers.vue'
@@ -26,9 +24,11 @@ import { sizeFields } from './sizeFields'
 import ValueFields from './ValueFields.vue'
 
 /** What is folded away at first, or comes with the pieces, waits for the figures. */
+const AccentSection = afterFigures(() => import('./AccentSection.vue'))
 const AssemblySection = afterFigures(() => import('./AssemblySection.vue'))
 const ElementBar = afterFigures(() => import('./ElementBar.vue'))
 const FinishSection = afterFigures(() => import('./FinishSection.vue'))
+const MakingSection = afterFigures(() => import('./MakingSection.vue'))
 const QuietSection = afterFigures(() => import('./QuietSection.vue'))
 const TopView = afterFigures(() => import('./TopView.vue'))
 /** What only some have. */
