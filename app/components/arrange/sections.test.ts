@@ -170,7 +170,7 @@ describe('a decoration’s leaf', () => {
     mount(DecorationLeaf, { props: { id }, global: { stubs: { SideEditor: true, PlantChoice: true } } })
   it.each(['sails', 'collar', 'lace', 'moths', 'globes', 'blossoms', 'ginkgo', 'buds'])(
     'of the %s gives counts that open, its flat pieces and how it is made',
-    (id) => {
+    async (id) => {
       const mounted = leaf(id)
       expect(mounted.get('h1').text()).toBe(made(id).name)
       expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
@@ -180,7 +180,8 @@ describe('a decoration’s leaf', () => {
       // Beside them, to their scale, what becomes of them.
       const done = mounted.get('[data-testid="finished-element"]').text()
       expect(done).toContain(made(id).one)
-      expect(mounted.text()).toContain(made(id).steps[0]!.name)
+      // How it is made comes after the figures.
+      await vi.waitFor(() => expect(mounted.text()).toContain(made(id).steps[0]!.name), { timeout: 60_000 })
     },
   )
   it('of what is gathered says so instead of how it is arranged, and lets it go', async () => {
