@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { demoCommission, demoWorkshop } from '#core/demo'
 import { StudioDatabase } from './database'
 import { addCommission, archiveCommission, removeCommission } from './keeping'
-import { spareCopyOf, type Folder, type SpareCopy } from './spareCopy'
+import { pauseAfter, spareCopyOf, type Folder, type SpareCopy } from './spareCopy'
 import { keepWorkshop } from './wholeStudio'
 
 /** A folder in memory; a file takes what was written once it is closed. */
@@ -104,6 +104,11 @@ describe('the spare copy of a studio', () => {
     const after = emptyStudio()
     expect(await copyOf(after).bringBack()).toBe(20)
     expect(await idsOf(after)).toEqual(['one'])
+  })
+
+  it('is written within moments, and of many pictures no more than a fifth of a megabyte a second', () => {
+    expect(pauseAfter(60_000)).toBeLessThan(500)
+    for (const letters of [1e6, 8e6]) expect(letters / pauseAfter(letters)).toBeLessThanOrEqual(200)
   })
 
   it('without a folder does nothing, and with one that refuses tries again', async () => {

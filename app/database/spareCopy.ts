@@ -6,8 +6,10 @@
 import type { KeptCommission, KeptWorkshop, StudioDatabase } from './database'
 import { faultOfRecord } from './setAside'
 
-/** What changed is written after so long, together with all that changed meanwhile. */
+/** What changed is written after so long at least, together with all that changed meanwhile. */
 const WRITTEN_AFTER_MS = 200
+/** A commission with many pictures is long to write: no more than so many letters go into files a millisecond. */
+const LETTERS_PER_MS = 200
 const WORKSHOP = 'workshop'
 
 /** Where the files lie: a folder as browsers give one, of which the types do not know yet that it tells its files. */
@@ -50,13 +52,19 @@ async function filesIn(folder: Folder): Promise<readonly string[]> {
   return files
 }
 
-async function writeFile(folder: Folder, file: string, record: object): Promise<void> {
+/** @returns how many letters were written */
+async function writeFile(folder: Folder, file: string, record: object): Promise<number> {
   const handle = await folder.getFileHandle(file, { create: true })
   // What was there stays until all is written.
   const writable = await handle.createWritable()
-  await writable.write(JSON.stringify(record))
+  const text = JSON.stringify(record)
+  await writable.write(text)
   await writable.close()
+  return text.length
 }
+
+/** How long nothing is written after so many letters, ms. */
+export const pauseAfter = (letters: number): number => Math.max(WRITTEN_AFTER_MS, letters / LETTERS_PER_MS)
 
 /** What a file holds; null where that cannot be read. */
 async function readFile(folder: Folder, file: string): Promise<unknown> {
@@ -81,13 +89,15 @@ export function spareCopyOf(database: StudioDatabase, folderFor: () => Promise<F
   let timer: ReturnType<typeof setTimeout> | null = null
   let given: Promise<Folder | null> | null = null
   let isFollowing = false
+  let pauseMs = WRITTEN_AFTER_MS
   const folder = (): Promise<Folder | null> => (given ??= folderFor())
 
-  async function writeOne(into: Folder, files: readonly string[], id: string): Promise<void> {
+  async function writeOne(into: Folder, files: readonly string[], id: string): Promise<number> {
     const record = id === WORKSHOP ? await workshop.get(WORKSHOP) : await commissions.get(id)
     const file = record && fileName(id, 'savedAt' in record ? record.savedAt : record.revision)
-    if (file) await writeFile(into, file, record)
+    const letters = file ? await writeFile(into, file, record) : 0
     for (const old of files) if (idIn(old) === id && old !== file) await into.removeEntry(old)
+    return letters
   }
 
   async function write(): Promise<void> {
@@ -98,7 +108,9 @@ export function spareCopyOf(database: StudioDatabase, folderFor: () => Promise<F
     try {
       await alone(async () => {
         const files = await filesIn(into)
-        for (const id of ids) await writeOne(into, files, id)
+        let letters = 0
+        for (const id of ids) letters += await writeOne(into, files, id)
+        pauseMs = pauseAfter(letters)
       })
     } catch {
       // No room, most likely: tried again with the next change.
@@ -111,7 +123,7 @@ export function spareCopyOf(database: StudioDatabase, folderFor: () => Promise<F
     timer ??= setTimeout(() => {
       timer = null
       void write()
-    }, WRITTEN_AFTER_MS)
+    }, pauseMs)
   }
 
   /** What is kept and not in the copy as it is, and what is in the copy and not kept any more. */
