@@ -149,25 +149,21 @@ export async function storageFindings(rounds, seed) {
       const wrong = []
       again.page.on('pageerror', (error) => wrong.push(error.message))
       await again.page.goto(`${address}/brief`)
-      const [commission, empty, notice] = [
-        again.page.getByTestId('tally'),
-        again.page.getByTestId('start-bare'),
-        again.page.getByRole('alert'),
-      ]
-      const came = await commission
+      const mayCome = {
+        'the commission': again.page.getByTestId('tally-warnings'),
+        'an empty studio': again.page.getByTestId('start-bare'),
+        'a sentence': again.page.getByTestId('studio-trouble'),
+      }
+      const [commission, empty, trouble] = Object.values(mayCome)
+      let came = 'nothing'
+      await commission
         .or(empty)
-        .or(notice)
+        .or(trouble)
         .first()
         .waitFor()
-        .then(
-          async () =>
-            (await commission.isVisible())
-              ? 'the commission'
-              : (await empty.isVisible())
-                ? 'an empty studio'
-                : 'a notice',
-          () => 'nothing',
-        )
+        .catch(() => wrong.push('nothing came'))
+      for (const [name, locator] of Object.entries(mayCome)) if (await locator.isVisible()) came = name
+      if (await again.page.getByText('brought back from a spare copy').isVisible()) came += ' from its spare copy'
       cameTo.set(came, (cameTo.get(came) ?? 0) + 1)
       if (came === 'an empty studio') {
         await empty.click()
