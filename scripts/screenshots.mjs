@@ -101,8 +101,8 @@ try {
     await page.getByTestId(studio === 'demo' ? 'tally-warnings' : 'new-commission').waitFor()
     await then?.(page)
     await page.evaluate(() => document.fonts.ready)
-    // The stand comes after the figures.
-    if (await page.getByTestId('tally').count())
+    // The stand comes after the figures; at the bench a phone has no room for it.
+    if (size !== PHONE && (await page.getByTestId('tally').count()))
       await page.locator('[data-testid=stand-drawn][data-drawn=yes]').waitFor({ state: 'attached' })
     // All that is drawn in depth is as it will stay.
     await page.waitForFunction(() =>
