@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { CurvePoint, DryingEstimate } from '#core/dry'
 import { afterFigures } from '~/composables/afterFigures'
-import { usePreferences } from '~/stores/preferences'
 import { useChartInk } from '~/components/ui/chartInk'
 import { dryingData, dryingOptions, stateNames } from './dryingChart'
 
@@ -16,17 +15,16 @@ const props = defineProps<{
 
 const LineChart = afterFigures(() => import('~/components/ui/LineChart.vue'))
 
-const preferences = usePreferences()
 const ink = useChartInk()
 const data = computed(() => dryingData(props.estimate, props.damp, props.forecast, props.roomC, ink.value))
 const options = computed(() => dryingOptions(props.estimate, ink.value))
-const plugins = computed(() => [stateNames(props.estimate, props.roomC, ink.value)])
+const plugins = [stateNames(() => ({ estimate: props.estimate, roomC: props.roomC, ink: ink.value }))]
 </script>
 
 <template>
   <div class="h-64">
     <LineChart
-      :key="`${preferences.theme}${estimate.way}${roomC}`"
+      :key="`${estimate.way}${roomC}`"
       :data="data"
       :options="options"
       :plugins="plugins"

@@ -106,11 +106,15 @@ export function dryingData(
 
 /**
  * Writes the names of the states beside the points where they are reached, or at the right end of the line of one that
- * is not.
+ * is not. A chart keeps what is drawn over it from its beginning, so that is asked for what it shows each time.
  */
-export const stateNames = ({ curve }: DryingEstimate, roomC: number, ink: ChartInk): Plugin<'line'> => ({
+export const stateNames = (
+  shown: () => { readonly estimate: DryingEstimate; readonly roomC: number; readonly ink: ChartInk },
+): Plugin<'line'> => ({
   id: 'state-names',
   afterDatasetsDraw(chart) {
+    const { estimate, roomC, ink } = shown()
+    const { curve } = estimate
     const {
       ctx,
       scales: { x, y },
