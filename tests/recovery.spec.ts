@@ -354,12 +354,13 @@ test('a browser that throws its damaged database away: the studio comes back fro
       for (const name of names) {
         const inside = await all.getDirectoryHandle(name)
         for await (const file of (inside as unknown as { keys: () => AsyncIterable<string> }).keys())
-          // One that is just being replaced is not there for a moment.
+          // One that is just being replaced is not there for a moment, whenever in reading it that is.
           contents.push(
-            await inside.getFileHandle(file).then(
-              async (handle) => (await handle.getFile()).text(),
-              () => '',
-            ),
+            await inside
+              .getFileHandle(file)
+              .then((handle) => handle.getFile())
+              .then((found) => found.text())
+              .catch(() => ''),
           )
       }
       return contents

@@ -106,6 +106,24 @@ describe('the spare copy of a studio', () => {
     expect(await idsOf(after)).toEqual(['one'])
   })
 
+  it('brings back the later of two files of one commission, in whatever order they are told', async () => {
+    await spare.follow()
+    await addCommission(database, named('one'), 900)
+    await spare.write()
+    const before = folder.files.get('one 900')!
+    const later = before.replace('"savedAt":900', '"savedAt":1000').replace('"archived":0', '"archived":1')
+    for (const order of [
+      ['one 900', 'one 1000'],
+      ['one 1000', 'one 900'],
+    ]) {
+      folder.files.clear()
+      for (const file of order) folder.files.set(file, file === 'one 900' ? before : later)
+      const after = emptyStudio()
+      await copyOf(after).bringBack()
+      expect(await after.commissions.get('one')).toMatchObject({ savedAt: 1000, archived: 1 })
+    }
+  })
+
   it('is written within moments, and of many pictures no more than a fifth of a megabyte a second', () => {
     expect(pauseAfter(60_000)).toBeLessThan(500)
     for (const letters of [1e6, 8e6]) expect(letters / pauseAfter(letters)).toBeLessThanOrEqual(200)

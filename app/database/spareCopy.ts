@@ -45,6 +45,7 @@ export async function spareFolder(name: string): Promise<Folder | null> {
 /** A file is named after what it holds and when that was saved, so that it shows what is not written yet. */
 const fileName = (id: string, saved: number): string => `${encodeURIComponent(id)} ${saved}`
 const idIn = (file: string): string => decodeURIComponent(file.slice(0, file.lastIndexOf(' ')))
+const savedIn = (file: string): number => Number(file.slice(file.lastIndexOf(' ') + 1))
 
 async function filesIn(folder: Folder): Promise<readonly string[]> {
   const files: string[] = []
@@ -158,7 +159,9 @@ export function spareCopyOf(database: StudioDatabase, folderFor: () => Promise<F
       const from = await folder()
       if (!from || (await commissions.count()) > 0 || (await workshop.count()) > 0) return null
       let latest: number | null = null
-      for (const file of await filesIn(from)) {
+      // Where it was ended between writing a file and letting the one before go, the later stands.
+      const files = [...(await filesIn(from))].sort((one, other) => savedIn(one) - savedIn(other))
+      for (const file of files) {
         const record = await readFile(from, file)
         if (idIn(file) === WORKSHOP && record !== null) await workshop.put(record as KeptWorkshop)
         else if (faultOfRecord(record) === null) {

@@ -6,10 +6,10 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CommissionFile } from '#core/format/commissionFile'
 import type { Nested, Plan, PlanInputs } from '#core/plan'
-import { dateClockText, type Moment } from '#core/quantity'
+import type { Moment } from '#core/quantity'
 import { beginAnew } from '~/composables/perCommission'
 import { wallClockAt } from '~/composables/wallClock'
-import { broughtUp, isKept, KEPT_VERSION, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
+import { broughtUp, StudioDatabase, type KeptEdit, type SetAside } from '~/database/database'
 import {
   addCommission,
   archiveCommission,
@@ -23,11 +23,11 @@ import {
 } from '~/database/keeping'
 import type { OnTheWay } from '~/database/onTheWay'
 import { listSetAside, oddNumberIn, setCommissionAside, setWorkshopAside } from '~/database/setAside'
-import type { SpareCopy } from '~/database/spareCopy'
 import { belongsTo, goneOn, hourFor, lastDone, nextUndone, undoneAfterLast, withEdit, type History } from './history'
 import { othersOf } from './otherCommissions'
 import { figuresOf } from './figures'
 import { savingInto } from './saving'
+import { spareOf } from './spare'
 import { openingTrouble } from './trouble'
 import type { Tried } from '~/workers/plan'
 import { usePreferences, type StudioName } from './preferences'
@@ -46,10 +46,6 @@ const NOWHERE = 'What the last edit was about was taken away in another window.'
 const KEPT_AS_IS = 'Part of that was changed since; it stays as it is now.'
 const REMOVED = 'This commission was removed in another window.'
 
-const broughtBack = (savedAt: number): string =>
-  `This browser had lost the studio. It was brought back from a spare copy of ${dateClockText(wallClockAt(savedAt))}; ` +
-  'edits made before can no longer be undone. Save a studio file, in case it happens again.'
-
 const leftOut = (names: readonly string[]): string =>
   `${names.map((name) => `“${name}”`).join(', ')} could not be worked out; its hours and stock are left out here.`
 
@@ -64,12 +60,8 @@ export const useStudio = defineStore('studio', () => {
     demo: new StudioDatabase('lamellon-demo'),
   }
   const database = (): StudioDatabase => databases[preferences.studio]
-  let spareCopy: Promise<SpareCopy> | null = null
-  /** The spare copy of the own studio; the demo is laid out anew. Read once it is needed: figures do not wait for it. */
-  const spare = (): Promise<SpareCopy> =>
-    (spareCopy ??= import('~/database/spareCopy').then(({ spareCopyOf, spareFolder }) =>
-      spareCopyOf(databases.own, () => spareFolder(`${databases.own.name}-${KEPT_VERSION}`)),
-    ))
+  /** The demo has none: it is laid out anew. */
+  const spare = spareOf(databases.own)
   const beginning = (of: StudioName = preferences.studio): Promise<Workshop> => startingWorkshop(of, now.value)
   const tabs = new BroadcastChannel('lamellon')
   const state = shallowRef<Studio | null>(null)
@@ -103,16 +95,9 @@ export const useStudio = defineStore('studio', () => {
       () => (state.value ? question() : null),
       () => {
         void lookThrough()
-        void followWithSpare()
+        if (preferences.studio === 'own') void spare.follow()
       },
     )
-
-  async function followWithSpare(): Promise<void> {
-    if (preferences.studio !== 'own') return
-    const { follow, write } = await spare()
-    await follow()
-    document.addEventListener('visibilitychange', write)
-  }
 
   async function putAside(id: string, why: readonly string[]): Promise<void> {
     const name = await setCommissionAside(database(), id, why, Date.now())
@@ -217,13 +202,12 @@ export const useStudio = defineStore('studio', () => {
       trouble.value = { code: 'blocked' }
     }
     try {
-      // Before anything opens it, and so begins it anew.
-      const savedAt = name === 'own' && !(await isKept(database())) ? await (await spare()).bringBack() : null
+      const broughtBack = name === 'own' ? await spare.bringBack() : ''
       const said = await saving.saveLaidAside(blocked)
       notice.value ||= said
       if (await broughtUp(database(), blocked)) notice.value = FORGOTTEN
       trouble.value = null
-      if (savedAt !== null) notice.value = broughtBack(savedAt)
+      notice.value = broughtBack || notice.value
       await openLatest()
     } catch (reason) {
       state.value = null
