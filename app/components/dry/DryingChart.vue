@@ -23,12 +23,6 @@ const plugins = [stateNames(() => ({ estimate: props.estimate, roomC: props.room
 
 <template>
   <div class="h-64">
-    <LineChart
-      :key="`${estimate.way}${roomC}`"
-      :data="data"
-      :options="options"
-      :plugins="plugins"
-      :label="label"
-    />
+    <LineChart :key="`${estimate.way}${roomC}`" :data="data" :options="options" :plugins="plugins" :label="label" />
   </div>
 </template>
