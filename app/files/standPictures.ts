@@ -1,6 +1,7 @@
 import type { Box } from '#core/cake'
 import { boxEdges, type BoxEdge, type Window } from '#core/draw'
-import { drawStill, type StillWish } from '~/components/stand/render/stills'
+import { drawStill } from '~/components/stand/render/stills'
+import type { StillWish } from '~/workers/stills'
 
 /** Pictures are saved as wide as this, pixels. */
 export const PICTURE_WIDTHS = [1000, 2000, 3000] as const

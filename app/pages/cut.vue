@@ -8,6 +8,7 @@ import ToolsSection from '~/components/cut/ToolsSection.vue'
 import WaysSection from '~/components/cut/WaysSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
@@ -42,13 +43,14 @@ const pieces = computed(() => plan.value.tally.find(({ id }) => id === 'pieces')
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
       <div class="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-7">
         <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
-          <WaysSection /><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" />
+          <WaysSection />
+          <LeafPart><OwnPiecesSection /><ToolsSection v-if="plan.groups.length > 0" /></LeafPart>
         </div>
-        <GroupSection v-for="group in plan.groups" :key="group.id" :group="group" />
-        <OffcutSection v-if="plan.groups.length > 0 || plan.torn" />
+        <LeafPart v-for="group in plan.groups" :key="group.id"><GroupSection :group="group" /></LeafPart>
+        <LeafPart v-if="plan.groups.length > 0 || plan.torn"><OffcutSection /></LeafPart>
       </div>
       <aside class="grid content-start gap-5" aria-label="Shelf">
-        <ShelfSection />
+        <LeafPart><ShelfSection /></LeafPart>
         <CautionList :cautions="cautions" />
       </aside>
       <section

@@ -5,6 +5,7 @@ import DryingSection from '~/components/dry/DryingSection.vue'
 import PaperRests from '~/components/dry/PaperRests.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import { usePlanned } from '~/composables/planned'
 
 const { plan, cautionsOn } = usePlanned()
@@ -28,7 +29,7 @@ onUnmounted(forget)
       {{ changed }}
     </p>
     <CautionList class="mb-4" :cautions="cautions" />
-    <DryingSection v-for="soaked in plan.dryings" :key="soaked.id" class="mb-8" :soaked="soaked" />
-    <PaperRests v-if="plan.work.making.length > 0" />
+    <LeafPart v-for="soaked in plan.dryings" :key="soaked.id"><DryingSection class="mb-8" :soaked="soaked" /></LeafPart>
+    <LeafPart v-if="plan.work.making.length > 0"><PaperRests /></LeafPart>
   </div>
 </template>

@@ -4,6 +4,7 @@ import KnownList from '~/components/learn/KnownList.vue'
 import LedgerList from '~/components/learn/LedgerList.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 
 const ReviewSection = afterFigures(() => import('~/components/learn/ReviewSection.vue'))
 const TrialForm = afterFigures(() => import('~/components/learn/TrialForm.vue'))
@@ -23,8 +24,12 @@ const print = (): void => window.print()
       </button>
     </div>
     <div class="grid gap-x-9 gap-y-7 xl:grid-cols-[1fr_20rem]">
-      <div class="grid min-w-0 content-start gap-7"><ReviewSection /><KnownList /></div>
-      <div class="no-print grid content-start gap-6"><TrialForm /><LedgerList /></div>
+      <div class="grid min-w-0 content-start gap-7">
+        <ReviewSection /><LeafPart><KnownList /></LeafPart>
+      </div>
+      <div class="no-print grid content-start gap-6">
+        <LeafPart><TrialForm /></LeafPart><LeafPart><LedgerList /></LeafPart>
+      </div>
     </div>
   </div>
 </template>

@@ -22,6 +22,7 @@ import TierCard from '~/components/tiers/TierCard.vue'
 import WarmingSection from '~/components/tiers/WarmingSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import { usePlanned } from '~/composables/planned'
 import ChoiceField from '~/components/ui/ChoiceField.vue'
@@ -106,26 +107,22 @@ const BOARDS = choicesOf(['round', 'square'] as const, (each) => (each === 'roun
       <OptionTabs />
     </div>
     <ol class="grid gap-3">
-      <li
-        v-for="{ tier, index, seen, facts } in standing"
-        :key="tier.id"
-        :data-testid="`tier-${index + 1}`"
-        @pointerenter="lit.hover('tier', index)"
-        @pointerleave="lit.leave()"
-      >
-        <TierCard
-          :tier="tier"
-          :standing="seen"
-          :facts="facts"
-          :name="nameOf(index)"
-          :is-top="index === cake.tiers.length - 1"
-          :is-bottom="index === 0"
-          :may-stand-loose="index > 0"
-          @change="(label, change) => setTier(index, label, change)"
-          @move="(by) => moveTier(index, by)"
-          @remove="removeTier(index)"
-        />
-      </li>
+      <LeafPart v-for="{ tier, index, seen, facts } in standing" :key="tier.id">
+        <li :data-testid="`tier-${index + 1}`" @pointerenter="lit.hover('tier', index)" @pointerleave="lit.leave()">
+          <TierCard
+            :tier="tier"
+            :standing="seen"
+            :facts="facts"
+            :name="nameOf(index)"
+            :is-top="index === cake.tiers.length - 1"
+            :is-bottom="index === 0"
+            :may-stand-loose="index > 0"
+            @change="(label, change) => setTier(index, label, change)"
+            @move="(by) => moveTier(index, by)"
+            @remove="removeTier(index)"
+          />
+        </li>
+      </LeafPart>
     </ol>
     <div class="flex flex-wrap items-end gap-6">
       <button type="button" class="button button-go" :disabled="cake.tiers.length >= MOST_TIERS" @click="addTier">
@@ -171,7 +168,7 @@ const BOARDS = choicesOf(['round', 'square'] as const, (each) => (each === 'roun
     </div>
     <BoxFitSection />
     <CautionList :cautions="cautions" class="max-w-3xl" />
-    <WarmingSection />
-    <GuideSection />
+    <LeafPart><WarmingSection /></LeafPart>
+    <LeafPart><GuideSection /></LeafPart>
   </div>
 </template>

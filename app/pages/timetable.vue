@@ -14,6 +14,7 @@ import WhatIfs from '~/components/timetable/WhatIfs.vue'
 import TimeLanes from '~/components/timetable/TimeLanes.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { usePlanned } from '~/composables/planned'
 import { download, fileNameFor } from '~/files/download'
@@ -141,8 +142,7 @@ async function saveCalendar(): Promise<void> {
             <Printer class="size-4.5" aria-hidden="true" />Print the days
           </button>
         </div>
-        <HoursEditor />
-        <BusySection />
+        <LeafPart><HoursEditor /><BusySection /></LeafPart>
         <details>
           <summary class="font-display text-[1.05rem] font-semibold">Your pace</summary>
           <p class="mt-1 text-[0.86rem] text-ink-soft">Guesses to begin with; put in your own.</p>
@@ -181,7 +181,9 @@ async function saveCalendar(): Promise<void> {
       </div>
     </template>
     <div class="no-print mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[19rem_1fr]">
-      <RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'" />
+      <LeafPart
+        ><RiskNote v-if="timetable" :timetable="timetable" /><WhatIfs :class="timetable ? '' : 'lg:col-span-2'"
+      /></LeafPart>
     </div>
   </div>
 </template>

@@ -13,6 +13,7 @@ import LookChoice from '~/components/tint/LookChoice.vue'
 import MixtureSection from '~/components/tint/MixtureSection.vue'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafHeading from '~/components/ui/LeafHeading.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import QuantityField from '~/components/ui/QuantityField.vue'
 import SheetPrint from '~/components/ui/SheetPrint.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
@@ -81,7 +82,7 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
     >
     <LookChoice v-if="colours" class="mb-4" />
     <BathSection v-for="(bath, at) in baths" :key="bath.id" class="mb-7" :bath="bath" :first="firstOf(at)" />
-    <DishSection class="mb-7" :first="firstOf(baths.length)" />
+    <LeafPart><DishSection class="mb-7" :first="firstOf(baths.length)" /></LeafPart>
     <p
       v-for="{ decoration, name, dyes, because } in plan.dishes.leftOut"
       :key="decoration"
@@ -92,7 +93,7 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
       dish says so.
     </p>
     <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.4fr_1fr]">
-      <ColouringSection />
+      <LeafPart><ColouringSection /></LeafPart>
       <section class="grid content-start gap-3">
         <p v-if="colours" class="rounded-xl bg-paper-deep px-4 py-3 text-[0.9rem]">
           Swatches are predictions from starting values and may be off by a clear shade. Dip a strip, dry it, hold it
@@ -126,7 +127,7 @@ const tray = ['lengthMm', 'widthMm', 'depthMm'] as const
         </details>
       </section>
     </div>
-    <DyeShelf class="mt-7" />
-    <MixtureSection />
+    <LeafPart><DyeShelf class="mt-7" /></LeafPart>
+    <LeafPart><MixtureSection /></LeafPart>
   </div>
 </template>

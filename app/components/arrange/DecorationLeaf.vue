@@ -9,6 +9,7 @@ import { isPetalShape, finishOf, PETAL_FIELDS, silhouette, type PetalShape, tech
 import { colourName } from '#core/tint'
 import CautionList from '~/components/ui/CautionList.vue'
 import LeafFold from '~/components/ui/LeafFold.vue'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import FigureLink from '~/components/working/FigureLink.vue'
 import { afterFigures } from '~/composables/afterFigures'
 import { usePlanned } from '~/composables/planned'
@@ -29,12 +30,12 @@ const AssemblySection = afterFigures(() => import('./AssemblySection.vue'))
 const ElementBar = afterFigures(() => import('./ElementBar.vue'))
 const FinishSection = afterFigures(() => import('./FinishSection.vue'))
 const MakingSection = afterFigures(() => import('./MakingSection.vue'))
+const PlantChoice = afterFigures(() => import('./PlantChoice.vue'))
 const QuietSection = afterFigures(() => import('./QuietSection.vue'))
 const TopView = afterFigures(() => import('./TopView.vue'))
 /** What only some have. */
 const OutlineSection = defineAsyncComponent(() => import('./OutlineSection.vue'))
 const PetalSection = defineAsyncComponent(() => import('./PetalSection.vue'))
-const PlantChoice = defineAsyncComponent(() => import('./PlantChoice.vue'))
 
 const props = defineProps<{ id: string }>()
 
@@ -190,15 +191,17 @@ const remove = (): void =>
       <div v-if="!isGathered" class="grid gap-x-8 gap-y-4 lg:grid-cols-[1fr_13rem]">
         <div class="grid content-start gap-3">
           <SideEditor v-if="!isAllOnTop" :decoration="decoration" :made="made" :first-element="firstElement" />
-          <TopView :decorations="[decoration.id]" />
-          <ElementBar :called="made.called" :discs-mm="discsMm" />
-          <QuietSection
-            :quiet="decoration.quiet"
-            :first="false"
-            @edit="(label, change, merge) => edit(label, ({ quiet }) => change(quiet), merge)"
-          />
+          <LeafPart>
+            <TopView :decorations="[decoration.id]" />
+            <ElementBar :called="made.called" :discs-mm="discsMm" />
+            <QuietSection
+              :quiet="decoration.quiet"
+              :first="false"
+              @edit="(label, change, merge) => edit(label, ({ quiet }) => change(quiet), merge)"
+            />
+          </LeafPart>
         </div>
-        <PlaceNumbers :id="id" />
+        <LeafPart><PlaceNumbers :id="id" /></LeafPart>
       </div>
     </LeafFold>
     <LeafFold id="what" title="What" :says="whatWords">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, watch } from 'vue'
 import { CUTTING_WAYS, WAY_WORDS, type Cutting } from '#core/cut'
+import LeafPart from '~/components/ui/LeafPart.vue'
 import { usePlanned } from '~/composables/planned'
 import WayFields from './WayFields.vue'
 
@@ -36,7 +37,7 @@ watch(byWay, async () => {
 <template>
   <section v-if="byWay.length > 0" aria-labelledby="ways">
     <h2 id="ways" class="part-title mb-1">How each is cut</h2>
-    <template v-for="{ way, cut } in byWay" :key="way">
+    <LeafPart v-for="{ way, cut } in byWay" :key="way">
       <h3 class="mt-3 mb-1 text-[0.94rem] text-ink-soft">{{ WAY_WORDS[way].name }}</h3>
       <ul class="grid gap-2">
         <li
@@ -48,6 +49,6 @@ watch(byWay, async () => {
           <WayFields :name="made.name" :work="made" @change="change(made.id, $event)" />
         </li>
       </ul>
-    </template>
+    </LeafPart>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute } from '#imports'
 import type { Viewpoint, Room, Solid, Window } from '#core/draw'
 import { afterPaint } from '~/composables/afterFigures'
 import { takeCanvas, useLevel } from './render/level'
@@ -27,6 +28,7 @@ const renderer = shallowRef<StandRenderer | null>(null)
 const isDrawn = ref(false)
 /** How long the last picture took, ms. */
 const tookMs = ref(0)
+const route = useRoute()
 const { level, density, begin, took } = useLevel()
 
 const RESTED_MS = 160
@@ -38,6 +40,7 @@ let rest = 0
 let pauseMs = RESTED_MS
 let wanted: 'moving' | 'still' | null = null
 let shown: readonly Solid[] | null = null
+let shownNeutral = false
 
 const scaleOf = (isStill: boolean): number =>
   (window.devicePixelRatio || 1) * (isStill && level.value !== 'small' ? 1 : density.value)
@@ -53,6 +56,7 @@ function paint(): void {
     renderer.value.show(props.solids)
     shown = props.solids
   }
+  shownNeutral = props.isNeutral
   const isFull = level.value === 'full' || (isStill && level.value === 'resting')
   const scale = scaleOf(isStill || level.value === 'full')
   const began = performance.now()
@@ -101,14 +105,14 @@ watch([() => props.look, () => props.window, width, height], moved)
 watch(() => props.solids, edited)
 watch(level, () => ask('still'))
 /** A full picture is long in coming on a slow machine: one that only turns over the leaves is spared it. */
-watch(
-  () => props.isNeutral,
-  () => {
-    isDrawn.value = false
-    window.clearTimeout(rest)
-    rest = window.setTimeout(() => ask('still'), TURNED_MS)
-  },
-)
+watch([() => props.isNeutral, () => route.path], () => {
+  if (isDrawn.value && props.isNeutral === shownNeutral) return
+  isDrawn.value = false
+  window.clearTimeout(rest)
+  rest = window.setTimeout(() => {
+    if (!isDrawn.value) ask('still')
+  }, TURNED_MS)
+})
 
 onMounted(async () => {
   await afterPaint()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { flatStand, viewAt } from '#core/draw'
 import FlatStand from './FlatStand.vue'
-import { useStill, type StillWish } from './render/stills'
+import type { StillWish } from '~/workers/stills'
+import { useStill } from './render/stills'
 
 /** A still picture that fills its parent; flat where the browser draws nothing in depth. */
 const props = defineProps<{ wish: StillWish; says: string }>()

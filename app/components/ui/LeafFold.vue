@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { ChevronDown } from '@lucide/vue'
+import { useTurn } from '~/composables/turn'
 import { useFolds } from './folds'
 
-/** A part of a leaf that folds away; while it is folded one line says what is in it. */
+/** A part of a leaf that folds away; while it is folded one line says what is in it, and it comes after what is open. */
 const props = defineProps<{ id: string; title: string; says: string }>()
 const { isOpen, remember } = useFolds()
+const hasTurn = useTurn()
 const toggled = (event: Event): void => remember(props.id, (event.currentTarget as HTMLDetailsElement).open)
 </script>
 
@@ -25,6 +27,6 @@ const toggled = (event: Event): void => remember(props.id, (event.currentTarget 
       <span class="font-display text-[1.2rem] font-semibold">{{ title }}</span>
       <span class="min-w-0 truncate text-[0.92rem] text-ink-soft group-open:hidden">{{ says }}</span>
     </summary>
-    <div class="pt-1 pb-5"><slot /></div>
+    <div class="pt-1 pb-5"><slot v-if="hasTurn || isOpen(id)" /><span v-else hidden data-later /></div>
   </details>
 </template>

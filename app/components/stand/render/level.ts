@@ -1,5 +1,6 @@
 import { computed, ref } from 'vue'
 import { usePreferences } from '~/stores/preferences'
+import { CANVAS_TRAITS } from './canvasTraits'
 
 /**
  * How the stand is drawn: `full` all the time; `resting` in plain light while it moves and in full as soon as it
@@ -27,9 +28,6 @@ export function takeCanvas(): HTMLCanvasElement {
   known.isTaken = true
   return known.canvas
 }
-
-/** What a canvas must be asked for, the same each time. */
-export const CANVAS_TRAITS: WebGLContextAttributes = { alpha: true, antialias: false, premultipliedAlpha: true }
 
 /** A frame that moves is in time below this, ms; a picture at rest may take this long. */
 const MOVING_MS = 70

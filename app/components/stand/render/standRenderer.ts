@@ -22,8 +22,8 @@ import {
   WebGLRenderTarget,
 } from 'three'
 import { projectionMatrix, sightLine, viewMatrix, type Viewpoint, type Room, type Solid, type Window } from '#core/draw'
+import { CANVAS_TRAITS } from './canvasTraits'
 import { COPY_CORNER_SHADER, COPY_POINT_SHADER, CORNER_SHADER, POINT_SHADER, SHADOW_POINT_SHADER } from './light'
-import { CANVAS_TRAITS } from './level'
 import { geometryOf, inOrder, KINDS, type Kind, type Merged } from './merged'
 
 /** How much is drawn: all; without shadows and smooth edges, for while it moves. */
@@ -84,13 +84,13 @@ const LAID_OVER = {
 const softwareDrawers = /swiftshader|llvmpipe|software|basic render/i
 
 /** What draws the stand on a canvas; null where the browser has no graphics for it. */
-export function createStandRenderer(canvas: HTMLCanvasElement): StandRenderer | null {
-  const context = canvas.getContext('webgl2', CANVAS_TRAITS)
+export function createStandRenderer(canvas: HTMLCanvasElement | OffscreenCanvas): StandRenderer | null {
+  const context = canvas.getContext('webgl2', CANVAS_TRAITS) as WebGL2RenderingContext | null
   if (!context) return null
   return rendererOn(canvas, context)
 }
 
-function rendererOn(canvas: HTMLCanvasElement, context: WebGL2RenderingContext): StandRenderer {
+function rendererOn(canvas: HTMLCanvasElement | OffscreenCanvas, context: WebGL2RenderingContext): StandRenderer {
   const renderer = new WebGLRenderer({ canvas, context, alpha: true })
   renderer.outputColorSpace = LinearSRGBColorSpace
   renderer.autoClear = false
