@@ -34,7 +34,7 @@ async function scriptUntilFigures(page: Page, leaf: string): Promise<number> {
     const { figuresAt } = window as unknown as { figuresAt: number }
     const scripts = (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter(
       ({ name, startTime }) =>
-        name.endsWith('.js') && !/\/(plan|solids|nest)-[^/]*$/.test(name) && startTime <= figuresAt,
+        name.endsWith('.js') && !/\/(plan|solids|stills|nest)-[^/]*$/.test(name) && startTime <= figuresAt,
     )
     return scripts.reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0) / 1000
   })

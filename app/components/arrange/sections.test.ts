@@ -15,6 +15,7 @@ import PaperChoice from './PaperChoice.vue'
 import DecorationLeaf from './DecorationLeaf.vue'
 import QuietSection from './QuietSection.vue'
 import { choicesIn, choose } from '../../../tests/any/choosing'
+import { whole } from '../../../tests/any/whole'
 
 const decoration = (id: string): Decoration => option.value.decorations.find((each) => each.id === id)!
 const made = (id: string) => plan.value.decorations.find((each) => each.id === id)!
@@ -172,7 +173,9 @@ describe('a decoration’s leaf', () => {
     'of the %s gives counts that open, its flat pieces and how it is made',
     async (id) => {
       const mounted = leaf(id)
+      // Its heading is there before the parts below it.
       expect(mounted.get('h1').text()).toBe(made(id).name)
+      await whole(mounted)
       expect(mounted.get('header').findAll('button.figure-link').length).toBeGreaterThanOrEqual(4)
       expect(mounted.get('[data-testid="flat-pieces"]').findAll('figure')).toHaveLength(
         Math.min(8, made(id).classes.length) + 1,
@@ -180,8 +183,7 @@ describe('a decoration’s leaf', () => {
       // Beside them, to their scale, what becomes of them.
       const done = mounted.get('[data-testid="finished-element"]').text()
       expect(done).toContain(made(id).one)
-      // How it is made comes after the figures.
-      await vi.waitFor(() => expect(mounted.text()).toContain(made(id).steps[0]!.name), { timeout: 60_000 })
+      expect(mounted.text()).toContain(made(id).steps[0]!.name)
     },
   )
   it('of what is gathered says so instead of how it is arranged, and lets it go', async () => {
@@ -205,7 +207,7 @@ describe('a decoration’s leaf', () => {
     expect(decoration('moths').composition.seed).not.toBe(seed)
   })
   it('takes numbers of its own form', async () => {
-    const mounted = leaf('globes')
+    const mounted = await whole(leaf('globes'))
     await slide(mounted, 'parameter-seenMm', 50)
     expect(made('globes').seen.widthMm).toBe(50)
   })

@@ -13,6 +13,7 @@ import SheetDrawing from './SheetDrawing.vue'
 import ToolsSection from './ToolsSection.vue'
 import WaysSection from './WaysSection.vue'
 import { choicesIn, choose } from '../../../tests/any/choosing'
+import { whole } from '../../../tests/any/whole'
 
 // The search has a worker of its own, which is not what is tested here.
 const machineGroup = () => plan.value.groups.find(({ way }) => way === 'machine')!
@@ -50,7 +51,7 @@ afterEach(() => vi.unstubAllGlobals())
 
 describe('how each decoration is cut', () => {
   it('is chosen among all ways with what each takes, and the advised one is a touch away', async () => {
-    const mounted = mount(WaysSection)
+    const mounted = await whole(mount(WaysSection))
     const globes = '[data-testid="way-globes"]'
     expect(await choicesIn(mounted, globes)).toEqual([
       expect.stringMatching(/As advised: punch/),
@@ -130,7 +131,7 @@ describe('sheets that are cut together', () => {
 
   it('say how many are cut at once, and that strips are folded', async () => {
     const ruffle = option.value.decorations.find(({ technique }) => technique === 'tornRuffle')!
-    const ways = mount(WaysSection)
+    const ways = await whole(mount(WaysSection))
     await choose(ways, 2, `[data-testid="plies-${ruffle.id}"]`)
     await choose(ways, 2, `[data-testid="layers-${ruffle.id}"]`)
     const group = plan.value.groups.find(({ parts }) => parts.some(({ decoration }) => decoration === ruffle.id))!

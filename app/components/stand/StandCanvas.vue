@@ -34,7 +34,7 @@ const { level, density, begin, took } = useLevel()
 const RESTED_MS = 160
 /** One edit is often followed by the next, whose figures a full picture would hold up. */
 const EDITED_MS = 600
-const TURNED_MS = 300
+const TURNED_MS = 500
 let frame = 0
 let rest = 0
 let pauseMs = RESTED_MS
