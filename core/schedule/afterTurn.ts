@@ -2,7 +2,7 @@
 import { derive, type Working } from '../quantity'
 import type { Making, MakingStep, Turn } from './work'
 import type { Drying } from './task'
-import { COOLING_MIN, turnWords, type SlotKind, type TaskOf, type Done, type Collected } from './collected'
+import { COOLING_MIN, turnLuck, turnWords, type SlotKind, type TaskOf, type Done, type Collected } from './collected'
 
 /** What must be over before work goes on from a turn; what it occupies meanwhile. */
 export function afterTurn(plan: Collected, making: Making, step: MakingStep, turn: Turn, of: TaskOf): readonly Done[] {
@@ -35,7 +35,7 @@ export function afterTurn(plan: Collected, making: Making, step: MakingStep, tur
   const lies = isOver ? null : hold
   if (restMin === 0 || (!lies && !air)) return [{ task: turn.task, restMin, drying }]
   const where = [lies?.name, air?.name].filter((name) => name !== undefined).join(', ')
-  const dry = addByItself(plan, `${turn.task}-dry`, 'dry', `${making.name}: ${where}`, step.rest, of, drying)
+  const dry = addByItself(plan, making, `${turn.task}-dry`, 'dry', `${making.name}: ${where}`, step.rest, of, drying)
   plan.then(turn.task, dry)
   if (lies) plan.holds.push({ resource: lies.place, units: turn.units, from: turn.task, until: dry })
   if (air) plan.holds.push({ resource: air.place, units: 1, from: dry, until: dry })
@@ -48,7 +48,7 @@ const WET_MOST_MIN = 120
 /** A load in the oven, which nobody leaves alone. @returns its task */
 function addOven(plan: Collected, making: Making, turn: Turn, of: TaskOf, ovenMin: Working): string {
   const name = `${making.name}: in the oven${turnWords(turn, of)}`
-  const oven = addByItself(plan, `${turn.task}-oven`, 'oven', name, ovenMin, of)
+  const oven = addByItself(plan, making, `${turn.task}-oven`, 'oven', name, ovenMin, of)
   plan.then(turn.task, oven, 0, { mostMin: WET_MOST_MIN })
   plan.holds.push({ resource: 'oven', units: 1, from: oven, until: oven })
   return oven
@@ -66,7 +66,7 @@ function restSince(plan: Collected, making: Making, step: MakingStep, turn: Turn
     // What goes onto a rack is lifted first; a fan and a dry room have it from when it was laid down.
     const isMoved = place === 'rack'
     const { rest, drying } = isMoved ? sinceLifted(first, step) : step
-    const sets = addByItself(plan, `${turn.task}-dry`, 'dry', words, rest, of, drying)
+    const sets = addByItself(plan, making, `${turn.task}-dry`, 'dry', words, rest, of, drying)
     const from = isMoved ? turn.task : began
     plan.then(from, sets)
     plan.holds.push({ resource: place, units: 1, from, until: sets })
@@ -104,6 +104,7 @@ const sinceLifted = (first: MakingStep, step: MakingStep): Pick<MakingStep, 'res
 /** Something that goes on without hands. */
 const addByItself = (
   plan: Collected,
+  making: Making,
   id: string,
   kind: SlotKind,
   name: string,
@@ -119,4 +120,5 @@ const addByItself = (
     group: kind === 'dry' ? of.decoration : kind,
     of,
     drying,
+    luck: `${turnLuck(making, of)} ${kind}`,
   })

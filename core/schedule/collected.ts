@@ -1,6 +1,6 @@
 /** Tasks as they are collected, with what each waits for. */
 import type { Drying, Hold, Task, Wait } from './task'
-import type { Turn } from './work'
+import type { Making, Turn } from './work'
 
 export type SlotKind =
   | 'fill'
@@ -81,6 +81,7 @@ export class Collected {
       tiers: [],
       pinnedAt: this.pins[id] ?? null,
       drying: null,
+      luck: id,
       ...change,
     })
     return id
@@ -93,6 +94,9 @@ export class Collected {
 
 /** A task that must be over, and how long after it work may go on. */
 export type Done = { readonly task: string; readonly restMin: number; readonly drying?: Drying | null }
+
+/** What the luck of a turn hangs on. */
+export const turnLuck = ({ luck }: Making, { step, turn }: TaskOf): string => `${luck} ${step} ${turn}`
 
 /** What a turn is called after its step. */
 export function turnWords({ load }: Turn, { turn, turns }: TaskOf): string {

@@ -2,7 +2,7 @@
 import type { Job } from './task'
 import type { Making, MakingStep, Turn } from './work'
 import { afterTurn } from './afterTurn'
-import { Collected, turnWords, type TaskOf, type PlannedTask, type Lying, type Done } from './collected'
+import { Collected, turnLuck, turnWords, type TaskOf, type PlannedTask, type Lying, type Done } from './collected'
 import { cakeTasks, skinOn, type CakeTasks } from './orderOnCake'
 import type { TimetableQuestion } from './question'
 import { makingDoubt, spareOf } from './spare'
@@ -66,8 +66,9 @@ function addMaking(plan: Collected, making: Making, cake: CakeTasks, level: numb
         spareMin: making.goesOff ? Math.min(spareMin, FRESH_MIN / 2) : spareMin,
         mostMin: making.goesOff ? restMin + FRESH_MIN : null,
       })
-  for (const { task, name, hands, rest } of making.again) {
+  for (const [at, { task, name, hands, rest }] of making.again.entries()) {
     plan.add(task, 'make', name, hands.value, {
+      luck: `${making.luck} again ${at + 1}`,
       splits: hands.value > ONE_GO_MIN,
       keeps: making.goesOff ? 'no' : 'days',
       group: making.decoration,
@@ -83,5 +84,6 @@ function addTurn(plan: Collected, making: Making, step: MakingStep, turn: Turn, 
     keeps: making.goesOff ? 'no' : step.onCake ? 'day' : 'days',
     group: making.decoration,
     of,
+    luck: turnLuck(making, of),
   })
 }

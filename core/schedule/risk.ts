@@ -43,10 +43,10 @@ type Run = { readonly isLate: boolean; readonly cause: Cause | null }
 function lotsOf(line: readonly InTurn[], { deviations, shares }: Luck) {
   return {
     room: deviations('room'),
-    turns: line.map(({ task: { id }, planned: { person } }) => ({
-      hands: deviations(id),
-      mishap: shares(id),
-      drying: deviations(`drying ${id}`),
+    turns: line.map(({ task: { luck }, planned: { person } }) => ({
+      hands: deviations(luck),
+      mishap: shares(luck),
+      drying: deviations(`drying ${luck}`),
       pace: person === null ? null : deviations(`pace ${person}`),
     })),
   }

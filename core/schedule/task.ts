@@ -28,6 +28,8 @@ export type Task = {
   readonly pinnedAt: Moment | null
   /** What goes on by itself may be drying, which strays. */
   readonly drying: Drying | null
+  /** What its luck hangs on: what is done, so that the same cake entered twice, under other ids, has the same luck. */
+  readonly luck: string
 }
 
 /**

@@ -83,6 +83,7 @@ function draping(pieces: number, { firmMin, setMin, ovenMin }: Times): Making {
   return {
     decoration: 'folds',
     name: 'Folds',
+    luck: 'folds 1',
     hands: minutes(steps.flatMap((each) => each.turns).reduce((sum, { hands }) => sum + hands.value, 0)),
     place: minutes(4 * pieces),
     skin: null,

@@ -61,6 +61,8 @@ export type MakingStep = {
 export type Making = {
   readonly decoration: string
   readonly name: string
+  /** What its luck hangs on: its technique, and which of that technique it is. */
+  readonly luck: string
   readonly hands: Working
   readonly place: Working
   /** When it is glued on, for a skin. */

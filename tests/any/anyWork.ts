@@ -36,6 +36,7 @@ export const anyTask = (id: string, durationMin: number, change: Partial<Task> =
   group: id.replace(/\d+$/, ''),
   pinnedAt: null,
   drying: null,
+  luck: id,
   ...change,
 })
 

@@ -72,6 +72,7 @@ const longest = (rests: readonly Working[]): Working =>
 /** A decoration as work, step by step; none where it never gets dry. */
 function makingOf(
   decoration: PlannedDecoration,
+  luck: string,
   loads: readonly Load[],
   dosed: Dosed,
   inputs: WorkInputs,
@@ -161,6 +162,7 @@ function makingOf(
   return {
     decoration: id,
     name,
+    luck,
     hands: sumOf(`make: ${name.toLowerCase()}`, 'duration', 'steps added up', hands),
     place: skin ? found('placing', 0, 'duration', 'glued on as one of its steps') : decoration.place,
     skin,
@@ -209,7 +211,9 @@ export function workStage(inputs: WorkInputs): MakingWork {
   })
   const dosed = chains.map(dosesOf)
   const doses: Dosed = (decoration, load) => dosed.reduce((sum, of) => sum + of(decoration, load), 0)
-  const making = wanted.map((each) => makingOf(each, loadsIn(each.id), doses, inputs))
+  const luckOf = ({ technique }: PlannedDecoration, at: number): string =>
+    `${technique} ${wanted.slice(0, at + 1).filter((each) => each.technique === technique).length}`
+  const making = wanted.map((each, at) => makingOf(each, luckOf(each, at), loadsIn(each.id), doses, inputs))
   const colouring = (id: string): string =>
     wanted.find((each) => each.id === id)!.steps.find(({ colours }) => colours)?.id ?? ''
   return {
