@@ -1,6 +1,6 @@
 /**
- * What chance brings each task in each life. It hangs on what is done alone, not on what else is planned nor on the order:
- * so two plans are lived through with the same luck, and differ by what they are.
+ * What chance brings each task in each life. It hangs on what is done alone, not on what else is planned nor on the
+ * order: so two plans are lived through with the same luck, and differ by what they are.
  */
 import { seededStream, seedFor } from '../quantity'
 
