@@ -74,62 +74,62 @@ const sides = ['count', 'lengthMm', 'widthMm', 'heightMm'] as const
           </button></Tab
         ></TabList
       >
-      <LeafPart>
-        <TabPanels>
-          <TabPanel><PaperView :paper="placing!" /></TabPanel>
-          <TabPanel>
-            <PaperView :paper="packing!" />
-            <section class="no-print mt-5 max-w-3xl" aria-label="Boxes for pieces">
-              <h3 class="part-title mb-1">Boxes for pieces</h3>
-              <div
-                v-for="(box, at) in workshop.pieceBoxes"
-                :key="at"
-                class="mb-2 grid grid-cols-[7rem_repeat(4,1fr)] items-end gap-x-4"
-              >
-                <span class="pb-1 font-semibold">{{ box.name }}</span>
-                <QuantityField
-                  v-for="side in sides"
-                  :key="side"
-                  :schema="pieceBoxSchema.shape[side]"
-                  :model-value="box[side]"
-                  @update:model-value="
-                    studio.edit(
-                      'boxes',
-                      (draft) => {
-                        draft.workshop.pieceBoxes[at]![side] = $event
-                      },
-                      `box ${at} ${side}`,
-                    )
-                  "
-                />
-              </div>
-              <button
-                type="button"
-                class="button"
-                @click="
-                  studio.edit('add a box', (draft) => {
-                    draft.workshop.pieceBoxes.push({
-                      name: `box ${workshop.pieceBoxes.length + 1}`,
-                      count: 1,
-                      lengthMm: 500,
-                      widthMm: 400,
-                      heightMm: 250,
-                    })
-                  })
+      <TabPanels>
+        <TabPanel
+          ><LeafPart><PaperView :paper="placing!" /></LeafPart
+        ></TabPanel>
+        <TabPanel>
+          <PaperView :paper="packing!" />
+          <section class="no-print mt-5 max-w-3xl" aria-label="Boxes for pieces">
+            <h3 class="part-title mb-1">Boxes for pieces</h3>
+            <div
+              v-for="(box, at) in workshop.pieceBoxes"
+              :key="at"
+              class="mb-2 grid grid-cols-[7rem_repeat(4,1fr)] items-end gap-x-4"
+            >
+              <span class="pb-1 font-semibold">{{ box.name }}</span>
+              <QuantityField
+                v-for="side in sides"
+                :key="side"
+                :schema="pieceBoxSchema.shape[side]"
+                :model-value="box[side]"
+                @update:model-value="
+                  studio.edit(
+                    'boxes',
+                    (draft) => {
+                      draft.workshop.pieceBoxes[at]![side] = $event
+                    },
+                    `box ${at} ${side}`,
+                  )
                 "
-              >
-                Add a box
-              </button>
-            </section>
-          </TabPanel>
-          <TabPanel class="max-w-3xl"><ChecklistSection /></TabPanel>
-          <TabPanel class="max-w-4xl"
-            ><CountSection class="no-print" /><PaperView class="mt-6" :paper="removal!"
-          /></TabPanel>
-          <TabPanel><PaperView :paper="care!" /></TabPanel>
-          <TabPanel><SignOffSection /><PaperView class="mt-6" :paper="signOff!" /></TabPanel>
-        </TabPanels>
-      </LeafPart>
+              />
+            </div>
+            <button
+              type="button"
+              class="button"
+              @click="
+                studio.edit('add a box', (draft) => {
+                  draft.workshop.pieceBoxes.push({
+                    name: `box ${workshop.pieceBoxes.length + 1}`,
+                    count: 1,
+                    lengthMm: 500,
+                    widthMm: 400,
+                    heightMm: 250,
+                  })
+                })
+              "
+            >
+              Add a box
+            </button>
+          </section>
+        </TabPanel>
+        <TabPanel class="max-w-3xl"><ChecklistSection /></TabPanel>
+        <TabPanel class="max-w-4xl"
+          ><CountSection class="no-print" /><PaperView class="mt-6" :paper="removal!"
+        /></TabPanel>
+        <TabPanel><PaperView :paper="care!" /></TabPanel>
+        <TabPanel><SignOffSection /><PaperView class="mt-6" :paper="signOff!" /></TabPanel>
+      </TabPanels>
     </TabGroup>
   </div>
 </template>

@@ -107,9 +107,15 @@ const BOARDS = choicesOf(['round', 'square'] as const, (each) => (each === 'roun
       <OptionTabs />
     </div>
     <ol class="grid gap-3">
-      <LeafPart v-for="{ tier, index, seen, facts } in standing" :key="tier.id">
-        <li :data-testid="`tier-${index + 1}`" @pointerenter="lit.hover('tier', index)" @pointerleave="lit.leave()">
-          <TierCard
+      <li
+        v-for="{ tier, index, seen, facts } in standing"
+        :key="tier.id"
+        :data-testid="`tier-${index + 1}`"
+        @pointerenter="lit.hover('tier', index)"
+        @pointerleave="lit.leave()"
+      >
+        <LeafPart
+          ><TierCard
             :tier="tier"
             :standing="seen"
             :facts="facts"
@@ -120,9 +126,8 @@ const BOARDS = choicesOf(['round', 'square'] as const, (each) => (each === 'roun
             @change="(label, change) => setTier(index, label, change)"
             @move="(by) => moveTier(index, by)"
             @remove="removeTier(index)"
-          />
-        </li>
-      </LeafPart>
+        /></LeafPart>
+      </li>
     </ol>
     <div class="flex flex-wrap items-end gap-6">
       <button type="button" class="button button-go" :disabled="cake.tiers.length >= MOST_TIERS" @click="addTier">

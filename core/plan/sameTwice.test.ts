@@ -35,3 +35,16 @@ it('the same cake entered twice, under other ids, has the same plan to the hour'
     { numRuns: 25 },
   )
 })
+
+it('two decorations of one technique have each their own luck', () => {
+  fc.assert(
+    fc.property(aCommission, (commission) => {
+      const [option] = commission.options
+      const twins = option!.decorations.map((each) => ({ ...each, id: `${each.id}-twin`, gathered: null }))
+      const twice = { ...commission, options: [{ ...option!, decorations: [...option!.decorations, ...twins] }] }
+      const lucks = planOf(twice).plan.work.making.map(({ luck }) => luck)
+      expect(new Set(lucks).size).toBe(lucks.length)
+    }),
+    { numRuns: 10 },
+  )
+})

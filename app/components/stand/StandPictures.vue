@@ -35,7 +35,7 @@ async function savePicture(): Promise<void> {
     wish,
     boxShown.value ? { size: commission.value.brief.box, footMm: props.footMm } : null,
   )
-  said.value = picture ? '' : 'This browser draws nothing in depth, so there is no picture to save.'
+  said.value = picture ? '' : 'This browser could not draw the picture, so there is none to save.'
   if (picture) download(picture, fileNameFor(commission.value.brief.name, '.png'))
 }
 

@@ -11,12 +11,9 @@ const drawer = hired<StillsWorker>(
   (name) => new Worker(new URL('../../../workers/stills.ts', import.meta.url), { type: 'module', name }),
 )
 
-/**
- * A picture as a file; null where the browser draws nothing in depth beside a page.
- * @throws WorkerGone where what draws ends before it is done
- */
+/** A picture as a file; null where the browser draws nothing in depth beside a page, or ends what draws. */
 export const drawStill = (wish: StillWish, isFull: boolean): Promise<Blob | null> =>
-  drawer.ask((worker) => worker.pictureOf(wish, isFull))
+  drawer.ask((worker) => worker.pictureOf(wish, isFull)).catch(() => null)
 
 const kept = new Map<string, Promise<string | null>>()
 
@@ -24,14 +21,12 @@ function addressOf(wish: StillWish, isFull: boolean): Promise<string | null> {
   const key = JSON.stringify([sceneContent(wish.scene), wish.look, wish.window, wish.width, wish.height, isFull])
   const known =
     kept.get(key) ??
-    drawStill(wish, isFull).then(
-      (blob) => blob && URL.createObjectURL(blob),
-      () => {
-        // Drawn flat for now, and tried again when it is next asked for.
-        kept.delete(key)
-        return null
-      },
-    )
+    drawStill(wish, isFull).then((blob) => {
+      if (blob) return URL.createObjectURL(blob)
+      // Drawn flat for now, and tried again when it is next asked for.
+      kept.delete(key)
+      return null
+    })
   kept.delete(key)
   kept.set(key, known)
   if (kept.size > MOST_KEPT) {
